@@ -1,0 +1,33 @@
+package outfell.knowledge;
+
+/**
+ * Why a verdict, place, choice, ban or change is what it is.
+ *
+ * @param sentence short, present tense, made from the facts that led to the answer
+ * @param evidence how well the rule behind it is supported
+ * @param source id of a row in sources.yaml
+ */
+public record Because(String sentence, Evidence evidence, String source) {
+    public Because {
+        if (sentence.isBlank()) {
+            throw new IllegalArgumentException("A reason without a sentence explains nothing.");
+        }
+        if (source.isBlank()) {
+            throw new IllegalArgumentException("The reason \"%s\" names no source.".formatted(sentence));
+        }
+    }
+
+    /** A judgement of this house, which facts.md marks as proposed. */
+    public static Because house(String sentence) {
+        return new Because(sentence, Evidence.PROPOSED, "house");
+    }
+
+    /** What practitioners do, without a trial behind it. */
+    public static Because custom(String sentence) {
+        return new Because(sentence, Evidence.CONVENTION, "custom");
+    }
+
+    public Because withSentence(String other) {
+        return new Because(other, evidence, source);
+    }
+}

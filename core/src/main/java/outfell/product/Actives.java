@@ -1,0 +1,91 @@
+package outfell.product;
+
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** The families of actives, from actives.yaml. */
+public final class Actives {
+    /**
+     * @param label as shown
+     * @param letter shown on its block of the strip
+     * @param ingredients INCI names that belong, or none when tags decide
+     * @param tags that make an ingredient belong
+     * @param counts least likely share in percent at which it acts and is not a mere adjuster or preservative
+     * @param rationed whether it has its own nights
+     * @param byDay whether it may be worn by day
+     * @param because evidence and source of the row
+     */
+    public record Family(
+            ActiveKind kind,
+            String label,
+            String letter,
+            List<String> ingredients,
+            Set<Tag> tags,
+            double counts,
+            boolean rationed,
+            boolean byDay,
+            Because because) {
+        boolean holds(Ingredient ingredient) {
+            return ingredients.isEmpty()
+                    ? tags.stream().anyMatch(ingredient::is)
+                    : ingredients.contains(ingredient.inci());
+        }
+    }
+
+    private static final List<Family> ALL =
+            Row.unique(KnowledgeFile.yaml("actives.yaml").rows("actives"), Actives::read, Family::kind);
+    private static final Map<ActiveKind, Family> BY_KIND = byKind();
+
+    private Actives() {}
+
+    public static List<Family> all() {
+        return ALL;
+    }
+
+    public static Family of(ActiveKind kind) {
+        return BY_KIND.get(kind);
+    }
+
+    static Optional<Family> of(Ingredient ingredient) {
+        return ALL.stream().filter(f -> f.holds(ingredient)).findFirst();
+    }
+
+    private static Map<ActiveKind, Family> byKind() {
+        Map<ActiveKind, Family> map = new EnumMap<>(ActiveKind.class);
+        ALL.forEach(f -> map.put(f.kind(), f));
+        for (ActiveKind kind : ActiveKind.values()) {
+            if (!map.containsKey(kind)) {
+                throw new IllegalStateException("actives.yaml has no row for " + kind);
+            }
+        }
+        return map;
+    }
+
+    private static Family read(Row row) {
+        List<String> ingredients = row.texts("ingredients");
+        ingredients.forEach(i -> {
+            if (Ingredients.find(i).isEmpty()) {
+                throw row.fault("no ingredient is named \"%s\"".formatted(i));
+            }
+        });
+        Set<Tag> tags = EnumSet.noneOf(Tag.class);
+        tags.addAll(row.several("tags", Tag.class));
+        return new Family(
+                row.one("id", ActiveKind.class),
+                row.text("label"),
+                row.text("letter"),
+                ingredients,
+                tags,
+                row.number("counts-from", 0),
+                row.flag("rationed"),
+                !row.flag("evening-only"),
+                row.because(row.text("label")));
+    }
+}

@@ -1,0 +1,57 @@
+package outfell.product;
+
+import java.util.List;
+
+/**
+ * What a product is made of, as mass fractions 0 to 1: judged from the label's likely ranges.
+ *
+ * @param humectant binds water
+ * @param emollient softens; oils of UV filters included
+ * @param occlusive seals; what both softens and seals counts half in each, as dimethicone does
+ * @param filter UV filters
+ */
+public record Composition(double humectant, double emollient, double occlusive, double filter) {
+    public static final Composition NONE = new Composition(0, 0, 0, 0);
+
+    /** Shares of the four bands in which a layer is drawn; they add up to 1. */
+    public record Shares(double water, double oils, double sealing, double filter) {}
+
+    static Composition of(List<LabelLine> certain) {
+        double h = 0;
+        double e = 0;
+        double o = 0;
+        double f = 0;
+        for (LabelLine line : certain) {
+            double fraction = fraction(line);
+            boolean softens = line.is(Tag.EMOLLIENT);
+            boolean seals = line.is(Tag.OCCLUSIVE) && !line.is(Tag.UV_MINERAL);
+            h += line.is(Tag.HUMECTANT) ? fraction : 0;
+            e += softens && seals ? fraction / 2 : softens || line.is(Tag.UV_ORGANIC) ? fraction : 0;
+            o += softens && seals ? fraction / 2 : seals ? fraction : 0;
+            f += line.isAny(Tag.UV_ORGANIC, Tag.UV_MINERAL) ? fraction : 0;
+        }
+        return new Composition(round(h), round(e), round(o), round(f));
+    }
+
+    /** Declared shares are exact; likely ones fall into five bands: trace, low, medium, high, very high. House judgement. */
+    private static double fraction(LabelLine line) {
+        if (line.declared().isPresent()) {
+            return line.declared().getAsDouble() / 100;
+        }
+        double percent = line.likely();
+        return percent < 1 ? 0.005 : percent < 5 ? 0.03 : percent < 18 ? 0.10 : percent < 50 ? 0.30 : 0.70;
+    }
+
+    public Shares shares(boolean waterFree) {
+        double water = waterFree ? 0 : Math.max(0.05, 1 - emollient - occlusive - filter);
+        double sum = water + emollient + occlusive + filter;
+        if (sum == 0) {
+            return new Shares(1, 0, 0, 0);
+        }
+        return new Shares(round(water / sum), round(emollient / sum), round(occlusive / sum), round(filter / sum));
+    }
+
+    private static double round(double x) {
+        return Math.round(x * 1000) / 1000.0;
+    }
+}

@@ -1,0 +1,109 @@
+package outfell.product;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.apache.commons.csv.CSVRecord;
+import outfell.knowledge.KnowledgeFault;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** The ingredient table with its synonyms, from ingredients.csv and synonyms.yaml. */
+public final class Ingredients {
+    private static final String FILE = "ingredients.csv";
+    private static final List<Ingredient> ALL = new ArrayList<>();
+    private static final Map<String, Ingredient> BY_NAME = new HashMap<>();
+
+    static {
+        for (CSVRecord row : KnowledgeFile.csv(FILE)) {
+            add(row);
+        }
+        for (Row row : KnowledgeFile.yaml("synonyms.yaml").rows("synonyms")) {
+            synonym(row);
+        }
+    }
+
+    private Ingredients() {}
+
+    public static List<Ingredient> all() {
+        return List.copyOf(ALL);
+    }
+
+    /** Matches a whole name, whatever its case and spacing; never a part of one. */
+    public static Optional<Ingredient> find(String name) {
+        return Optional.ofNullable(BY_NAME.get(key(name)));
+    }
+
+    /** @throws IllegalArgumentException when the table has no such name */
+    public static Ingredient named(String name) {
+        return find(name)
+                .orElseThrow(() -> new IllegalArgumentException("No ingredient is named \"%s\".".formatted(name)));
+    }
+
+    /** Case, accents, repeated spaces and the spaces around slashes carry no meaning on a label. */
+    static String key(String name) {
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
+        return plain.toLowerCase(Locale.ROOT)
+                .replaceAll("\\s*/\\s*", "/")
+                .replaceAll("[\\s\\u00a0]+", " ")
+                .strip();
+    }
+
+    private static void add(CSVRecord row) {
+        int line = (int) row.getParser().getCurrentLineNumber();
+        try {
+            Ingredient ingredient = new Ingredient(
+                    row.get("inci"),
+                    row.get("common_name"),
+                    tags(row.get("function_tags")),
+                    Double.parseDouble(row.get("use_pct_min")),
+                    Double.parseDouble(row.get("use_pct_max")),
+                    Integer.parseInt(row.get("irritancy_0_4")),
+                    row.get("comedogenic").equals("high"),
+                    row.get("notes"));
+            if (row.get("source").isBlank()) {
+                throw new IllegalArgumentException(row.get("inci") + " names no source.");
+            }
+            ALL.add(ingredient);
+            name(ingredient.inci(), ingredient, line);
+            String us = row.get("us_name");
+            if (!us.equals("-") && !key(us).equals(key(ingredient.inci())) && !us.equals("Iron Oxides")) {
+                name(us, ingredient, line);
+            }
+        } catch (IllegalArgumentException wrong) {
+            throw new KnowledgeFault(FILE, line, String.valueOf(wrong.getMessage()));
+        }
+    }
+
+    private static Set<Tag> tags(String text) {
+        Set<Tag> tags = EnumSet.noneOf(Tag.class);
+        for (String tag : text.split(";")) {
+            tags.add(Tag.valueOf(tag.strip().toUpperCase(Locale.ROOT)));
+        }
+        return tags;
+    }
+
+    private static void synonym(Row row) {
+        String inci = row.text("inci");
+        Ingredient of = BY_NAME.get(key(inci));
+        if (of == null) {
+            throw row.fault("no ingredient is named \"%s\"".formatted(inci));
+        }
+        row.texts("names").forEach(n -> name(n, of, 0));
+        row.done();
+    }
+
+    private static void name(String name, Ingredient ingredient, int line) {
+        Ingredient before = BY_NAME.put(key(name), ingredient);
+        if (before != null && before != ingredient) {
+            throw new KnowledgeFault(
+                    FILE, line, "the name \"%s\" stands for %s and %s".formatted(name, before.inci(), ingredient.inci()));
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package outfell.product;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** What a kind of step is called and how a label's words point to it, from kinds.yaml. */
+public final class Kinds {
+    /**
+     * @param label as shown
+     * @param texture grade when nothing else tells, 1 to 8
+     * @param purpose what such a step is for, when no concern names it
+     * @param because evidence and source of the row
+     */
+    public record KindOfStep(StepKind kind, String label, double texture, String purpose, Because because) {}
+
+    /** A word on the pack that points to a kind or to a texture grade. */
+    private record Cue<T>(String word, T to) {}
+
+    private static final Row FILE = KnowledgeFile.yaml("kinds.yaml");
+    private static final List<KindOfStep> ALL = Row.unique(FILE.rows("kinds"), Kinds::read, KindOfStep::kind);
+    private static final Map<StepKind, KindOfStep> BY_KIND = byKind();
+    private static final List<Cue<StepKind>> KIND_WORDS = FILE.rows("kind-words").stream()
+            .flatMap(r -> {
+                StepKind kind = r.one("kind", StepKind.class);
+                return r.texts("words").stream().map(w -> new Cue<>(w, kind));
+            })
+            .toList();
+    private static final List<Cue<Double>> TEXTURE_WORDS = FILE.rows("texture-words").stream()
+            .flatMap(r -> {
+                double grade = r.number("grade", 1, 8);
+                return r.texts("words").stream().map(w -> new Cue<>(w, grade));
+            })
+            .toList();
+
+    private Kinds() {}
+
+    public static List<KindOfStep> all() {
+        return ALL;
+    }
+
+    public static KindOfStep of(StepKind kind) {
+        return BY_KIND.get(kind);
+    }
+
+    static Optional<StepKind> byName(String name) {
+        return first(KIND_WORDS, name);
+    }
+
+    static Optional<Double> textureByName(String name) {
+        return first(TEXTURE_WORDS, name);
+    }
+
+    /** The first cue in file order whose word stands whole in the name. */
+    private static <T> Optional<T> first(List<Cue<T>> cues, String name) {
+        String padded = " " + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}-]+", " ") + " ";
+        return cues.stream()
+                .filter(c -> padded.contains(" " + c.word() + " "))
+                .map(Cue::to)
+                .findFirst();
+    }
+
+    private static Map<StepKind, KindOfStep> byKind() {
+        Map<StepKind, KindOfStep> map = new EnumMap<>(StepKind.class);
+        ALL.forEach(k -> map.put(k.kind(), k));
+        for (StepKind kind : StepKind.values()) {
+            if (!map.containsKey(kind)) {
+                throw new IllegalStateException("kinds.yaml has no row for " + kind);
+            }
+        }
+        return map;
+    }
+
+    private static KindOfStep read(Row row) {
+        return new KindOfStep(
+                row.one("id", StepKind.class),
+                row.text("label"),
+                row.number("texture", 1, 8),
+                row.text("purpose"),
+                row.because(row.text("label")));
+    }
+}

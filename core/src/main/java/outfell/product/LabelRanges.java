@@ -1,0 +1,158 @@
+package outfell.product;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.LabelReader.Matched;
+
+/**
+ * Likely shares from an ingredient's place in the list.
+ *
+ * <p>Law: the list descends, and at or below one percent any order may follow (eu-1223-2009). Exact: the k-th of a
+ * descending list holds at most 100 / k percent. The rest are house bands, always shown as a range.
+ */
+final class LabelRanges {
+    private static final Row MARKERS = KnowledgeFile.yaml("label-markers.yaml");
+    private static final Set<String> RELIABLE = Set.copyOf(MARKERS.texts("reliable"));
+    private static final Set<String> WEAK = Set.copyOf(MARKERS.texts("weak"));
+    private static final double TRACE = 0.001;
+
+    private record Range(double low, double high, String why) {}
+
+    private LabelRanges() {}
+
+    static Label infer(List<Matched> matched) {
+        List<Matched> descending = matched.stream()
+                .filter(m -> !m.token().mayContain() && !m.token().activePanel())
+                .toList();
+        int line = onePercentLine(descending);
+        List<LabelLine> lines = new ArrayList<>();
+        int position = 0;
+        for (Matched m : matched) {
+            if (m.token().mayContain() || m.token().activePanel()) {
+                lines.add(outside(m));
+            } else {
+                position++;
+                lines.add(inside(m, position, line, descending));
+            }
+        }
+        return new Label(lines, line);
+    }
+
+    /** The earliest reliable marker; else a weak one, unless something declared above one percent follows it. */
+    private static int onePercentLine(List<Matched> descending) {
+        for (int i = 0; i < descending.size(); i++) {
+            if (named(descending.get(i), RELIABLE)) {
+                return i + 1;
+            }
+        }
+        for (int i = 0; i < descending.size(); i++) {
+            if (named(descending.get(i), WEAK)
+                    && descending.stream().skip(i + 1L).noneMatch(m -> m.token().declared().orElse(0) > 1)) {
+                return i + 1;
+            }
+        }
+        return 0;
+    }
+
+    private static boolean named(Matched m, Set<String> names) {
+        return m.ingredient().map(Ingredient::inci).filter(names::contains).isPresent();
+    }
+
+    private static LabelLine outside(Matched m) {
+        OptionalDouble declared = m.token().declared();
+        Range range = declared.isPresent()
+                ? new Range(declared.getAsDouble(), declared.getAsDouble(), "declared on the pack")
+                : m.token().mayContain()
+                        ? new Range(0, 1, "may contain: never counted as certain")
+                        : usual(m.ingredient(), "named as an active without its share; the usual range");
+        return line(m, 0, range, declared.isPresent());
+    }
+
+    private static LabelLine inside(Matched m, int position, int line, List<Matched> all) {
+        if (m.token().declared().isPresent()) {
+            double x = m.token().declared().getAsDouble();
+            return line(m, position, new Range(x, x, "declared on the pack"), true);
+        }
+        return line(m, position, narrowed(m, band(position, line), position, all), false);
+    }
+
+    private static Range band(int k, int line) {
+        if (line > 0 && k >= line) {
+            return k - line < 3
+                    ? new Range(0.1, 1, "at the one percent line, which stands at place " + line)
+                    : new Range(TRACE, 0.5, "below the one percent line, which stands at place " + line);
+        }
+        String place = "place %d of a descending list".formatted(k);
+        if (k == 1) {
+            return new Range(40, 100, place);
+        }
+        return k <= 3 ? new Range(5, 30, place) : k <= 6 ? new Range(2, 15, place) : new Range(1, 8, place);
+    }
+
+    private static Range narrowed(Matched m, Range band, int k, List<Matched> all) {
+        double high = Math.min(band.high(), 100.0 / k);
+        double low = Math.min(band.low(), high);
+        String why = band.why();
+        for (int j = 0; j < all.size(); j++) {
+            OptionalDouble declared = all.get(j).token().declared();
+            if (declared.isPresent() && declared.getAsDouble() > 1) {
+                double x = declared.getAsDouble();
+                if (j + 1 < k && x < high) {
+                    high = x;
+                    low = Math.min(low, high);
+                    why = "after %s, declared at %s %%".formatted(all.get(j).token().name(), number(x));
+                } else if (j + 1 > k && x > low) {
+                    low = x;
+                    high = Math.max(low, high);
+                    why = "before %s, declared at %s %%".formatted(all.get(j).token().name(), number(x));
+                }
+            }
+        }
+        return withinUsual(m.ingredient(), new Range(low, high, why), k);
+    }
+
+    /** Clips to the usual range of the ingredient where the two overlap; a list's first place may exceed it. */
+    private static Range withinUsual(Optional<Ingredient> ingredient, Range range, int k) {
+        if (ingredient.isEmpty() || k == 1) {
+            return range;
+        }
+        double low = Math.max(range.low(), ingredient.get().usualLow());
+        double high = Math.min(range.high(), ingredient.get().usualHigh());
+        return low <= high ? new Range(low, high, range.why() + ", within its usual range") : range;
+    }
+
+    private static Range usual(Optional<Ingredient> ingredient, String why) {
+        return ingredient
+                .map(i -> new Range(i.usualLow(), i.usualHigh(), why))
+                .orElse(new Range(TRACE, 100, why));
+    }
+
+    private static LabelLine line(Matched m, int position, Range range, boolean declared) {
+        String sentence = declared
+                ? "%s: %s %%, declared on the pack.".formatted(m.token().name(), number(range.low()))
+                : "%s: likely %s to %s %%, %s."
+                        .formatted(m.token().name(), number(range.low()), number(range.high()), range.why());
+        return new LabelLine(
+                position,
+                m.token().name(),
+                m.ingredient(),
+                m.token().declared(),
+                range.low(),
+                range.high(),
+                m.token().mayContain(),
+                new Because(sentence, declared ? Evidence.CONTROLLED : Evidence.PROPOSED, declared ? "label" : "eu-1223-2009"));
+    }
+
+    static String number(double x) {
+        return x == Math.rint(x) ? "%.0f".formatted(x) : x < 0.1 ? String.format(Locale.ROOT, "%.3f", x).replaceAll("0+$", "")
+                : String.format(Locale.ROOT, "%.1f", x);
+    }
+}

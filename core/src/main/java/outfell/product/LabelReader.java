@@ -1,0 +1,179 @@
+package outfell.product;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Reads an ingredient list as printed. Never throws on any text: what it cannot match stays by its printed name.
+ *
+ * <p>Rules of separation and matching: house rules on eu-1223-2009 and reg-us-701.
+ */
+public final class LabelReader {
+    private static final Pattern HEADING = Pattern.compile(
+            "(?iu)^.*?\\b(?:inactive\\s+ingredients|ingredients(?:\\s*/\\s*ingr[eé]dients)?|ingr[eé]dients|ingredienti|ingredientes|zutaten|inhaltsstoffe|inci)\\s*[:.]\\s*");
+    private static final Pattern ACTIVE_PANEL = Pattern.compile(
+            "(?iu)\\bactive\\s+ingredients?\\s*:\\s*(.*?)(?:\\.\\s|\\R|;)\\s*(?=inactive|other|ingredients)");
+    private static final Pattern MAY_CONTAIN =
+            Pattern.compile("(?iu)[\\[(]?\\s*(?:\\+\\s*/\\s*-|may\\s+contain|peut\\s+contenir|kann\\s+enthalten)\\s*:?\\s*");
+    private static final Pattern PERCENT = Pattern.compile("(?u)[\\[(]?\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%\\s*(?:w/w)?\\s*[\\])]?");
+    private static final Pattern MARKS = Pattern.compile("[*†‡®™°]+");
+    private static final Pattern BRACKET = Pattern.compile("[\\[(]([^\\[\\]()]*)[\\])]?");
+
+    /** One name with what stood beside it. */
+    record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel) {}
+
+    private LabelReader() {}
+
+    public static Label read(String text) {
+        return LabelRanges.infer(tokens(text).stream().map(LabelReader::match).toList());
+    }
+
+    /** A token with what it was matched to. */
+    record Matched(Token token, Optional<Ingredient> ingredient) {}
+
+    private static Matched match(Token token) {
+        return new Matched(token, find(token.name()));
+    }
+
+    private static List<Token> tokens(String text) {
+        List<Token> tokens = new ArrayList<>();
+        String rest = joinHyphens(text.strip());
+        Matcher panel = ACTIVE_PANEL.matcher(rest);
+        if (panel.find()) {
+            split(panel.group(1)).forEach(t -> token(t, false, true).ifPresent(tokens::add));
+            rest = rest.substring(panel.end());
+        }
+        rest = withoutHeading(rest);
+        Matcher may = MAY_CONTAIN.matcher(rest);
+        String certain = rest;
+        String perhaps = "";
+        if (may.find()) {
+            certain = rest.substring(0, may.start());
+            perhaps = rest.substring(may.end()).replaceAll("[\\])]\\s*\\.?\\s*$", "");
+        }
+        split(certain).forEach(t -> token(t, false, false).ifPresent(tokens::add));
+        split(perhaps).forEach(t -> token(t, true, false).ifPresent(tokens::add));
+        return tokens;
+    }
+
+    private static String withoutHeading(String text) {
+        Matcher heading = HEADING.matcher(text);
+        return heading.find() && heading.end() < 80 ? text.substring(heading.end()) : text;
+    }
+
+    /** A hyphen at a line's end joins a broken name; between a locant's digits and the next letter it stays. */
+    private static String joinHyphens(String text) {
+        return text.replaceAll("(?<=\\d)-\\s*\\R\\s*", "-").replaceAll("(?<=\\p{L})-\\s*\\R\\s*(?=\\p{Ll})", "");
+    }
+
+    /** Splits outside brackets at commas (not between digits), semicolons, bullets and spaced dashes. */
+    private static List<String> split(String text) {
+        boolean hasCommas = text.indexOf(',') >= 0 || text.indexOf(';') >= 0 || text.indexOf('•') >= 0 || text.indexOf('·') >= 0;
+        String flat = hasCommas ? text.replaceAll("\\R", " ") : text.replaceAll("\\R", " ; ");
+        List<String> parts = new ArrayList<>();
+        StringBuilder part = new StringBuilder();
+        int depth = 0;
+        for (int i = 0; i < flat.length(); i++) {
+            char c = flat.charAt(i);
+            depth = switch (c) {
+                case '(', '[' -> depth + 1;
+                case ')', ']' -> Math.max(0, depth - 1);
+                default -> depth;
+            };
+            if (separates(flat, i) && (depth == 0 || unclosed(flat, i))) {
+                parts.add(part.toString());
+                part.setLength(0);
+                depth = 0;
+            } else {
+                part.append(c);
+            }
+        }
+        parts.add(part.toString());
+        return parts;
+    }
+
+    private static boolean separates(String text, int i) {
+        return switch (text.charAt(i)) {
+            case ';', '•', '·', '|' -> true;
+            case ',' -> !(i > 0
+                    && i + 1 < text.length()
+                    && Character.isDigit(text.charAt(i - 1))
+                    && Character.isDigit(text.charAt(i + 1)));
+            case '-', '–' -> i > 0
+                    && i + 1 < text.length()
+                    && Character.isWhitespace(text.charAt(i - 1))
+                    && Character.isWhitespace(text.charAt(i + 1));
+            default -> false;
+        };
+    }
+
+    /** A bracket that is never closed must not swallow the rest of the list. */
+    private static boolean unclosed(String text, int from) {
+        int close = Math.max(text.indexOf(')', from), text.indexOf(']', from));
+        return close < 0;
+    }
+
+    private static Optional<Token> token(String raw, boolean mayContain, boolean activePanel) {
+        String text = MARKS.matcher(raw).replaceAll("").strip();
+        OptionalDouble declared = OptionalDouble.empty();
+        Matcher percent = PERCENT.matcher(text);
+        if (percent.find()) {
+            double value = Double.parseDouble(percent.group(1).replace(',', '.'));
+            declared = value <= 100 ? OptionalDouble.of(value) : OptionalDouble.empty();
+            text = (text.substring(0, percent.start()) + " " + text.substring(percent.end())).strip();
+        }
+        text = text.replaceAll("\\s+", " ").replaceAll("^[.:\\s]+", "").strip();
+        if (text.endsWith(".") && find(text).isEmpty()) {
+            text = text.substring(0, text.length() - 1).strip();
+        }
+        text = withoutClaims(text);
+        return text.isEmpty() ? Optional.empty() : Optional.of(new Token(text, declared, mayContain, activePanel));
+    }
+
+    /** A sentence after the last ingredient is no ingredient: "Carbomer. Made in Skarrow". */
+    private static String withoutClaims(String text) {
+        int stop = text.indexOf(". ");
+        if (stop > 0 && find(text).isEmpty() && find(text.substring(0, stop)).isPresent()) {
+            return text.substring(0, stop);
+        }
+        return text;
+    }
+
+    /** By whole name; else without brackets; else by what the brackets hold; else as a doublet of languages. */
+    static Optional<Ingredient> find(String name) {
+        Optional<Ingredient> whole = Ingredients.find(name);
+        if (whole.isPresent()) {
+            return whole;
+        }
+        String bare = BRACKET.matcher(name).replaceAll(" ").replaceAll("\\s+", " ").strip();
+        Optional<Ingredient> without = bare.isEmpty() || bare.equals(name) ? Optional.empty() : find(bare);
+        if (without.isPresent()) {
+            return without;
+        }
+        Matcher bracket = BRACKET.matcher(name);
+        if (bracket.find() && !bracket.group(1).toLowerCase(Locale.ROOT).contains("nano")) {
+            Optional<Ingredient> inside = Ingredients.find(bracket.group(1));
+            if (inside.isPresent()) {
+                return inside;
+            }
+        }
+        return doublet(name);
+    }
+
+    /** "Aqua/Water/Eau" is one substance when every part is known as the same; any other slash belongs to the name. */
+    private static Optional<Ingredient> doublet(String name) {
+        String[] parts = name.split("/");
+        Optional<Ingredient> first = parts.length < 2 ? Optional.empty() : Ingredients.find(parts[0]);
+        for (String part : parts) {
+            if (first.isEmpty() || !Ingredients.find(part).equals(first)) {
+                return Optional.empty();
+            }
+        }
+        return first;
+    }
+}

@@ -1,0 +1,128 @@
+package outfell.product;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * A product as the tool understands it.
+ *
+ * @param size in the unit; 0 when not known
+ * @param unit "ml" or "g"
+ * @param price in the practice's currency; 0 when not known
+ * @param texture 1 water-thin to 8 ointment; a liquid plant oil is 6.5
+ * @param waterFree whether it holds no water phase
+ * @param spf on the pack; 0 for none
+ * @param prescription whether a prescriber owns its strength and nights
+ * @param clogging how many of its ingredients old scores call highly comedogenic, above one percent; debated
+ * @param irritancy sum over its ingredients, to tell the milder of two
+ */
+public record Product(
+        ProductId id,
+        String name,
+        String maker,
+        double size,
+        String unit,
+        double price,
+        StepKind kind,
+        double texture,
+        boolean waterFree,
+        Composition composition,
+        List<ActiveIn> actives,
+        Set<Tag> tags,
+        int spf,
+        boolean prescription,
+        int clogging,
+        int irritancy,
+        Label label,
+        List<Finding> findings) {
+
+    /**
+     * What is known of a product before its label is read.
+     *
+     * @param label ingredient list as printed; may be empty
+     * @param kind set by hand, if it was
+     * @param texture set by hand, if it was
+     */
+    public record Facts(
+            ProductId id,
+            String name,
+            String maker,
+            double size,
+            String unit,
+            double price,
+            String label,
+            Optional<StepKind> kind,
+            OptionalDouble texture,
+            boolean prescription) {
+        public Facts {
+            if (name.isBlank()) {
+                throw new IllegalArgumentException("A product needs a name.");
+            }
+            if (!(size >= 0 && size <= 5000)) {
+                throw new IllegalArgumentException("Size %s is outside 0..5000.".formatted(size));
+            }
+            if (texture.isPresent() && !(texture.getAsDouble() >= 1 && texture.getAsDouble() <= 8)) {
+                throw new IllegalArgumentException("Texture %s is outside 1..8.".formatted(texture.getAsDouble()));
+            }
+        }
+    }
+
+    public Product {
+        actives = List.copyOf(actives);
+        tags = Set.copyOf(tags);
+        findings = List.copyOf(findings);
+    }
+
+    public boolean has(ActiveKind kind) {
+        return actives.stream().anyMatch(a -> a.kind() == kind);
+    }
+
+    public boolean hasAny(List<ActiveKind> kinds) {
+        return kinds.stream().anyMatch(this::has);
+    }
+
+    /** Whether it has its own nights, by what is in it. */
+    public boolean rationed() {
+        return switch (kind) {
+            case WASH, FIRST_CLEANSE, EYE, LIP, SUNSCREEN -> false;
+            case SCRUB, ENZYME, CLAY_MASK -> true;
+            case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL, SEAL -> prescription || holdsRationed();
+        };
+    }
+
+    private boolean holdsRationed() {
+        return actives.stream().anyMatch(a -> Actives.of(a.kind()).rationed());
+    }
+
+    /** Whether it may be worn by day. */
+    public boolean byDay() {
+        return !prescription && actives.stream().allMatch(a -> Actives.of(a.kind()).byDay());
+    }
+
+    /** The active that names it on a strip: the first rationed one, else the first of all. */
+    public Optional<ActiveIn> leading() {
+        return actives.stream()
+                .filter(a -> Actives.of(a.kind()).rationed())
+                .findFirst()
+                .or(() -> actives.stream()
+                        .filter(a -> a.kind() != ActiveKind.HUMECTANT
+                                && a.kind() != ActiveKind.SOOTHING
+                                && a.kind() != ActiveKind.CERAMIDE
+                                && a.kind() != ActiveKind.PETROLATUM)
+                        .findFirst());
+    }
+
+    /** Whether a word stands whole in the name or in the label as printed. */
+    public boolean mentions(String word) {
+        String wanted = " " + plain(word) + " ";
+        return (" " + plain(name) + " ").contains(wanted)
+                || label.lines().stream().anyMatch(l -> (" " + plain(l.printed() + " " + l.common()) + " ").contains(wanted));
+    }
+
+    private static String plain(String text) {
+        return text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    }
+}

@@ -1,0 +1,262 @@
+package outfell.product;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
+
+/** From a pack's words and ingredient list to what the product is, each answer with its reason. */
+public final class ProductReader {
+    private static final Pattern SPF = Pattern.compile("(?i)\\bspf\\s*(\\d{1,3})");
+    private static final Pattern NAME_PERCENT = Pattern.compile("(\\d{1,2}(?:[.,]\\d+)?)\\s*%");
+    /** Surfactants this early make a wash of it. */
+    private static final int SURFACTANT_WITHIN = 6;
+    /** Clay or particles this early make a mask or a scrub of it. */
+    private static final int SOLIDS_WITHIN = 6;
+    /** Alcohol this early dries; custom. */
+    private static final int ALCOHOL_WITHIN = 5;
+
+    private record Told<T>(T value, String sure, Because because) {}
+
+    private ProductReader() {}
+
+    public static Product read(Product.Facts facts) {
+        Label label = LabelReader.read(facts.label());
+        List<LabelLine> certain = label.certain();
+        int spf = spf(facts.name());
+        boolean waterFree = waterFree(facts, certain);
+        Composition composition = Composition.of(certain);
+        List<ActiveIn> actives = actives(facts, certain);
+        Told<StepKind> kind = kind(facts, certain, actives, composition, waterFree, spf);
+        Told<Double> texture = texture(facts, kind.value(), composition, waterFree, certain);
+        List<Finding> findings = new ArrayList<>();
+        findings.add(new Finding("kind of step", Kinds.of(kind.value()).label(), kind.sure(), kind.because()));
+        findings.add(new Finding("texture", textureWords(texture.value()), texture.sure(), texture.because()));
+        actives.forEach(a -> findings.add(active(a)));
+        findings.addAll(hazards(certain, spf));
+        return new Product(
+                facts.id(),
+                facts.name().strip(),
+                facts.maker().strip(),
+                facts.size(),
+                facts.unit(),
+                facts.price(),
+                kind.value(),
+                texture.value(),
+                waterFree,
+                composition,
+                actives,
+                tags(certain),
+                spf,
+                facts.prescription(),
+                (int) certain.stream()
+                        .filter(l -> l.likely() >= 1
+                                && l.ingredient().map(Ingredient::clogs).orElse(false))
+                        .count(),
+                certain.stream()
+                        .mapToInt(l -> l.ingredient().map(Ingredient::irritancy).orElse(0))
+                        .sum(),
+                label,
+                findings);
+    }
+
+    /** Texture grades in words, as custom has them. */
+    public static String textureWords(double grade) {
+        return switch ((int) Math.floor(grade)) {
+            case 1 -> "water-thin";
+            case 2 -> "thin serum";
+            case 3 -> "gel serum";
+            case 4 -> "fluid or milk";
+            case 5 -> "gel-cream or lotion";
+            case 6 -> grade > 6 ? "liquid oil" : "cream";
+            case 7 -> "rich cream or balm";
+            default -> "ointment";
+        };
+    }
+
+    private static int spf(String name) {
+        Matcher m = SPF.matcher(name);
+        return m.find() ? Integer.parseInt(m.group(1)) : 0;
+    }
+
+    private static Set<Tag> tags(List<LabelLine> certain) {
+        Set<Tag> tags = EnumSet.noneOf(Tag.class);
+        certain.forEach(l -> l.ingredient().ifPresent(i -> tags.addAll(i.tags())));
+        return tags;
+    }
+
+    private static boolean waterFree(Product.Facts facts, List<LabelLine> certain) {
+        if (certain.stream().noneMatch(l -> l.ingredient().isPresent())) {
+            return facts.kind().or(() -> Kinds.byName(facts.name()))
+                    .filter(k -> k == StepKind.OIL || k == StepKind.SEAL || k == StepKind.LIP)
+                    .isPresent();
+        }
+        return certain.stream()
+                .limit(3)
+                .noneMatch(l -> l.is(Tag.SOLVENT) && !l.is(Tag.EMOLLIENT) || l.is(Tag.HUMECTANT) && !l.is(Tag.EMOLLIENT));
+    }
+
+    private static List<ActiveIn> actives(Product.Facts facts, List<LabelLine> certain) {
+        List<ActiveIn> found = new ArrayList<>();
+        for (Actives.Family family : Actives.all()) {
+            certain.stream()
+                    .filter(l -> l.ingredient().isPresent() && Actives.of(l.ingredient().get()).filter(family::equals).isPresent())
+                    .map(l -> activeIn(facts.name(), family, l))
+                    .filter(a -> a.declared() ? a.high() >= family.counts() : Math.sqrt(a.low() * a.high()) >= family.counts())
+                    .max((a, b) -> Double.compare(a.high(), b.high()))
+                    .ifPresent(found::add);
+        }
+        return found;
+    }
+
+    private static ActiveIn activeIn(String name, Actives.Family family, LabelLine line) {
+        String inci = line.ingredient().map(Ingredient::inci).orElse(line.printed());
+        Matcher percent = NAME_PERCENT.matcher(name);
+        if (line.declared().isEmpty() && percent.find() && named(name, family, inci)) {
+            double x = Double.parseDouble(percent.group(1).replace(',', '.'));
+            return new ActiveIn(family.kind(), inci, x, x, true);
+        }
+        return new ActiveIn(family.kind(), inci, line.low(), line.high(), line.declared().isPresent());
+    }
+
+    private static boolean named(String name, Actives.Family family, String inci) {
+        String lower = name.toLowerCase(Locale.ROOT);
+        String first = inci.toLowerCase(Locale.ROOT).split("[ /]")[0];
+        return lower.contains(first)
+                || lower.contains(family.label())
+                || (family.kind() == ActiveKind.VITAMIN_C_ACID && lower.contains("vitamin c"));
+    }
+
+    private static Told<StepKind> kind(
+            Product.Facts facts,
+            List<LabelLine> certain,
+            List<ActiveIn> actives,
+            Composition composition,
+            boolean waterFree,
+            int spf) {
+        if (facts.kind().isPresent()) {
+            return new Told<>(facts.kind().get(), "sure", new Because("Set by hand.", Evidence.CONVENTION, "label"));
+        }
+        Optional<StepKind> byName = Kinds.byName(facts.name());
+        if (byName.isPresent() && byName.get() == StepKind.LIP) {
+            return told(StepKind.LIP, "likely", "The name says lips.");
+        }
+        boolean filters = certain.stream().anyMatch(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC) && l.likely() >= 1);
+        if (spf > 0 && (filters || certain.isEmpty())) {
+            return told(StepKind.SUNSCREEN, "sure", "SPF %d on the pack and UV filters in the list.".formatted(spf));
+        }
+        return byContent(facts, certain, actives, byName)
+                .or(() -> byName.map(k -> told(k, "likely", "The name says %s.".formatted(Kinds.of(k).label()))))
+                .orElseGet(() -> byMakeUp(composition, waterFree));
+    }
+
+    private static Optional<Told<StepKind>> byContent(
+            Product.Facts facts, List<LabelLine> certain, List<ActiveIn> actives, Optional<StepKind> byName) {
+        boolean namedToComeOff = byName.filter(StepKind::comesOff).isPresent();
+        if (!namedToComeOff && within(certain, SURFACTANT_WITHIN, Tag.SURFACTANT_MILD, Tag.SURFACTANT_STRONG)) {
+            return Optional.of(told(StepKind.WASH, "likely", "A surfactant stands among the first six, so it washes."));
+        }
+        if (byName.isEmpty() && within(certain, SOLIDS_WITHIN, Tag.CLAY)) {
+            return Optional.of(told(StepKind.CLAY_MASK, "likely", "Clay stands among the first six."));
+        }
+        if (byName.isEmpty() && within(certain, SOLIDS_WITHIN, Tag.EXFOLIATING_PARTICLE)) {
+            return Optional.of(told(StepKind.SCRUB, "likely", "Scrub particles stand among the first six."));
+        }
+        Optional<ActiveIn> strong = actives.stream()
+                .filter(a -> Actives.of(a.kind()).rationed() || a.kind() == ActiveKind.BENZOYL_PEROXIDE)
+                .findFirst();
+        boolean eye = byName.filter(k -> k == StepKind.EYE).isPresent();
+        if (!namedToComeOff && !eye && (strong.isPresent() || facts.prescription())) {
+            String what = strong.map(a -> Actives.of(a.kind()).label()).orElse("a prescribed active");
+            return Optional.of(told(StepKind.TREATMENT, "likely", "It stays on and holds %s, so it has its own nights.".formatted(what)));
+        }
+        return Optional.empty();
+    }
+
+    private static Told<StepKind> byMakeUp(Composition c, boolean waterFree) {
+        if (waterFree) {
+            return c.occlusive() > 0.4
+                    ? told(StepKind.SEAL, "guess", "No water, and more than two fifths seal.")
+                    : told(StepKind.OIL, "guess", "No water, mostly softening oils.");
+        }
+        double fat = c.emollient() + c.occlusive();
+        return fat < 0.03
+                ? told(StepKind.SERUM, "guess", "Water-based with hardly any oil.")
+                : told(StepKind.MOISTURISER, "guess", "Water and oils together.");
+    }
+
+    private static boolean within(List<LabelLine> certain, int places, Tag... tags) {
+        return certain.stream()
+                .filter(l -> l.position() <= places && (l.position() > 0 || l.declared().isPresent()))
+                .anyMatch(l -> l.isAny(tags) && !(l.ingredient().isPresent() && l.high() <= 1));
+    }
+
+    private static <T> Told<T> told(T value, String sure, String sentence) {
+        return new Told<>(value, sure, Because.house(sentence));
+    }
+
+    private static Told<Double> texture(
+            Product.Facts facts, StepKind kind, Composition c, boolean waterFree, List<LabelLine> certain) {
+        if (facts.texture().isPresent()) {
+            return new Told<>(
+                    facts.texture().getAsDouble(), "sure", new Because("Set by hand.", Evidence.CONVENTION, "label"));
+        }
+        Optional<Double> byName = Kinds.textureByName(facts.name());
+        if (byName.isPresent()) {
+            return told(byName.get(), "likely", "The name says so: %s.".formatted(textureWords(byName.get())));
+        }
+        if (certain.isEmpty()) {
+            return told(Kinds.of(kind).texture(), "guess", "Usual for its kind; no list to go by.");
+        }
+        double grade = waterFree ? (c.occlusive() > 0.4 ? 8 : 6.5) : byFat(c, certain);
+        return told(grade, "guess", "Oils and seals make up about %.0f %% of it.".formatted(100 * (c.emollient() + c.occlusive())));
+    }
+
+    private static double byFat(Composition c, List<LabelLine> certain) {
+        double fat = c.emollient() + c.occlusive();
+        if (fat < 0.03) {
+            return certain.stream().anyMatch(l -> l.is(Tag.THICKENER)) ? 2 : 1;
+        }
+        return fat < 0.10 ? 4 : fat < 0.20 ? 5 : fat < 0.40 ? 6 : 7;
+    }
+
+    private static Finding active(ActiveIn a) {
+        Actives.Family family = Actives.of(a.kind());
+        return new Finding(
+                "active",
+                "%s, %s".formatted(family.label(), a.strength()),
+                a.declared() ? "sure" : "likely",
+                family.because().withSentence("%s is %s.".formatted(a.ingredient(), family.rationed() ? "a strong active with its own nights" : "an active that is worn daily")));
+    }
+
+    private static List<Finding> hazards(List<LabelLine> certain, int spf) {
+        List<Finding> all = new ArrayList<>();
+        mind(all, certain, "fragrance", Tag.FRAGRANCE, "Perfume is the commonest sensitiser in cosmetics.");
+        mind(all, certain, "essential oil", Tag.ESSENTIAL_OIL, "Essential oils sensitise, most of all a strained skin.");
+        mind(all, certain, "sun-reactive citrus oil", Tag.PHOTOTOXIC, "Pressed citrus oil reacts with light: never by day.");
+        mind(all, certain, "soap or a strong surfactant", Tag.SURFACTANT_STRONG, "A strong surfactant costs barrier.");
+        certain.stream()
+                .filter(l -> l.is(Tag.DRYING_ALCOHOL) && l.position() > 0 && l.position() <= ALCOHOL_WITHIN)
+                .findFirst()
+                .ifPresent(l -> all.add(new Finding(
+                        "mind", "drying alcohol", "likely", Because.custom("Alcohol stands at place %d, early enough to dry.".formatted(l.position())))));
+        boolean plantOil = certain.stream().anyMatch(l -> l.is(Tag.EMOLLIENT) && l.printed().toLowerCase(Locale.ROOT).contains("oil"));
+        if (spf == 0 && plantOil && certain.stream().noneMatch(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC))) {
+            all.add(new Finding("mind", "no sun protection", "sure", Because.house("A plant oil's own filter counts as zero.")));
+        }
+        return all;
+    }
+
+    private static void mind(List<Finding> all, List<LabelLine> certain, String what, Tag tag, String why) {
+        List<String> names = certain.stream().filter(l -> l.is(tag)).map(LabelLine::printed).distinct().limit(3).toList();
+        if (!names.isEmpty()) {
+            all.add(new Finding("mind", "%s: %s".formatted(what, String.join(", ", names)), "sure", Because.custom(why)));
+        }
+    }
+}

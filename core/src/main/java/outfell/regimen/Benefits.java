@@ -1,0 +1,121 @@
+package outfell.regimen;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.skin.Concern;
+
+/** What helps what, from benefits.yaml. */
+final class Benefits {
+    /** One row: an active against a concern within a useful range, percent, with the uses a week for full effect. */
+    record Benefit(Concern concern, ActiveKind active, double low, double high, double full, Because because) {}
+
+    /**
+     * What one product does for one concern.
+     *
+     * @param share of the concern's weight, 0 to 1
+     */
+    record Help(Concern concern, ActiveKind active, double share, Because because) {}
+
+    private static final Row FILE = KnowledgeFile.yaml("benefits.yaml");
+    private static final List<Benefit> ALL = Row.unique(
+            FILE.rows("benefits"), Benefits::read, b -> b.concern() + " " + b.active());
+    private static final Map<StepKind, Double> REACH = reach();
+    private static final Map<Concern, StepKind> ONLY = only();
+
+    private Benefits() {}
+
+    /** The best help of a product for each concern, at so many uses a week. */
+    static List<Help> of(Product product, double usesPerWeek, Yardstick yardstick) {
+        Map<Concern, Help> best = new EnumMap<>(Concern.class);
+        for (ActiveIn active : product.actives()) {
+            for (Benefit benefit : ALL) {
+                if (benefit.active() == active.kind()) {
+                    help(product, active, benefit, usesPerWeek, yardstick)
+                            .ifPresent(h -> best.merge(h.concern(), h, (a, b) -> b.share() > a.share() ? b : a));
+                }
+            }
+        }
+        return new ArrayList<>(best.values());
+    }
+
+    private static Optional<Help> help(
+            Product product, ActiveIn active, Benefit benefit, double usesPerWeek, Yardstick yardstick) {
+        StepKind only = ONLY.get(benefit.concern());
+        double reach = only == null
+                ? REACH.getOrDefault(product.kind(), 0.0)
+                : only == product.kind() ? 1 : 0;
+        double share = yardstick.of(benefit.because().evidence())
+                * fit(active, benefit, yardstick)
+                * Math.min(1, usesPerWeek / benefit.full())
+                * reach;
+        if (share == 0) {
+            return Optional.empty();
+        }
+        String sentence = "%s (%s) for %s: %s."
+                .formatted(
+                        capital(Actives.of(active.kind()).label()),
+                        active.strength(),
+                        benefit.concern().words(),
+                        benefit.because().evidence().words());
+        return Optional.of(new Help(benefit.concern(), active.kind(), share, benefit.because().withSentence(sentence)));
+    }
+
+    /** Inside or above the useful range counts whole, surely below a part, a range that straddles its foot between. */
+    private static double fit(ActiveIn active, Benefit benefit, Yardstick yardstick) {
+        if (active.low() >= benefit.low()) {
+            return 1;
+        }
+        return active.high() < benefit.low() ? yardstick.belowUseful() : yardstick.strengthUnknown();
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+
+    private static Benefit read(Row row) {
+        Concern concern = row.one("concern", Concern.class);
+        ActiveKind active = row.one("active", ActiveKind.class);
+        double low = row.number("low", 0, 100);
+        return new Benefit(
+                concern,
+                active,
+                low,
+                row.number("high", low, 100),
+                row.number("full", 1, 14),
+                row.because("%s helps %s.".formatted(Actives.of(active).label(), concern.words())));
+    }
+
+    private static Map<StepKind, Double> reach() {
+        Row row = FILE.row("reach");
+        Map<StepKind, Double> map = new EnumMap<>(StepKind.class);
+        for (StepKind kind : StepKind.values()) {
+            map.put(kind, row.number(kind.name().toLowerCase(java.util.Locale.ROOT), 0, 1));
+        }
+        row.done();
+        return map;
+    }
+
+    private static Map<Concern, StepKind> only() {
+        Row row = FILE.row("only");
+        Map<Concern, StepKind> map = new EnumMap<>(Concern.class);
+        for (Concern concern : Concern.values()) {
+            String key = concern.name().toLowerCase(java.util.Locale.ROOT);
+            if (row.has(key)) {
+                map.put(concern, row.one(key, StepKind.class));
+            }
+        }
+        row.done();
+        return map;
+    }
+}

@@ -1,0 +1,105 @@
+package outfell.regimen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.product.StepKind;
+import outfell.routine.Part;
+import outfell.routine.Step;
+import outfell.season.Asked;
+
+/**
+ * One step that another month changes.
+ *
+ * @param what "taken out", "put in", "replaced", "other nights", "other amount"
+ * @param from name before; empty when put in
+ * @param to name after; empty when taken out
+ */
+public record Change(Part part, StepKind kind, String what, String from, String to, Because because) {
+
+    static List<Change> between(Regimen base, Regimen other) {
+        List<Change> changes = new ArrayList<>();
+        for (Part part : Part.values()) {
+            for (StepKind kind : StepKind.values()) {
+                changes.addAll(between(part, kind, base, other));
+            }
+        }
+        return List.copyOf(changes);
+    }
+
+    private static List<Change> between(Part part, StepKind kind, Regimen base, Regimen other) {
+        List<Step> before = new ArrayList<>(steps(base, part, kind));
+        List<Step> after = new ArrayList<>(steps(other, part, kind));
+        List<Change> changes = new ArrayList<>();
+        for (Step step : List.copyOf(before)) {
+            Optional<Step> same = after.stream().filter(s -> s.product().equals(step.product())).findFirst();
+            same.ifPresent(s -> {
+                before.remove(step);
+                after.remove(s);
+                sameStep(part, step, s, other).ifPresent(changes::add);
+            });
+        }
+        Because because = because(kind, base, other);
+        while (!before.isEmpty() && !after.isEmpty()) {
+            changes.add(new Change(
+                    part, kind, "replaced", before.removeFirst().name(), after.removeFirst().name(), because));
+        }
+        before.forEach(s -> changes.add(new Change(part, kind, "taken out", s.name(), "", because)));
+        after.forEach(s -> changes.add(new Change(part, kind, "put in", "", s.name(), because)));
+        return changes;
+    }
+
+    private static List<Step> steps(Regimen regimen, Part part, StepKind kind) {
+        return regimen.routine(part).steps().stream().filter(s -> s.kind() == kind).toList();
+    }
+
+    private static Optional<Change> sameStep(Part part, Step before, Step after, Regimen other) {
+        if (before.nights().size() != after.nights().size()) {
+            return Optional.of(new Change(
+                    part,
+                    before.kind(),
+                    "other nights",
+                    "%s, %d a week".formatted(before.name(), before.nights().size()),
+                    "%s, %d a week".formatted(after.name(), after.nights().size()),
+                    nightsBecause(other)));
+        }
+        return Optional.empty();
+    }
+
+    private static Because nightsBecause(Regimen other) {
+        return other.asked().exfoliantsHalved().yes()
+                ? other.asked().exfoliantsHalved().because()
+                : Because.house("By then the skin has got used to it.");
+    }
+
+    /** The part of what the air asks that differs and bears on this kind of step. */
+    private static Because because(StepKind kind, Regimen base, Regimen other) {
+        Asked a = base.asked();
+        Asked b = other.asked();
+        return switch (kind) {
+            case SUNSCREEN -> a.spf().value() != b.spf().value() ? b.spf().because() : b.moisturiser().because();
+            case SEAL -> b.seal().because();
+            case OIL -> b.oil().because();
+            case MOISTURISER -> a.moisturiserNeeded().yes() != b.moisturiserNeeded().yes()
+                    ? b.moisturiserNeeded().because()
+                    : b.moisturiser().because();
+            case TREATMENT, SCRUB, ENZYME, CLAY_MASK -> strong(a, b);
+            default -> a.moisturiser().grade() != b.moisturiser().grade()
+                    ? b.moisturiser().because()
+                    : Because.house("With the other steps changed, minutes and steps fall differently.");
+        };
+    }
+
+    private static Because strong(Asked a, Asked b) {
+        if (a.newRetinoid().yes() != b.newRetinoid().yes()) {
+            return b.newRetinoid().because();
+        }
+        if (a.newAcid().yes() != b.newAcid().yes()) {
+            return b.newAcid().because();
+        }
+        return a.exfoliantsHalved().yes() != b.exfoliantsHalved().yes()
+                ? b.exfoliantsHalved().because()
+                : Because.house("By then the skin has got used to the strong step of today.");
+    }
+}

@@ -1,0 +1,159 @@
+package outfell.regimen;
+
+import java.time.DayOfWeek;
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import outfell.climate.Site;
+import outfell.method.Method;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.routine.Part;
+import outfell.safety.Answers;
+import outfell.skin.Concern;
+import outfell.skin.SkinReading;
+
+/**
+ * Everything a plan is made from. The same consultation gives the same plan.
+ *
+ * @param reading the face
+ * @param answers of the safety screen
+ * @param life how she lives
+ * @param lifted concerns that matter to her
+ * @param shelf what she owns
+ * @param catalogue what the practice offers
+ * @param site where she lives
+ * @param month whose air the plan is for
+ * @param pins products that the therapist has put in by hand
+ * @param left products that she has taken out, by routine
+ * @param standing a plan that already stands: its steps are kept when they can be
+ */
+public record Consultation(
+        SkinReading reading,
+        Answers answers,
+        Life life,
+        Set<Concern> lifted,
+        List<Owned> shelf,
+        List<Product> catalogue,
+        Method method,
+        Site site,
+        Month month,
+        List<Choice> pins,
+        List<Choice> left,
+        Standing standing) {
+
+    /**
+     * @param morningMinutes she truly has, 1 to 120
+     * @param eveningMinutes she truly has, 1 to 120
+     * @param mostSteps she will put up with in one routine, 2 to 12
+     * @param outdoorHours a day, 0 to 24
+     * @param makeUpDays a week, 0 to 7
+     * @param sunscreenDays a week that she wears one now, 0 to 7
+     * @param swings whether she says "oily in summer, dry in winter"
+     */
+    public record Life(
+            int morningMinutes,
+            int eveningMinutes,
+            int mostSteps,
+            double outdoorHours,
+            int makeUpDays,
+            int sunscreenDays,
+            boolean swings,
+            Scent scent) {
+        public static final Life USUAL = new Life(8, 15, 6, 2, 2, 3, false, Scent.ANY);
+
+        public Life {
+            within("Morning minutes", morningMinutes, 1, 120);
+            within("Evening minutes", eveningMinutes, 1, 120);
+            within("Steps", mostSteps, 2, 12);
+            within("Outdoor hours", outdoorHours, 0, 24);
+            within("Make-up days", makeUpDays, 0, 7);
+            within("Sunscreen days", sunscreenDays, 0, 7);
+        }
+
+        private static void within(String what, double value, int least, int most) {
+            if (!(value >= least && value <= most)) {
+                throw new IllegalArgumentException("%s %s is outside %d..%d.".formatted(what, value, least, most));
+            }
+        }
+    }
+
+    /** Whether perfume is welcome. */
+    public enum Scent {
+        ANY,
+        RATHER_NOT,
+        NEVER
+    }
+
+    /**
+     * @param weeks that she has used it; 0 when it is new to her
+     * @param prescribedNights for a prescription: the prescriber's nights
+     */
+    public record Owned(Product product, int weeks, List<DayOfWeek> prescribedNights) {
+        public Owned {
+            if (weeks < 0) {
+                throw new IllegalArgumentException("Weeks of use cannot be %d.".formatted(weeks));
+            }
+            if (product.prescription() && prescribedNights.isEmpty()) {
+                throw new IllegalArgumentException(
+                        "%s is prescribed, so its nights are needed: ask for the prescriber's.".formatted(product.name()));
+            }
+            prescribedNights = prescribedNights.stream().distinct().sorted().toList();
+        }
+    }
+
+    /**
+     * A plan that already stands.
+     *
+     * @param steps its steps, each counted like a thing she owns
+     * @param weeks for which she will have used it
+     */
+    public record Standing(Set<Choice> steps, int weeks) {
+        public static final Standing NONE = new Standing(Set.of(), 0);
+
+        public Standing {
+            steps = Set.copyOf(steps);
+        }
+
+        boolean has(ProductId product) {
+            return steps.stream().anyMatch(s -> s.product().equals(product));
+        }
+    }
+
+    /** A product in one of the two routines. */
+    public record Choice(Part part, ProductId product) {}
+
+    public Consultation {
+        lifted = Set.copyOf(lifted);
+        shelf = List.copyOf(shelf);
+        catalogue = List.copyOf(catalogue);
+        pins = List.copyOf(pins);
+        left = List.copyOf(left);
+    }
+
+    public Consultation in(Month other) {
+        return new Consultation(
+                reading, answers, life, lifted, shelf, catalogue, method, site, other, pins, left, standing);
+    }
+
+    public Consultation keeping(Standing plan) {
+        return new Consultation(
+                reading, answers, life, lifted, shelf, catalogue, method, site, month, pins, left, plan);
+    }
+
+    public Consultation with(Choice pin) {
+        List<Choice> more = new ArrayList<>(pins);
+        more.add(pin);
+        return new Consultation(
+                reading, answers, life, lifted, shelf, catalogue, method, site, month, more, left, standing);
+    }
+
+    /** Shelf and catalogue together; a product on the shelf stands before its twin in the catalogue. */
+    List<Product> products() {
+        List<Product> all = new ArrayList<>(shelf.stream().map(Owned::product).toList());
+        Set<ProductId> owned = Set.copyOf(all.stream().map(Product::id).toList());
+        catalogue.stream().filter(p -> !owned.contains(p.id())).forEach(all::add);
+        return all;
+    }
+}

@@ -1,0 +1,567 @@
+package outfell.regimen;
+
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import outfell.conflict.Interactions;
+import outfell.conflict.Meeting;
+import outfell.knowledge.Because;
+import outfell.method.Method;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Kinds;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.regimen.Consultation.Choice;
+import outfell.regimen.Consultation.Owned;
+import outfell.regimen.Consultation.Scent;
+import outfell.regimen.Regimen.Refusal;
+import outfell.routine.Layout;
+import outfell.routine.Part;
+import outfell.routine.Routine;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.skin.Band;
+import outfell.skin.Concern;
+import outfell.skin.SkinVerdict;
+import outfell.skin.TypeVerdict;
+import outfell.week.Nights;
+import outfell.week.Tolerance;
+
+/** One plan in the making: which slots there are, who may fill them, the choice, and its layout. */
+final class Draft {
+    /** What decides most comes first, so that the search cuts early; the choice does not depend on it. */
+    private static final List<StepKind> BRANCHING = List.of(
+            StepKind.TREATMENT,
+            StepKind.SERUM,
+            StepKind.MOISTURISER,
+            StepKind.EYE,
+            StepKind.CLAY_MASK,
+            StepKind.ENZYME,
+            StepKind.SCRUB,
+            StepKind.ESSENCE,
+            StepKind.TONER,
+            StepKind.SEAL,
+            StepKind.OIL,
+            StepKind.LIP,
+            StepKind.WASH,
+            StepKind.SUNSCREEN,
+            StepKind.FIRST_CLEANSE);
+
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final SafetyVerdict safety;
+    private final Asked asked;
+    private final Tolerance tolerance;
+    private final Method method;
+    private final List<Product> allowed;
+    private final Weigher weigher;
+    private final List<Because> notices = new ArrayList<>();
+    private final List<Refusal> refusals = new ArrayList<>();
+
+    Draft(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Asked asked) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.safety = safety;
+        this.asked = asked;
+        this.tolerance = Tolerance.of(skin);
+        this.method = consultation.method();
+        this.allowed = consultation.products().stream()
+                .filter(p -> forbidden(p).isEmpty())
+                .toList();
+        this.weigher = new Weigher(consultation, skin, asked, tolerance, allowed, Yardstick.HOUSE);
+    }
+
+    Regimen regimen() {
+        List<Choice> pins = pins();
+        List<Slot> slots = slots(pins);
+        Search.Limits limits = limits(slots);
+        Search search = search(prune(slots), limits);
+        Search.Found found = search.run().orElseGet(() -> {
+            throw new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
+        });
+        return laid(slots, found, search);
+    }
+
+    /** How many nodes the search looks at; for benchmarks and tests. */
+    Search.Found found() {
+        List<Slot> slots = slots(pins());
+        return search(prune(slots), limits(slots)).run().orElseThrow();
+    }
+
+    private Search search(List<Slot> slots, Search.Limits limits) {
+        double[] comfortable = {
+            consultation.life().morningMinutes() * 30.0, consultation.life().eveningMinutes() * 30.0
+        };
+        return new Search(slots, weigher.concerns().size(), limits, comfortable, Yardstick.HOUSE);
+    }
+
+    /** Bans first, then what she will not have. */
+    private Optional<Because> forbidden(Product p) {
+        Optional<Because> ban = safety.forbids(p);
+        if (ban.isPresent() || p.prescription()) {
+            return ban;
+        }
+        boolean scented = p.tags().contains(outfell.product.Tag.FRAGRANCE)
+                || p.tags().contains(outfell.product.Tag.ESSENTIAL_OIL);
+        return consultation.life().scent() == Scent.NEVER && scented
+                ? Optional.of(new Because(
+                        "%s is scented, and no scent is wanted.".formatted(p.name()),
+                        outfell.knowledge.Evidence.CONVENTION,
+                        "client"))
+                : Optional.empty();
+    }
+
+    // ---- what the therapist has put in by hand
+
+    private List<Choice> pins() {
+        List<Choice> kept = new ArrayList<>();
+        List<Choice> wanted = new ArrayList<>();
+        consultation.shelf().stream()
+                .filter(o -> o.product().prescription())
+                .forEach(o -> wanted.add(new Choice(Part.EVENING, o.product().id())));
+        consultation.pins().stream().filter(p -> !wanted.contains(p)).forEach(wanted::add);
+        for (Choice pin : wanted) {
+            Optional<Product> product = Planner.find(consultation, pin.product());
+            if (product.isEmpty()) {
+                continue;
+            }
+            Optional<Because> refusal = refusal(product.get(), pin.part(), kept);
+            if (refusal.isPresent()) {
+                refusals.add(new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
+            } else {
+                kept.add(pin);
+            }
+        }
+        return kept;
+    }
+
+    private Optional<Because> refusal(Product p, Part part, List<Choice> kept) {
+        Optional<Because> ban = forbidden(p);
+        if (ban.isPresent()) {
+            return ban;
+        }
+        if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
+            return Optional.of(Because.custom("%s belongs to the evening: light and a strong step do not go together."
+                    .formatted(p.name())));
+        }
+        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
+            return Optional.of(Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
+        }
+        if (part == Part.EVENING && p.kind() == StepKind.SUNSCREEN) {
+            return Optional.of(Because.custom("A sunscreen has no work in the evening."));
+        }
+        if (part == Part.MORNING && p.kind() == StepKind.SUNSCREEN && p.spf() < asked.spf().value()) {
+            return Optional.of(asked.spf().because().withSentence("%s has SPF %d. %s"
+                    .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
+        }
+        if (p.rationed() && !p.prescription() && weigher.uses(p) == 0) {
+            return Optional.of(noNight(p));
+        }
+        return kept.stream()
+                .map(k -> Planner.find(consultation, k.product())
+                        .flatMap(other -> clash(p, other, k.part() == part)))
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    private Because noNight(Product p) {
+        if (p.has(ActiveKind.RETINOID) && weigher.isNew(p) && !asked.newRetinoid().yes()) {
+            return asked.newRetinoid().because();
+        }
+        if (p.has(ActiveKind.AHA) && weigher.isNew(p) && !asked.newAcid().yes()) {
+            return asked.newAcid().because();
+        }
+        return tolerance.because().withSentence("%s has no night: a %s skin bears none of it."
+                .formatted(p.name(), tolerance.label()));
+    }
+
+    private static Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
+        if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
+            return Optional.of(Because.custom("Two retinoids: no gain, more to bear; %s stays.".formatted(b.name())));
+        }
+        for (ActiveIn x : a.actives()) {
+            for (ActiveIn y : b.actives()) {
+                Optional<Interactions.Interaction> i = Interactions.between(x.kind(), y.kind());
+                boolean apart = i.isPresent()
+                        && (i.get().meeting() == Meeting.NEVER
+                                || (sameRoutine && i.get().meeting() == Meeting.AM_PM)
+                                || (sameRoutine && i.get().meeting() == Meeting.NIGHTS && !(a.rationed() && b.rationed())));
+                if (apart) {
+                    return i.map(clash -> clash.because()
+                            .withSentence("With %s: %s".formatted(b.name(), clash.because().sentence())));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    // ---- slots
+
+    private List<Slot> slots(List<Choice> pins) {
+        List<Slot> slots = new ArrayList<>();
+        List<Choice> open = new ArrayList<>(pins);
+        for (Place place : places()) {
+            slots.addAll(fill(place, open));
+        }
+        for (Choice pin : open) {
+            Planner.find(consultation, pin.product())
+                    .flatMap(p -> weigher.weigh(p, pin.part(), p.kind(), true, false))
+                    .ifPresent(c -> slots.add(new Slot(pin.part(), c.product().kind(), 9, true, List.of(c))));
+        }
+        return slots.stream().sorted(Comparator.comparing(s -> BRANCHING.indexOf(s.kind()))).toList();
+    }
+
+    /** A kind of slot that method, skin and season open; several alike when {@code many} is over one. */
+    private record Place(Part part, StepKind kind, int many, boolean required, boolean methodWants) {}
+
+    private List<Place> places() {
+        boolean known = !(skin.type() instanceof TypeVerdict.NotYet);
+        boolean calm = skin.barrier().calmReset();
+        boolean toner = method.tonerLayers() > 0;
+        boolean layered = method.tonerLayers() > 1;
+        List<Place> places = new ArrayList<>();
+        places.add(new Place(Part.MORNING, StepKind.SUNSCREEN, 1, true, false));
+        places.add(new Place(Part.MORNING, StepKind.MOISTURISER, 1, asked.moisturiserNeeded().yes(), false));
+        places.add(new Place(Part.EVENING, StepKind.MOISTURISER, 1, true, false));
+        places.add(new Place(Part.EVENING, StepKind.WASH, 1, true, false));
+        if (morningWash(calm)) {
+            places.add(new Place(Part.MORNING, StepKind.WASH, 1, true, false));
+        }
+        if (firstCleanse(calm)) {
+            places.add(new Place(Part.EVENING, StepKind.FIRST_CLEANSE, 1, true, false));
+        }
+        if (asked.seal().yes()) {
+            places.add(new Place(Part.EVENING, StepKind.SEAL, 1, false, false));
+        }
+        if (known) {
+            strong(places, calm);
+            if (method.serumsEvening() > 0) {
+                places.add(new Place(Part.EVENING, StepKind.SERUM, method.serumsEvening(), false, false));
+            }
+            if (method.serumsMorning() > 0) {
+                places.add(new Place(Part.MORNING, StepKind.SERUM, method.serumsMorning(), false, false));
+            }
+            extras(places, toner, layered);
+        }
+        return places;
+    }
+
+    private void strong(List<Place> places, boolean calm) {
+        boolean prescribed = consultation.shelf().stream().anyMatch(o -> o.product().prescription());
+        int treatments = (calm ? 0 : method.strongActives()) + (prescribed ? 1 : 0);
+        if (treatments > 0) {
+            places.add(new Place(Part.EVENING, StepKind.TREATMENT, treatments, false, false));
+        }
+        if (method.masks() && !calm) {
+            places.add(new Place(Part.EVENING, StepKind.CLAY_MASK, 1, false, true));
+            places.add(new Place(Part.EVENING, StepKind.ENZYME, 1, false, true));
+        }
+    }
+
+    private void extras(List<Place> places, boolean toner, boolean layered) {
+        if (toner) {
+            places.add(new Place(Part.EVENING, StepKind.TONER, 1, false, true));
+            places.add(new Place(Part.MORNING, StepKind.TONER, 1, false, true));
+        }
+        if (method.essence() && layered) {
+            places.add(new Place(Part.EVENING, StepKind.ESSENCE, 1, false, true));
+        }
+        boolean eyes = has(Concern.DARK_CIRCLES) || has(Concern.PUFFINESS) || has(Concern.LINES);
+        if (eyes) {
+            places.add(new Place(Part.EVENING, StepKind.EYE, 1, false, false));
+            places.add(new Place(Part.MORNING, StepKind.EYE, 1, false, false));
+        }
+        if (asked.oil().yes()) {
+            places.add(new Place(Part.EVENING, StepKind.OIL, 1, false, false));
+        }
+        if (has(Concern.CHAPPED_LIPS)) {
+            places.add(new Place(Part.EVENING, StepKind.LIP, 1, false, false));
+        }
+    }
+
+    private boolean has(Concern concern) {
+        return skin.concerns().stream().anyMatch(c -> c.concern() == concern);
+    }
+
+    private boolean morningWash(boolean calm) {
+        return switch (method.morningWash()) {
+            case WASH -> !calm;
+            case WATER -> false;
+            case BY_TYPE -> !calm && skin.type().bandT() != Band.DRY;
+        };
+    }
+
+    private boolean firstCleanse(boolean calm) {
+        if (calm) {
+            return false;
+        }
+        return switch (method.secondCleanse()) {
+            case ALWAYS -> true;
+            // The plan itself puts a sunscreen on every morning, so every evening follows one.
+            case AFTER_MAKE_UP_OR_SUNSCREEN -> true;
+            case ONCE -> false;
+        };
+    }
+
+    private List<Slot> fill(Place place, List<Choice> open) {
+        List<Candidate> candidates = candidates(place);
+        List<Slot> slots = new ArrayList<>();
+        List<Candidate> pinned = new ArrayList<>();
+        for (Choice pin : List.copyOf(open)) {
+            Optional<Candidate> c = pin.part() == place.part() && slots.size() < place.many()
+                    ? Planner.find(consultation, pin.product())
+                            .filter(p -> p.kind() == place.kind())
+                            .flatMap(p -> weigher.weigh(p, place.part(), place.kind(), true, place.methodWants()))
+                    : Optional.empty();
+            c.ifPresent(found -> {
+                open.remove(pin);
+                pinned.add(found);
+                slots.add(new Slot(place.part(), place.kind(), slots.size(), true, List.of(found)));
+            });
+        }
+        List<Candidate> rest = List.copyOf(candidates.stream()
+                .filter(c -> pinned.stream().noneMatch(p -> p.product().id().equals(c.product().id())))
+                .toList());
+        if (rest.isEmpty() && place.required() && pinned.isEmpty()) {
+            notices.add(Because.house("Nothing on the shelf or in the catalogue may stand as %s in the %s."
+                    .formatted(Kinds.of(place.kind()).label(), place.part().words())));
+        }
+        while (slots.size() < place.many() && !rest.isEmpty()) {
+            slots.add(new Slot(place.part(), place.kind(), slots.size(), place.required(), rest));
+        }
+        return slots;
+    }
+
+    private List<Candidate> candidates(Place place) {
+        Set<ProductId> out = consultation.left().stream()
+                .filter(c -> c.part() == place.part())
+                .map(Choice::product)
+                .collect(Collectors.toSet());
+        return allowed.stream()
+                .filter(p -> p.kind() == place.kind() && !out.contains(p.id()) && !p.prescription())
+                .filter(p -> place.part() == Part.EVENING || (p.byDay() && !p.rationed()))
+                .filter(p -> p.kind() != StepKind.SUNSCREEN || p.spf() >= asked.spf().value())
+                .map(p -> weigher.weigh(p, place.part(), place.kind(), place.required(), place.methodWants()))
+                .flatMap(Optional::stream)
+                .sorted(Comparator.comparingDouble((Candidate c) -> -c.alone())
+                        .thenComparing(c -> c.product().id()))
+                .toList();
+    }
+
+    /** Drops candidates that another one of the same slot beats in every way and can stand wherever they can. */
+    private List<Slot> prune(List<Slot> slots) {
+        Map<StepKind, List<Set<ProductId>>> where = slots.stream()
+                .collect(Collectors.groupingBy(
+                        Slot::kind,
+                        Collectors.mapping(
+                                s -> s.candidates().stream()
+                                        .map(c -> c.product().id())
+                                        .collect(Collectors.toCollection(HashSet::new)),
+                                Collectors.toList())));
+        Map<List<Candidate>, List<Candidate>> pruned = new java.util.IdentityHashMap<>();
+        return slots.stream()
+                .map(s -> new Slot(
+                        s.part(),
+                        s.kind(),
+                        s.index(),
+                        s.required(),
+                        pruned.computeIfAbsent(s.candidates(), cs -> undominated(s, cs, slots, where))))
+                .toList();
+    }
+
+    private static List<Candidate> undominated(
+            Slot slot, List<Candidate> candidates, List<Slot> slots, Map<StepKind, List<Set<ProductId>>> where) {
+        long alike = slots.stream().filter(slot::alike).count();
+        List<Set<ProductId>> elsewhere = where.getOrDefault(slot.kind(), List.of());
+        return List.copyOf(candidates.stream()
+                .filter(c -> candidates.stream()
+                                .filter(o -> o != c && o.dominates(c) && standsWherever(o, c, elsewhere))
+                                .limit(alike)
+                                .count()
+                        < alike)
+                .toList());
+    }
+
+    private static boolean standsWherever(Candidate o, Candidate c, List<Set<ProductId>> slots) {
+        return slots.stream().allMatch(ids -> !ids.contains(c.product().id()) || ids.contains(o.product().id()));
+    }
+
+    // ---- limits
+
+    private Search.Limits limits(List<Slot> slots) {
+        int[] seconds = {consultation.life().morningMinutes() * 60, consultation.life().eveningMinutes() * 60};
+        int most = Math.min(consultation.life().mostSteps(), method.mostSteps());
+        int[] steps = {most, most};
+        for (Part part : Part.values()) {
+            widen(slots, part, seconds, steps);
+        }
+        int prescribed = consultation.shelf().stream()
+                .filter(o -> o.product().prescription())
+                .mapToInt(o -> o.prescribedNights().size())
+                .max()
+                .orElse(0);
+        double prescribedLoad = consultation.shelf().stream()
+                .map(Owned::product)
+                .filter(Product::prescription)
+                .mapToDouble(p -> weigher.uses(p) * Tolerance.points(p))
+                .sum();
+        return new Search.Limits(
+                seconds,
+                steps,
+                Math.max(pinnedNights(slots), 7 - tolerance.rest() - prescribed),
+                Math.max(pinnedLoad(slots), tolerance.cap() - prescribedLoad),
+                Math.max(method.strongActives(), pinnedStrong(slots)));
+    }
+
+    private static Stream<Candidate> pinned(List<Slot> slots) {
+        return slots.stream()
+                .filter(s -> s.required() && s.candidates().size() == 1 && s.candidates().getFirst().rationed())
+                .map(s -> s.candidates().getFirst())
+                .filter(c -> !c.product().prescription());
+    }
+
+    private static int pinnedNights(List<Slot> slots) {
+        return pinned(slots).mapToInt(Candidate::uses).sum();
+    }
+
+    private static double pinnedLoad(List<Slot> slots) {
+        return pinned(slots).mapToDouble(Candidate::load).sum();
+    }
+
+    private static int pinnedStrong(List<Slot> slots) {
+        return (int) pinned(slots).filter(Candidate::strong).count();
+    }
+
+    /** Needed steps that do not fit her limits are shown all the same, and said. */
+    private void widen(List<Slot> slots, Part part, int[] seconds, int[] steps) {
+        List<Slot> needed =
+                slots.stream().filter(s -> s.part() == part && s.required()).toList();
+        int daily = needed.stream()
+                .filter(s -> s.candidates().stream().noneMatch(Candidate::rationed))
+                .mapToInt(s -> s.candidates().stream().mapToInt(Candidate::seconds).min().orElse(0))
+                .sum();
+        int rationed = needed.stream()
+                .filter(s -> s.candidates().stream().anyMatch(Candidate::rationed))
+                .mapToInt(s -> s.candidates().stream().mapToInt(Candidate::seconds).min().orElse(0))
+                .max()
+                .orElse(0);
+        int count = (int) needed.stream()
+                        .filter(s -> s.candidates().stream().noneMatch(Candidate::rationed))
+                        .count()
+                + (rationed > 0 ? 1 : 0);
+        int p = part.ordinal();
+        if (daily + rationed > seconds[p]) {
+            notices.add(Because.house("The %s needs %.1f minutes for its necessary steps alone; there are %d."
+                    .formatted(part.words(), (daily + rationed) / 60.0, seconds[p] / 60)));
+            seconds[p] = daily + rationed;
+        }
+        if (count > steps[p]) {
+            notices.add(Because.house("The %s needs %d steps; the limit is %d.".formatted(part.words(), count, steps[p])));
+            steps[p] = count;
+        }
+    }
+
+    // ---- from choice to plan
+
+    private Regimen laid(List<Slot> slots, Search.Found found, Search search) {
+        Map<Part, List<Candidate>> chosen = new LinkedHashMap<>();
+        for (Part part : Part.values()) {
+            chosen.put(part, new ArrayList<>());
+        }
+        for (int s = 0; s < slots.size(); s++) {
+            Part part = slots.get(s).part();
+            found.chosen().get(s).ifPresent(c -> chosen.getOrDefault(part, new ArrayList<>()).add(c));
+        }
+        List<Candidate> morning = chosen.getOrDefault(Part.MORNING, List.of());
+        List<Candidate> evening = chosen.getOrDefault(Part.EVENING, List.of());
+        Layout layout = new Layout(
+                method,
+                skin.type().bandU(),
+                consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
+                nights(evening),
+                id -> purpose(Stream.concat(morning.stream(), evening.stream()).toList(), id));
+        Routine am = layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
+        Routine pm = layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
+        Explainer explainer = new Explainer(consultation, skin, slots, found, search);
+        notices.addAll(explainer.notices());
+        return new Regimen(
+                consultation.month(),
+                am,
+                pm,
+                asked,
+                explainer.alternatives(),
+                explainer.shelf(this::forbidden),
+                explainer.served(),
+                List.copyOf(notices),
+                List.copyOf(refusals));
+    }
+
+    private static List<Product> products(List<Candidate> candidates) {
+        return candidates.stream().map(Candidate::product).toList();
+    }
+
+    private Map<ProductId, Layout.OnNights> nights(List<Candidate> evening) {
+        List<Candidate> rationed = evening.stream().filter(Candidate::rationed).toList();
+        Map<ProductId, List<DayOfWeek>> spread = Nights.spread(rationed.stream()
+                .map(c -> new Nights.Wanted(
+                        c.product().id(),
+                        c.uses(),
+                        c.product().prescription() ? weigher.prescribedNights(c.product()) : List.of()))
+                .toList());
+        Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
+        for (Candidate c : rationed) {
+            List<DayOfWeek> on = spread.getOrDefault(c.product().id(), List.of());
+            nights.put(c.product().id(), new Layout.OnNights(on, nightsBecause(c)));
+        }
+        return nights;
+    }
+
+    private Because nightsBecause(Candidate c) {
+        if (c.product().prescription()) {
+            return new Because("The prescriber's nights.", outfell.knowledge.Evidence.CONTROLLED, "label");
+        }
+        String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
+        if (c.beginner()) {
+            return tolerance.because().withSentence("%s at first: it is new, and a %s skin is led up to it; no other strong step shares its night."
+                    .formatted(often, tolerance.label()));
+        }
+        String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
+                ? " " + asked.exfoliantsHalved().because().sentence()
+                : "";
+        return tolerance.because().withSentence("%s: what a %s skin bears; no other strong step shares its night.%s"
+                .formatted(often, tolerance.label(), halved));
+    }
+
+    /** The concerns that a product serves, heaviest first; else what its kind is for. */
+    private List<Because> purpose(List<Candidate> all, ProductId id) {
+        Candidate candidate = all.stream()
+                .filter(c -> c.product().id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        List<Because> helps = weigher.concerns().stream()
+                .flatMap(rc -> candidate.because().stream().filter(h -> h.concern() == rc.concern()))
+                .map(Benefits.Help::because)
+                .limit(3)
+                .toList();
+        if (!helps.isEmpty()) {
+            return helps;
+        }
+        Kinds.KindOfStep kind = Kinds.of(candidate.product().kind());
+        return switch (kind.kind()) {
+            case SUNSCREEN -> List.of(asked.spf().because(), kind.because().withSentence(kind.purpose()));
+            case SEAL -> List.of(asked.seal().because());
+            case OIL -> List.of(asked.oil().because());
+            default -> List.of(kind.because().withSentence(kind.purpose()));
+        };
+    }
+}

@@ -1,0 +1,167 @@
+package outfell.regimen;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import outfell.knowledge.Because;
+import outfell.product.Kinds;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.regimen.Consultation.Owned;
+import outfell.regimen.Regimen.Alternative;
+import outfell.regimen.Regimen.Alternatives;
+import outfell.regimen.Regimen.Fate;
+import outfell.regimen.Regimen.Served;
+import outfell.regimen.Regimen.ShelfAdvice;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.RankedConcern;
+
+/** Says of a choice what else could have been, what each concern gets, and what becomes of the shelf. */
+final class Explainer {
+    private static final int ALTERNATIVES = 3;
+
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final List<Slot> slots;
+    private final Search.Found found;
+    private final Search search;
+
+    Explainer(Consultation consultation, SkinVerdict skin, List<Slot> slots, Search.Found found, Search search) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.slots = slots;
+        this.found = found;
+        this.search = search;
+    }
+
+    List<Alternatives> alternatives() {
+        List<Alternatives> all = new ArrayList<>();
+        Set<ProductId> inPlan = new LinkedHashSet<>();
+        found.chosen().forEach(c -> c.ifPresent(x -> inPlan.add(x.product().id())));
+        for (int s = 0; s < slots.size(); s++) {
+            Optional<Candidate> chosen = found.chosen().get(s);
+            if (chosen.isPresent()) {
+                all.add(new Alternatives(
+                        slots.get(s).part(), chosen.get().product().id(), alternatives(s, chosen.get(), inPlan)));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    private List<Alternative> alternatives(int s, Candidate chosen, Set<ProductId> inPlan) {
+        List<Optional<Candidate>> plan = new ArrayList<>(found.chosen());
+        List<Alternative> all = new ArrayList<>();
+        for (Candidate other : slots.get(s).candidates()) {
+            if (inPlan.contains(other.product().id())) {
+                continue;
+            }
+            plan.set(s, Optional.of(other));
+            search.weigh(plan).ifPresent(score -> all.add(new Alternative(
+                    other.product().id(),
+                    other.product().name(),
+                    Math.max(0, Math.round((found.score() - score) * 10) / 10.0),
+                    Math.round((other.product().price() - chosen.product().price()) * 100) / 100.0,
+                    Because.house(why(chosen, other)))));
+        }
+        return all.stream()
+                .sorted(Comparator.comparingDouble(Alternative::behind).thenComparing(Alternative::product))
+                .limit(ALTERNATIVES)
+                .toList();
+    }
+
+    /** The one difference that weighs most against the other. */
+    private String why(Candidate chosen, Candidate other) {
+        String reason = "Nearly the same; decided by price, then mildness.";
+        double most = 0.05;
+        Map<String, Double> differences = new HashMap<>();
+        chosen.points().forEach(p -> differences.merge(p.reason(), p.points(), Double::sum));
+        other.points().forEach(p -> differences.merge(p.reason(), -p.points(), Double::sum));
+        for (Map.Entry<String, Double> d : new java.util.TreeMap<>(differences).entrySet()) {
+            if (d.getValue() > most) {
+                most = d.getValue();
+                boolean its = other.points().stream().anyMatch(p -> p.reason().equals(d.getKey()));
+                reason = its ? "Behind for %s.".formatted(d.getKey()) : "Ahead of it: %s.".formatted(d.getKey());
+            }
+        }
+        for (int c = 0; c < skin.concerns().size(); c++) {
+            double less = chosen.helps()[c] - other.helps()[c];
+            if (less > most) {
+                most = less;
+                reason = "Does less for %s.".formatted(skin.concerns().get(c).concern().words());
+            }
+        }
+        return reason;
+    }
+
+    List<Served> served() {
+        List<Served> all = new ArrayList<>();
+        for (RankedConcern concern : skin.concerns()) {
+            Set<String> by = new LinkedHashSet<>();
+            found.chosen().stream()
+                    .flatMap(Optional::stream)
+                    .filter(c -> share(c, concern) > 0)
+                    .sorted(Comparator.comparingDouble((Candidate c) -> -share(c, concern)))
+                    .forEach(c -> by.add(c.product().name()));
+            all.add(new Served(concern.concern().words(), concern.weight(), List.copyOf(by), servedBecause(concern, by)));
+        }
+        return List.copyOf(all);
+    }
+
+    private static double share(Candidate c, RankedConcern concern) {
+        return c.because().stream()
+                .filter(h -> h.concern() == concern.concern())
+                .mapToDouble(Benefits.Help::share)
+                .max()
+                .orElse(0);
+    }
+
+    private Because servedBecause(RankedConcern concern, Set<String> by) {
+        if (!by.isEmpty()) {
+            return concern.because();
+        }
+        return Because.house(
+                skin.barrier().calmReset()
+                        ? "Nothing for %s yet: the barrier comes first.".formatted(concern.concern().words())
+                        : "Nothing that may be used, fits the limits and helps %s is on the shelf or in the catalogue."
+                                .formatted(concern.concern().words()));
+    }
+
+    List<ShelfAdvice> shelf(Function<Product, Optional<Because>> forbidden) {
+        Set<ProductId> used = new LinkedHashSet<>();
+        found.chosen().stream().flatMap(Optional::stream).forEach(c -> used.add(c.product().id()));
+        return consultation.shelf().stream()
+                .map(Owned::product)
+                .map(p -> advice(p, used.contains(p.id()), forbidden.apply(p)))
+                .toList();
+    }
+
+    private ShelfAdvice advice(Product p, boolean used, Optional<Because> forbidden) {
+        if (used) {
+            return new ShelfAdvice(p.id(), p.name(), Fate.USED, Because.house("It has its place in the plan."));
+        }
+        if (forbidden.isPresent()) {
+            return new ShelfAdvice(p.id(), p.name(), Fate.STOP, forbidden.get());
+        }
+        return new ShelfAdvice(p.id(), p.name(), Fate.SET_ASIDE, Because.house(setAside(p)));
+    }
+
+    private String setAside(Product p) {
+        Optional<Candidate> stands = found.chosen().stream()
+                .flatMap(Optional::stream)
+                .filter(c -> c.product().kind() == p.kind())
+                .findFirst();
+        return stands.map(c -> "%s does more as %s now.".formatted(c.product().name(), Kinds.of(p.kind()).label()))
+                .orElseGet(() -> "No %s is asked for now.".formatted(Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)));
+    }
+
+    List<Because> notices() {
+        return skin.contradictions();
+    }
+}

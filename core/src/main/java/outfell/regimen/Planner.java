@@ -1,0 +1,80 @@
+package outfell.regimen;
+
+import java.time.Month;
+import java.util.List;
+import java.util.Optional;
+import outfell.climate.Air;
+import outfell.knowledge.Because;
+import outfell.product.Product;
+import outfell.safety.SafetyScreen;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.season.Season;
+import outfell.skin.SkinReader;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.RankedConcern;
+
+/** The front door of the core: a consultation in, a regimen or a referral out. Pure and deterministic. */
+public final class Planner {
+    private Planner() {}
+
+    public static Outcome plan(Consultation consultation) {
+        SkinVerdict skin = SkinReader.read(consultation.reading(), consultation.lifted());
+        SafetyVerdict safety = SafetyScreen.screen(consultation.answers(), consultation.reading(), skin);
+        if (!safety.referrals().isEmpty() && consultation.answers().settled().isBlank()) {
+            return new Outcome.ReferFirst(skin, safety, safety.referrals());
+        }
+        return new Outcome.Planned(skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin)).regimen());
+    }
+
+    /** What the air of the consultation's month asks of this skin. */
+    static Asked ask(Consultation consultation, SkinVerdict skin) {
+        Air air = Air.of(consultation.site().in(consultation.month()));
+        return Season.ask(
+                air,
+                new Asked.Wearer(
+                        skin,
+                        consultation.life().swings(),
+                        consultation.life().outdoorHours(),
+                        consultation.answers().prescribedRetinoid(),
+                        skin.concerns().stream().map(RankedConcern::concern).toList()));
+    }
+
+    /**
+     * The plan of another month, kept as near to the one that stands as that month's air allows, with what changes.
+     *
+     * @return nothing when the consultation leads to no plan
+     */
+    public static Optional<Turned> turn(Consultation consultation, Month other) {
+        if (!(plan(consultation) instanceof Outcome.Planned base)) {
+            return Optional.empty();
+        }
+        if (other == consultation.month()) {
+            return Optional.of(new Turned(base, List.of()));
+        }
+        int months = Math.floorMod(other.getValue() - consultation.month().getValue(), 12);
+        Consultation.Standing standing = new Consultation.Standing(base.regimen().choices(), months * 52 / 12);
+        Outcome turned = plan(consultation.in(other).keeping(standing));
+        return turned instanceof Outcome.Planned planned
+                ? Optional.of(new Turned(planned, Change.between(base.regimen(), planned.regimen())))
+                : Optional.empty();
+    }
+
+    /** The plan of another month, and what changes from the one that stands. */
+    public record Turned(Outcome.Planned planned, List<Change> changes) {}
+
+    /** Why a product may not be put into this plan by hand, or nothing when it may. */
+    public static Optional<Because> refusal(Consultation consultation, Consultation.Choice pin) {
+        if (!(plan(consultation.with(pin)) instanceof Outcome.Planned planned)) {
+            return Optional.of(Because.house("No plan is made until the referral is settled."));
+        }
+        return planned.regimen().refusals().stream()
+                .filter(r -> r.part() == pin.part() && r.product().equals(pin.product()))
+                .map(Regimen.Refusal::because)
+                .findFirst();
+    }
+
+    static Optional<Product> find(Consultation consultation, outfell.product.ProductId id) {
+        return consultation.products().stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+}

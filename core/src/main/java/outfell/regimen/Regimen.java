@@ -1,0 +1,86 @@
+package outfell.regimen;
+
+import java.time.Month;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import outfell.knowledge.Because;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.routine.Part;
+import outfell.routine.Routine;
+import outfell.routine.Step;
+import outfell.season.Asked;
+
+/**
+ * A whole plan with its reasons.
+ *
+ * @param asked what the month's air asks
+ * @param alternatives by step, what else could stand there
+ * @param shelf what becomes of each thing she owns
+ * @param served what is done for each concern
+ * @param notices what the therapist should look at
+ * @param refusals pins that were not followed, and why
+ */
+public record Regimen(
+        Month month,
+        Routine morning,
+        Routine evening,
+        Asked asked,
+        List<Alternatives> alternatives,
+        List<ShelfAdvice> shelf,
+        List<Served> served,
+        List<Because> notices,
+        List<Refusal> refusals) {
+
+    /** What else could stand in one step's place, nearest first. */
+    public record Alternatives(Part part, ProductId instead, List<Alternative> choices) {}
+
+    /**
+     * @param behind points it is behind the choice, at least 0
+     * @param priceDifference what it costs more, in the practice's currency
+     */
+    public record Alternative(
+            ProductId product, String name, double behind, double priceDifference, Because because) {}
+
+    /** What becomes of a thing she owns. */
+    public record ShelfAdvice(ProductId product, String name, Fate fate, Because because) {}
+
+    /** Used, kept for another time, or stopped. */
+    public enum Fate {
+        USED,
+        SET_ASIDE,
+        STOP
+    }
+
+    /** @param by names of the products that serve it; none when nothing may or can */
+    public record Served(String concern, double weight, List<String> by, Because because) {}
+
+    /** A pin that a rule forbids. */
+    public record Refusal(Part part, ProductId product, String name, Because because) {}
+
+    /** Every product in it. */
+    public Set<ProductId> products() {
+        return steps().map(Step::product).collect(Collectors.toSet());
+    }
+
+    /** Every step as a product in its routine. */
+    Set<Consultation.Choice> choices() {
+        return Stream.of(morning, evening)
+                .flatMap(r -> r.steps().stream().map(s -> new Consultation.Choice(r.part(), s.product())))
+                .collect(Collectors.toSet());
+    }
+
+    public Stream<Step> steps() {
+        return Stream.concat(morning.steps().stream(), evening.steps().stream());
+    }
+
+    public Routine routine(Part part) {
+        return part == Part.MORNING ? morning : evening;
+    }
+
+    boolean has(Part part, StepKind kind) {
+        return routine(part).steps().stream().anyMatch(s -> s.kind() == kind);
+    }
+}

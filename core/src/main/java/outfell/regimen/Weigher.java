@@ -1,0 +1,282 @@
+package outfell.regimen;
+
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import outfell.conflict.Interactions;
+import outfell.conflict.Interactions.Interaction;
+import outfell.method.Method;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.regimen.Candidate.Point;
+import outfell.regimen.Consultation.Choice;
+import outfell.regimen.Consultation.Owned;
+import outfell.regimen.Consultation.Scent;
+import outfell.routine.Amounts;
+import outfell.routine.Layout;
+import outfell.routine.Part;
+import outfell.season.Asked;
+import outfell.skin.Band;
+import outfell.skin.Concern;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.RankedConcern;
+import outfell.week.Tolerance;
+
+/** Weighs single products for a consultation: what each earns by itself, what it helps, what it clashes with. */
+final class Weigher {
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final Asked asked;
+    private final Tolerance tolerance;
+    private final Yardstick yardstick;
+    private final List<RankedConcern> concerns;
+    private final Map<ProductId, Owned> owned = new HashMap<>();
+    private final List<Product> ownedSuitable;
+    private final Map<ProductId, Integer> rank = new HashMap<>();
+
+    Weigher(
+            Consultation consultation,
+            SkinVerdict skin,
+            Asked asked,
+            Tolerance tolerance,
+            List<Product> allowed,
+            Yardstick yardstick) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.asked = asked;
+        this.tolerance = tolerance;
+        this.yardstick = yardstick;
+        this.concerns = skin.concerns();
+        consultation.shelf().forEach(o -> owned.put(o.product().id(), o));
+        List<ProductId> ids = allowed.stream().map(Product::id).sorted().toList();
+        for (int i = 0; i < ids.size(); i++) {
+            rank.put(ids.get(i), i);
+        }
+        this.ownedSuitable = allowed.stream().filter(this::hers).toList();
+    }
+
+    List<RankedConcern> concerns() {
+        return concerns;
+    }
+
+    private boolean hers(Product p) {
+        return owned.containsKey(p.id()) || consultation.standing().has(p.id());
+    }
+
+    private int weeks(Product p) {
+        Owned o = owned.get(p.id());
+        int before = o == null ? 0 : o.weeks();
+        return consultation.standing().has(p.id()) ? before + consultation.standing().weeks() : before;
+    }
+
+    /** Nights a week of a rationed product, 0 when this skin or this month allows none. */
+    int uses(Product p) {
+        Owned o = owned.get(p.id());
+        if (p.prescription() && o != null) {
+            return o.prescribedNights().size();
+        }
+        int weeks = weeks(p);
+        if (weeks == 0 && p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes()) {
+            return 0;
+        }
+        if (weeks == 0 && p.has(ActiveKind.AHA) && !asked.newAcid().yes()) {
+            return 0;
+        }
+        int uses = tolerance.usesPerWeek(p, weeks);
+        boolean exfoliates = !p.has(ActiveKind.RETINOID);
+        return exfoliates && asked.exfoliantsHalved().yes() ? (uses + 1) / 2 : uses;
+    }
+
+    List<DayOfWeek> prescribedNights(Product p) {
+        Owned o = owned.get(p.id());
+        return o == null ? List.of() : o.prescribedNights();
+    }
+
+    boolean isNew(Product p) {
+        return weeks(p) == 0;
+    }
+
+    /** The product weighed for one kind of slot; nothing when it has no night there. */
+    Optional<Candidate> weigh(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {
+        boolean rationed = p.rationed();
+        int uses = rationed ? uses(p) : 7;
+        if (uses == 0) {
+            return Optional.empty();
+        }
+        List<Benefits.Help> helps = Benefits.of(p, uses, yardstick).stream()
+                .filter(h -> concerns.stream()
+                        .anyMatch(c -> c.concern() == h.concern()
+                                && h.share() * c.weight() >= yardstick.leastHelp()))
+                .toList();
+        double[] values = new double[concerns.size()];
+        int[] kinds = new int[concerns.size()];
+        for (int c = 0; c < concerns.size(); c++) {
+            for (Benefits.Help help : helps) {
+                if (help.concern() == concerns.get(c).concern()) {
+                    values[c] = help.share() * concerns.get(c).weight();
+                    kinds[c] = help.active().ordinal();
+                }
+            }
+        }
+        List<Point> points = points(p, part, slot, required, methodWants);
+        double own = points.stream().mapToDouble(Point::points).sum() - trace(p);
+        boolean strong = p.kind() == StepKind.TREATMENT && rationed;
+        return Optional.of(new Candidate(
+                p,
+                points,
+                own,
+                values,
+                kinds,
+                seconds(p),
+                rationed,
+                uses,
+                rationed ? uses * Tolerance.points(p) : 0,
+                strong && isNew(p) && !p.prescription(),
+                strong,
+                hers(p),
+                held(p),
+                clash(p, false),
+                clash(p, true),
+                strong && (p.prescription() || p.has(ActiveKind.RETINOID) || p.has(ActiveKind.AHA)),
+                helps));
+    }
+
+    /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
+    private int seconds(Product p) {
+        int own = Amounts.seconds(p, Layout.layers(consultation.method(), p));
+        return p.kind() == StepKind.SUNSCREEN ? own + Amounts.creamBeforeSunscreen() : own;
+    }
+
+    /** For ties only, far below any point: cheaper, then milder, then id. */
+    private double trace(Product p) {
+        return 1e-5 * p.price() + 1e-8 * p.irritancy() + 1e-13 * rank.getOrDefault(p.id(), 0);
+    }
+
+    private List<Point> points(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {
+        List<Point> points = new ArrayList<>();
+        texture(p, points);
+        if (owned.containsKey(p.id())) {
+            points.add(new Point("it is on the client's shelf", yardstick.owned()));
+        } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
+            points.add(new Point("it stands in the plan already", yardstick.owned()));
+        } else if (!hers(p) && ownedSuitable.stream().anyMatch(o -> o.kind() == p.kind() && !o.rationed())) {
+            points.add(new Point("another of its kind is on the shelf", -yardstick.duplicate()));
+        }
+        if (!required) {
+            points.add(new Point("one more step", -yardstick.optionalStep()));
+        }
+        if (methodWants) {
+            points.add(new Point("the method asks for it", yardstick.methodWants()));
+        }
+        if ((slot == StepKind.SEAL && asked.seal().yes()) || (slot == StepKind.OIL && asked.oil().yes())) {
+            points.add(new Point("the air or the barrier asks for it", yardstick.seasonWants()));
+        }
+        harshness(p, points);
+        scent(p, points);
+        clogging(p, points);
+        return points;
+    }
+
+    private void texture(Product p, List<Point> points) {
+        double target = asked.moisturiser().grade();
+        if (p.kind() == StepKind.MOISTURISER) {
+            off(points, Math.abs(p.texture() - target), yardstick.textureOff());
+        } else if (p.kind() == StepKind.SUNSCREEN) {
+            off(points, Math.abs(p.texture() - Math.max(3, target - 1)), yardstick.sunscreenTextureOff());
+        }
+    }
+
+    private static void off(List<Point> points, double grades, double each) {
+        if (grades > 0) {
+            points.add(new Point("texture %.1f grades off".formatted(grades), -grades * each));
+        }
+    }
+
+    /** Strong surfactant counts two; oily sound skin bears one, every other none. */
+    private void harshness(Product p, List<Point> points) {
+        if (p.kind() == StepKind.WASH && p.tags().contains(Tag.SURFACTANT_STRONG)) {
+            boolean bears = skin.type().bandU() == Band.OILY
+                    && !skin.sensitivity().treatAsSensitive()
+                    && !skin.water().dehydrated();
+            points.add(new Point("a strong surfactant", -yardstick.harshWash() * (bears ? 1 : 2)));
+        }
+    }
+
+    private void scent(Product p, List<Point> points) {
+        if (p.tags().contains(Tag.FRAGRANCE) || p.tags().contains(Tag.ESSENTIAL_OIL)) {
+            if (skin.sensitivity().treatAsSensitive()) {
+                points.add(new Point("perfume on a sensitive skin", -yardstick.fragranceSensitive()));
+            }
+            if (consultation.life().scent() == Scent.RATHER_NOT) {
+                points.add(new Point("perfume, which is not liked", -yardstick.fragranceDisliked()));
+            }
+        }
+    }
+
+    private void clogging(Product p, List<Point> points) {
+        boolean prone = concerns.stream()
+                .anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
+        if (prone && p.clogging() > 0 && !p.kind().comesOff()) {
+            points.add(new Point(
+                    "ingredients that old scores call comedogenic, debated", -yardstick.clogging() * p.clogging()));
+        }
+    }
+
+    /** What is rinsed off in a wash meets nothing. */
+    private static long held(Product p) {
+        if (p.kind() == StepKind.WASH || p.kind() == StepKind.FIRST_CLEANSE) {
+            return 0;
+        }
+        long bits = 0;
+        for (ActiveIn active : p.actives()) {
+            bits |= 1L << active.kind().ordinal();
+        }
+        return bits;
+    }
+
+    private long clash(Product p, boolean inRoutine) {
+        long bits = 0;
+        if (held(p) == 0) {
+            return bits;
+        }
+        for (ActiveIn active : p.actives()) {
+            for (ActiveKind other : ActiveKind.values()) {
+                Optional<Interaction> i = Interactions.between(active.kind(), other);
+                if (i.isPresent() && (inRoutine ? apartInRoutine(p, i.get(), other) : apartInPlan(i.get()))) {
+                    bits |= 1L << other.ordinal();
+                }
+            }
+            if (!inRoutine && active.kind() == ActiveKind.RETINOID) {
+                bits |= 1L << ActiveKind.RETINOID.ordinal();
+            }
+        }
+        return bits;
+    }
+
+    private static boolean apartInPlan(Interaction i) {
+        return switch (i.meeting()) {
+            case NEVER -> true;
+            case AM_PM, NIGHTS, CAUTION, FINE, MYTH -> false;
+        };
+    }
+
+    /** Separate nights part two rationed steps by themselves; a daily step cannot step aside, so it may not share the routine. */
+    private boolean apartInRoutine(Product p, Interaction i, ActiveKind other) {
+        Method method = consultation.method();
+        return switch (i.meeting()) {
+            case NEVER, AM_PM -> true;
+            case NIGHTS -> !(p.rationed() && Actives.of(other).rationed());
+            case MYTH -> method.vitaminCApartFromNiacinamide()
+                    && (other == ActiveKind.NIACINAMIDE || other == ActiveKind.VITAMIN_C_ACID);
+            case CAUTION, FINE -> false;
+        };
+    }
+}

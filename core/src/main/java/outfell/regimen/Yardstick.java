@@ -1,0 +1,71 @@
+package outfell.regimen;
+
+import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** How a choice is weighed, in points, from yardstick.yaml. Each component is explained there. */
+record Yardstick(
+        double evidenceA,
+        double evidenceB,
+        double evidenceC,
+        double evidenceD,
+        double belowUseful,
+        double strengthUnknown,
+        double secondOfAnotherKind,
+        double secondOfSameKind,
+        double textureOff,
+        double sunscreenTextureOff,
+        double owned,
+        double duplicate,
+        double anotherBottle,
+        double methodWants,
+        double seasonWants,
+        double optionalStep,
+        double minute,
+        double harshWash,
+        double fragranceSensitive,
+        double fragranceDisliked,
+        double clogging,
+        double leastHelp) {
+    static final Yardstick HOUSE = load();
+
+    double of(Evidence evidence) {
+        return switch (evidence) {
+            case CONTROLLED -> evidenceA;
+            case SMALL -> evidenceB;
+            case MECHANISM, DEBATED -> evidenceC;
+            case CONVENTION, PROPOSED -> evidenceD;
+        };
+    }
+
+    private static Yardstick load() {
+        Row row = KnowledgeFile.yaml("yardstick.yaml");
+        row.because("yardstick");
+        Yardstick yardstick = new Yardstick(
+                row.number("evidence-a", 0, 1),
+                row.number("evidence-b", 0, 1),
+                row.number("evidence-c", 0, 1),
+                row.number("evidence-d", 0, 1),
+                row.number("below-useful", 0, 1),
+                row.number("strength-unknown", 0, 1),
+                row.number("second-of-another-kind", 0, 1),
+                row.number("second-of-same-kind", 0, 1),
+                row.number("texture-off", 0, 50),
+                row.number("sunscreen-texture-off", 0, 50),
+                row.number("owned", 0, 50),
+                row.number("duplicate", 0, 50),
+                row.number("another-bottle", 0, 50),
+                row.number("method-wants", 0, 50),
+                row.number("season-wants", 0, 50),
+                row.number("optional-step", 0, 50),
+                row.number("minute", 0, 50),
+                row.number("harsh-wash", 0, 50),
+                row.number("fragrance-sensitive", 0, 50),
+                row.number("fragrance-disliked", 0, 50),
+                row.number("clogging", 0, 50),
+                row.number("least-help", 0, 50));
+        row.done();
+        return yardstick;
+    }
+}

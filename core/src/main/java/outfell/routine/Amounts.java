@@ -1,0 +1,217 @@
+package outfell.routine;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.skin.Band;
+
+/** How much, how, and how long, from amounts.yaml. */
+public final class Amounts {
+    /** Face alone when height and weight are not known, cm²; sccs. */
+    public static final double FACE_CM2 = 565;
+    /** Face and front of the neck: 4.5 parts to the face's 3.5 of the body's surface. */
+    public static final double FACE_AND_NECK_CM2 = Math.round(FACE_CM2 * 4.5 / 3.5);
+
+    private static final double TEASPOON_ML = 5;
+    private static final double SUNSCREEN_DENSITY = 1.1;
+
+    /**
+     * An amount in the words people use and in grams.
+     *
+     * @param words "4 peas", "¼ teaspoon"
+     * @param grams per use
+     * @param where zones covered, in words
+     */
+    public record Amount(String words, double grams, String where, Because because) {}
+
+    record Use(
+            StepKind kind,
+            double grams,
+            String measure,
+            boolean withNeck,
+            List<Double> byType,
+            String technique,
+            String thinTechnique,
+            boolean damp,
+            int handsOn,
+            int contact,
+            int settle,
+            double left,
+            Because because) {}
+
+    private record ByActive(ActiveKind active, int settle, String technique) {}
+
+    private static final Row FILE = KnowledgeFile.yaml("amounts.yaml");
+    private static final Map<StepKind, Use> USES = uses();
+    private static final List<ByActive> BY_ACTIVE =
+            Row.unique(FILE.rows("by-active"), Amounts::readActive, ByActive::active);
+    private static final int CREAM_BEFORE_SUNSCREEN = FILE.whole("cream-before-sunscreen", 0, 1200);
+
+    private Amounts() {}
+
+    static Use of(StepKind kind) {
+        Use use = USES.get(kind);
+        if (use == null) {
+            throw new IllegalStateException("amounts.yaml has no row for " + kind);
+        }
+        return use;
+    }
+
+    /** Seconds of one use with its waiting: hands on, contact and the wait after. */
+    public static int seconds(Product product, int layers) {
+        Use use = of(product.kind());
+        return use.handsOn() * layers + use.contact() + settle(product);
+    }
+
+    /** Seconds between this step and the next. */
+    static int settle(Product product) {
+        int own = of(product.kind()).settle();
+        if (product.kind().comesOff()) {
+            return own;
+        }
+        return BY_ACTIVE.stream()
+                .filter(a -> product.has(a.active()))
+                .mapToInt(ByActive::settle)
+                .max()
+                .orElse(product.kind() == StepKind.TREATMENT ? Math.min(own, 120) : own);
+    }
+
+    /** Seconds for the cream to settle before a sunscreen goes on it. */
+    public static int creamBeforeSunscreen() {
+        return CREAM_BEFORE_SUNSCREEN;
+    }
+
+    static String technique(Product product) {
+        Use use = of(product.kind());
+        if (product.texture() < 2 && !use.thinTechnique().isEmpty()) {
+            return use.thinTechnique();
+        }
+        return BY_ACTIVE.stream()
+                .filter(a -> !product.kind().comesOff() && product.has(a.active()) && !a.technique().isEmpty())
+                .map(ByActive::technique)
+                .findFirst()
+                .orElse(use.technique());
+    }
+
+    /** The dose of a sunscreen: 2 mg/cm² × area / 1000, in grams. */
+    public static double sunscreenGrams(double cm2) {
+        return Math.round(2 * cm2 / 10) / 100.0;
+    }
+
+    public static Amount amount(Product product, Band band, int layers) {
+        Use use = of(product.kind());
+        if (product.kind() == StepKind.SUNSCREEN) {
+            return sunscreen(use);
+        }
+        // bands run dry, normal, oily; the file lists oily, normal, dry
+        double factor = use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
+        double area = use.withNeck() ? FACE_AND_NECK_CM2 / FACE_CM2 : 1;
+        double grams = Math.round(use.grams() * factor * area * 100) / 100.0;
+        String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
+        String where = where(product.kind(), use.withNeck());
+        return new Amount(
+                measured(measure(use, product), grams) + layered,
+                grams * layers,
+                where,
+                use.because().withSentence("%.2f g for %s%s.".formatted(grams, where, typeWords(use, band))));
+    }
+
+    private static String typeWords(Use use, Band band) {
+        return use.byType().isEmpty()
+                ? ""
+                : switch (band) {
+                    case OILY -> ", a thin film for oily skin";
+                    case NORMAL -> "";
+                    case DRY -> ", more for dry skin";
+                };
+    }
+
+    private static String where(StepKind kind, boolean withNeck) {
+        return switch (kind) {
+            case EYE -> "eyes only";
+            case LIP -> "lips only";
+            case SEAL -> "dry places";
+            default -> withNeck ? "face and neck" : "face";
+        };
+    }
+
+    private static Amount sunscreen(Use use) {
+        double face = sunscreenGrams(FACE_CM2);
+        double grams = sunscreenGrams(FACE_AND_NECK_CM2);
+        int neckPeas = (int) Math.ceil((grams - face) / 0.25);
+        double ml = grams / SUNSCREEN_DENSITY;
+        return new Amount(
+                "¼ teaspoon face, %d peas neck".formatted(neckPeas),
+                grams,
+                "face and neck",
+                use.because()
+                        .withSentence("2 mg on each of %.0f cm² is %.2f g, about %.1f ml: less gives far less than the label's number."
+                                .formatted(FACE_AND_NECK_CM2, grams, ml)));
+    }
+
+    /** Serums and toners too thick to drip are measured in peas. */
+    private static String measure(Use use, Product product) {
+        return use.measure().equals("drop") && product.texture() >= 3 ? "pea" : use.measure();
+    }
+
+    private static String measured(String measure, double grams) {
+        return switch (measure) {
+            case "pea" -> counted(grams / 0.25, "pea");
+            case "grain" -> counted(grams / 0.03, "grain").replace("grain", "rice grain");
+            case "drop" -> counted(grams / 0.05, "drop");
+            case "oil drop" -> counted(grams / 0.034, "drop");
+            case "pump" -> counted(grams / 0.75, "pump");
+            default -> teaspoons(grams);
+        };
+    }
+
+    private static String counted(double count, String unit) {
+        long n = Math.max(1, Math.round(count));
+        return n == 1 ? "1 " + unit : "%d %ss".formatted(n, unit);
+    }
+
+    private static String teaspoons(double grams) {
+        double spoons = grams / TEASPOON_ML;
+        return spoons < 0.2 ? "⅛ teaspoon" : spoons < 0.38 ? "¼ teaspoon" : spoons < 0.75 ? "½ teaspoon" : spoons < 1.5 ? "1 teaspoon" : String.format(Locale.ROOT, "%.0f teaspoons", spoons);
+    }
+
+    private static Map<StepKind, Use> uses() {
+        Map<StepKind, Use> map = new EnumMap<>(StepKind.class);
+        Row.unique(FILE.rows("amounts"), Amounts::readUse, Use::kind).forEach(u -> map.put(u.kind(), u));
+        return map;
+    }
+
+    private static Use readUse(Row row) {
+        List<Double> byType = row.numbers("by-type");
+        if (!byType.isEmpty() && byType.size() != 3) {
+            throw row.fault("by-type needs three factors: oily, normal, dry");
+        }
+        return new Use(
+                row.one("id", StepKind.class),
+                row.number("grams", 0.01, 20),
+                row.text("measure"),
+                row.flag("with-neck"),
+                byType,
+                row.text("technique"),
+                row.text("thin-technique", ""),
+                row.text("skin").equals("damp"),
+                row.whole("hands-on", 5, 600),
+                row.whole("contact", 0, 1800),
+                row.whole("wait", 0, 1800),
+                row.number("left", 1.0),
+                row.because(row.text("technique")));
+    }
+
+    private static ByActive readActive(Row row) {
+        row.because("wait");
+        return new ByActive(
+                row.one("active", ActiveKind.class), row.whole("wait", 0, 1800), row.text("technique", ""));
+    }
+}

@@ -1,0 +1,140 @@
+package outfell.routine;
+
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import outfell.knowledge.Because;
+import outfell.method.Method;
+import outfell.product.ActiveIn;
+import outfell.product.Actives;
+import outfell.product.Kinds;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.skin.Band;
+
+/** Puts chosen products in order and gives each its place, amount, technique and time. */
+public final class Layout {
+    private static final List<DayOfWeek> EVERY_DAY = List.of(DayOfWeek.values());
+    private static final Because DAILY = Because.custom("Every day.");
+    private static final Because NO_WAIT = Because.custom("No wait.");
+
+    /**
+     * Nights of a step that is not daily.
+     *
+     * @param because why these nights
+     */
+    public record OnNights(List<DayOfWeek> nights, Because because) {}
+
+    private final Method method;
+    private final Band band;
+    private final Set<ProductId> owned;
+    private final Map<ProductId, OnNights> nights;
+    private final Function<ProductId, List<Because>> purpose;
+
+    /**
+     * @param band the skin that amounts are measured for
+     * @param nights of the steps that are not daily
+     * @param purpose what each product is for
+     */
+    public Layout(
+            Method method,
+            Band band,
+            Set<ProductId> owned,
+            Map<ProductId, OnNights> nights,
+            Function<ProductId, List<Because>> purpose) {
+        this.method = method;
+        this.band = band;
+        this.owned = owned;
+        this.nights = nights;
+        this.purpose = purpose;
+    }
+
+    public Routine lay(Part part, List<Product> products, int limitMinutes) {
+        StepOrder order = new StepOrder(method);
+        List<Product> sorted = order.sort(products);
+        List<Step> steps = new ArrayList<>();
+        for (int i = 0; i < sorted.size(); i++) {
+            steps.add(step(part, order, sorted, i));
+        }
+        return Routine.of(part, steps, limitMinutes);
+    }
+
+    private Step step(Part part, StepOrder order, List<Product> sorted, int i) {
+        Product p = sorted.get(i);
+        Amounts.Use use = Amounts.of(p.kind());
+        int layers = layers(method, p);
+        OnNights on = part == Part.EVENING && nights.containsKey(p.id())
+                ? nights.get(p.id())
+                : new OnNights(EVERY_DAY, DAILY);
+        boolean underSunscreen = i + 1 < sorted.size() && sorted.get(i + 1).kind() == StepKind.SUNSCREEN && !p.kind().comesOff();
+        int settle = Math.max(Amounts.settle(p), underSunscreen ? Amounts.creamBeforeSunscreen() : 0);
+        return new Step(
+                i + 1,
+                p.id(),
+                p.name(),
+                p.maker(),
+                p.kind(),
+                Kinds.of(p.kind()).label(),
+                p.texture(),
+                p.composition().shares(p.waterFree()),
+                p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
+                p.kind().comesOff(),
+                left(sorted, i),
+                Amounts.amount(p, band, layers),
+                Amounts.technique(p),
+                use.damp(),
+                use.handsOn() * layers,
+                use.contact(),
+                settle,
+                settleBecause(p, settle, underSunscreen),
+                on == null ? EVERY_DAY : on.nights(),
+                on == null ? DAILY : on.because(),
+                part(p),
+                owned.contains(p.id()),
+                p.prescription(),
+                order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size())),
+                purpose.apply(p.id()));
+    }
+
+    /** How many thin layers a toner gets under this method. */
+    public static int layers(Method method, Product p) {
+        return p.kind() == StepKind.TONER ? Math.max(1, method.tonerLayers()) : 1;
+    }
+
+    private static double left(List<Product> sorted, int i) {
+        Product p = sorted.get(i);
+        if (!p.kind().comesOff()) {
+            return 0;
+        }
+        boolean last = i + 1 >= sorted.size() || !sorted.get(i + 1).kind().comesOff();
+        return last ? 0 : Amounts.of(p.kind()).left();
+    }
+
+    private static String part(Product p) {
+        return switch (p.kind()) {
+            case EYE -> "eyes only";
+            case LIP -> "lips only";
+            case SEAL -> "dry places";
+            default -> "";
+        };
+    }
+
+    private static Because settleBecause(Product p, int seconds, boolean underSunscreen) {
+        if (seconds == 0) {
+            return NO_WAIT;
+        }
+        if (underSunscreen && seconds == Amounts.creamBeforeSunscreen()) {
+            return Because.custom("Two minutes, so that the sunscreen lies on a dry film.");
+        }
+        String what = p.leading().map(ActiveIn::kind).map(k -> Actives.of(k).label()).orElse(Kinds.of(p.kind()).label());
+        return Because.custom("The %s settles for %s before anything covers it.".formatted(what, time(seconds)));
+    }
+
+    private static String time(int seconds) {
+        return seconds < 60 ? seconds + " s" : seconds % 60 == 0 ? seconds / 60 + " min" : "%d min %d s".formatted(seconds / 60, seconds % 60);
+    }
+}

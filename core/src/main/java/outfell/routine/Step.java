@@ -1,0 +1,64 @@
+package outfell.routine;
+
+import java.time.DayOfWeek;
+import java.util.List;
+import outfell.knowledge.Because;
+import outfell.product.Composition;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+
+/**
+ * One product applied, with all that the client needs to do it and the therapist to defend it.
+ *
+ * @param number from 1 within its routine
+ * @param texture 1 to 8
+ * @param shares the four bands it is drawn in
+ * @param letter of its leading active; empty for none
+ * @param left for a comes-off step: share of the day still on the skin after it, 0 to 1; else 0
+ * @param damp whether the skin should be damp
+ * @param handsOn seconds
+ * @param contact seconds it stays before it is rinsed
+ * @param settle seconds before the next step
+ * @param settleBecause why; its sentence is empty of meaning when there is no wait
+ * @param nights on which evenings; all seven for a daily step
+ * @param nightsBecause why these
+ * @param part words for a step that covers part of the face only; empty for the whole face
+ * @param owned whether it stands on the client's own shelf
+ * @param place why it stands here
+ * @param purpose what it is for, most weighty first
+ */
+public record Step(
+        int number,
+        ProductId product,
+        String name,
+        String maker,
+        StepKind kind,
+        String kindLabel,
+        double texture,
+        Composition.Shares shares,
+        String letter,
+        boolean comesOff,
+        double left,
+        Amounts.Amount amount,
+        String technique,
+        boolean damp,
+        int handsOn,
+        int contact,
+        int settle,
+        Because settleBecause,
+        List<DayOfWeek> nights,
+        Because nightsBecause,
+        String part,
+        boolean owned,
+        boolean prescription,
+        Because place,
+        List<Because> purpose) {
+    public boolean everyDay() {
+        return nights.size() == 7;
+    }
+
+    /** Seconds with contact and wait. */
+    int seconds() {
+        return handsOn + contact + settle;
+    }
+}

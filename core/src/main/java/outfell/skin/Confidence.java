@@ -1,0 +1,8 @@
+package outfell.skin;
+
+/** How sure a verdict is. */
+public enum Confidence {
+    LOW,
+    MEDIUM,
+    HIGH
+}

@@ -1,0 +1,8 @@
+package outfell.skin;
+
+/** How a grade is known. */
+public enum How {
+    SEEN,
+    FELT,
+    REPORTED
+}

@@ -1,0 +1,155 @@
+package outfell.week;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
+import outfell.product.Product;
+import outfell.skin.Band;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.BarrierState;
+
+/**
+ * How much strong work a skin bears in a week, from load.yaml.
+ *
+ * @param cap load points a week
+ * @param rest nights a week without a strong step
+ * @param uses most uses a week of each rationed family
+ * @param ramp nights a week of a retinoid in weeks 1 to 12
+ */
+public record Tolerance(
+        Kind kind, String label, double cap, int rest, Map<ActiveKind, Integer> uses, List<Integer> ramp, Because because) {
+    /** Kinds of skin by what they bear. */
+    public enum Kind {
+        OILY,
+        NORMAL,
+        DRY,
+        REACTIVE,
+        STRAINED,
+        BROKEN
+    }
+
+    private record Points(ActiveKind active, double mild, double strong, double strongFrom) {}
+
+    private static final Row FILE = KnowledgeFile.yaml("load.yaml");
+    private static final Map<Kind, Tolerance> ALL = all();
+    private static final Map<ActiveKind, Points> POINTS = points();
+    private static final double PRESCRIBED_POINTS = FILE.number("prescribed-points", 0, 10);
+    private static final int FIRST_WEEKS_USES = FILE.whole("first-weeks-uses", 0, 7);
+
+    public static Tolerance of(Kind kind) {
+        Tolerance tolerance = ALL.get(kind);
+        if (tolerance == null) {
+            throw new IllegalStateException("load.yaml has no row for " + kind);
+        }
+        return tolerance;
+    }
+
+    /** Barrier before sensitivity before type: the weaker rules. */
+    public static Tolerance of(SkinVerdict skin) {
+        if (skin.barrier().calmReset() || skin.barrier().state() == BarrierState.BROKEN) {
+            return of(Kind.BROKEN);
+        }
+        if (skin.barrier().state() == BarrierState.STRAINED) {
+            return of(Kind.STRAINED);
+        }
+        if (skin.sensitivity().treatAsSensitive()) {
+            return of(Kind.REACTIVE);
+        }
+        return skin.type().combination() ? of(Kind.NORMAL) : byBand(skin.type().bandU());
+    }
+
+    private static Tolerance byBand(Band band) {
+        return switch (band) {
+            case DRY -> of(Kind.DRY);
+            case NORMAL -> of(Kind.NORMAL);
+            case OILY -> of(Kind.OILY);
+        };
+    }
+
+    /** Load points of one use of a product: the heaviest of its rationed families. */
+    public static double points(Product product) {
+        if (product.prescription()) {
+            return PRESCRIBED_POINTS;
+        }
+        return product.actives().stream()
+                .filter(a -> POINTS.containsKey(a.kind()))
+                .mapToDouble(a -> {
+                    Points p = POINTS.get(a.kind());
+                    return a.high() >= p.strongFrom() && (a.declared() || a.low() >= p.strongFrom()) ? p.strong() : p.mild();
+                })
+                .max()
+                .orElse(0);
+    }
+
+    /**
+     * Uses a week that this skin bears of a rationed product, before the season has its say.
+     *
+     * @param weeks weeks she has used it already; 0 when it is new
+     */
+    public int usesPerWeek(Product product, int weeks) {
+        if (product.has(ActiveKind.RETINOID)) {
+            return ramp.get(Math.min(weeks, ramp.size() - 1));
+        }
+        int most = product.actives().stream()
+                .map(ActiveIn::kind)
+                .filter(k -> Actives.of(k).rationed())
+                .mapToInt(k -> uses.getOrDefault(k, 0))
+                .min()
+                .orElse(1);
+        int bearable = points(product) == 0 ? most : Math.min(most, (int) (cap / points(product)));
+        return weeks < 2 ? Math.min(FIRST_WEEKS_USES, bearable) : bearable;
+    }
+
+    private static Map<Kind, Tolerance> all() {
+        Map<Kind, Tolerance> map = new EnumMap<>(Kind.class);
+        Row.unique(FILE.rows("tolerances"), Tolerance::read, Tolerance::kind).forEach(t -> map.put(t.kind(), t));
+        return map;
+    }
+
+    private static Tolerance read(Row row) {
+        List<Integer> ramp = row.numbers("ramp").stream().map(Double::intValue).toList();
+        if (ramp.size() != 12) {
+            throw row.fault("a ramp has twelve weeks, this one has " + ramp.size());
+        }
+        Map<ActiveKind, Integer> uses = new EnumMap<>(ActiveKind.class);
+        uses.put(ActiveKind.AHA, row.whole("aha", 0, 7));
+        uses.put(ActiveKind.BHA, row.whole("bha", 0, 7));
+        uses.put(ActiveKind.PHA, row.whole("pha", 0, 7));
+        uses.put(ActiveKind.SCRUB, row.whole("scrub", 0, 7));
+        uses.put(ActiveKind.ENZYME, row.whole("enzyme", 0, 7));
+        uses.put(ActiveKind.CLAY, row.whole("clay", 0, 7));
+        String label = row.text("label");
+        double cap = row.number("cap", 0, 50);
+        return new Tolerance(
+                row.one("id", Kind.class),
+                label,
+                cap,
+                row.whole("rest", 0, 7),
+                Map.copyOf(uses),
+                ramp,
+                row.because("A %s skin bears %.0f points of strong work a week.".formatted(label, cap)));
+    }
+
+    private static Map<ActiveKind, Points> points() {
+        Map<ActiveKind, Points> map = new EnumMap<>(ActiveKind.class);
+        Row.unique(
+                        FILE.rows("points"),
+                        row -> {
+                            row.because("points");
+                            return new Points(
+                                    row.one("id", ActiveKind.class),
+                                    row.number("mild", 0, 10),
+                                    row.number("strong", 0, 10),
+                                    row.number("strong-from", 0, 100));
+                        },
+                        Points::active)
+                .forEach(p -> map.put(p.active(), p));
+        return map;
+    }
+}

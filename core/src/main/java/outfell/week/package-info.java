@@ -1,0 +1,5 @@
+/** On which nights a strong step falls. */
+@NullMarked
+package outfell.week;
+
+import org.jspecify.annotations.NullMarked;
