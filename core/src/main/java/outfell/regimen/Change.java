@@ -84,7 +84,10 @@ public record Change(Part part, StepKind kind, String what, String from, String 
             case MOISTURISER -> a.moisturiserNeeded().yes() != b.moisturiserNeeded().yes()
                     ? b.moisturiserNeeded().because()
                     : b.moisturiser().because();
-            case TREATMENT, SCRUB, ENZYME, CLAY_MASK -> strong(a, b);
+            case TREATMENT -> strong(a, b);
+            case SCRUB, ENZYME, CLAY_MASK -> a.exfoliantsHalved().yes() != b.exfoliantsHalved().yes()
+                    ? b.exfoliantsHalved().because()
+                    : Because.house("With the other steps changed, nights, minutes and steps fall differently.");
             default -> a.moisturiser().grade() != b.moisturiser().grade()
                     ? b.moisturiser().because()
                     : Because.house("With the other steps changed, minutes and steps fall differently.");

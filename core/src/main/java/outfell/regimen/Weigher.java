@@ -32,6 +32,9 @@ import outfell.week.Tolerance;
 
 /** Weighs single products for a consultation: what each earns by itself, what it helps, what it clashes with. */
 final class Weigher {
+    /** Weeks after which a ramp has reached its height. */
+    private static final int GOT_USED_TO = 12;
+
     private final Consultation consultation;
     private final SkinVerdict skin;
     private final Asked asked;
@@ -60,7 +63,9 @@ final class Weigher {
         for (int i = 0; i < ids.size(); i++) {
             rank.put(ids.get(i), i);
         }
-        this.ownedSuitable = allowed.stream().filter(this::hers).toList();
+        this.ownedSuitable = allowed.stream()
+                .filter(p -> owned.containsKey(p.id()) && suits(p))
+                .toList();
     }
 
     List<RankedConcern> concerns() {
@@ -95,6 +100,11 @@ final class Weigher {
         return exfoliates && asked.exfoliantsHalved().yes() ? (uses + 1) / 2 : uses;
     }
 
+    /** Nights a week that it will come to once it is got used to: what it is chosen for. */
+    private int usesInTime(Product p) {
+        return Math.max(uses(p), tolerance.usesPerWeek(p, GOT_USED_TO));
+    }
+
     List<DayOfWeek> prescribedNights(Product p) {
         Owned o = owned.get(p.id());
         return o == null ? List.of() : o.prescribedNights();
@@ -111,7 +121,7 @@ final class Weigher {
         if (uses == 0) {
             return Optional.empty();
         }
-        List<Benefits.Help> helps = Benefits.of(p, uses, yardstick).stream()
+        List<Benefits.Help> helps = Benefits.of(p, rationed ? usesInTime(p) : 7, yardstick).stream()
                 .filter(h -> concerns.stream()
                         .anyMatch(c -> c.concern() == h.concern()
                                 && h.share() * c.weight() >= yardstick.leastHelp()))
@@ -163,10 +173,10 @@ final class Weigher {
     private List<Point> points(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {
         List<Point> points = new ArrayList<>();
         texture(p, points);
-        if (owned.containsKey(p.id())) {
+        if (owned.containsKey(p.id()) && suits(p)) {
             points.add(new Point("it is on the client's shelf", yardstick.owned()));
         } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
-            points.add(new Point("it stands in the plan already", yardstick.owned()));
+            points.add(new Point("it stands in the plan already", yardstick.standing()));
         } else if (!hers(p) && ownedSuitable.stream().anyMatch(o -> o.kind() == p.kind() && !o.rationed())) {
             points.add(new Point("another of its kind is on the shelf", -yardstick.duplicate()));
         }
@@ -180,6 +190,7 @@ final class Weigher {
             points.add(new Point("the air or the barrier asks for it", yardstick.seasonWants()));
         }
         harshness(p, points);
+        byDay(p, part, points);
         scent(p, points);
         clogging(p, points);
         return points;
@@ -200,13 +211,42 @@ final class Weigher {
         }
     }
 
-    /** Strong surfactant counts two; oily sound skin bears one, every other none. */
+    /** What strips or stings does not suit, so owning it is no reason to use it up. */
+    private boolean suits(Product p) {
+        return !(p.kind() == StepKind.WASH && strips(p) && !bearsStripping()) && !stings(p);
+    }
+
+    private static boolean strips(Product p) {
+        return p.tags().contains(Tag.SURFACTANT_STRONG);
+    }
+
+    /** Alcohol or menthol that stays on. */
+    private static boolean stings(Product p) {
+        return !p.kind().comesOff()
+                && (p.tags().contains(Tag.DRYING_ALCOHOL)
+                        || p.tags().contains(Tag.COOLING)
+                        || p.tags().contains(Tag.IRRITANT_SENSORY));
+    }
+
+    /** An oily, tolerant skin with water enough. */
+    private boolean bearsStripping() {
+        return skin.type().bandU() == Band.OILY
+                && !skin.sensitivity().treatAsSensitive()
+                && !skin.water().dehydrated();
+    }
+
     private void harshness(Product p, List<Point> points) {
-        if (p.kind() == StepKind.WASH && p.tags().contains(Tag.SURFACTANT_STRONG)) {
-            boolean bears = skin.type().bandU() == Band.OILY
-                    && !skin.sensitivity().treatAsSensitive()
-                    && !skin.water().dehydrated();
-            points.add(new Point("a strong surfactant", -yardstick.harshWash() * (bears ? 1 : 2)));
+        if (p.kind() == StepKind.WASH && strips(p)) {
+            points.add(new Point("a strong surfactant", -yardstick.harshWash() * (bearsStripping() ? 1 : 2)));
+        }
+        if (stings(p)) {
+            points.add(new Point("drying alcohol or menthol that stays on", -yardstick.harshLeaveOn()));
+        }
+    }
+
+    private void byDay(Product p, Part part, List<Point> points) {
+        if (part == Part.MORNING && p.kind() == StepKind.SERUM && p.has(ActiveKind.VITAMIN_C_ACID)) {
+            points.add(new Point("vitamin C adds to the sunscreen by day", yardstick.vitaminCByDay()));
         }
     }
 
@@ -224,9 +264,9 @@ final class Weigher {
     private void clogging(Product p, List<Point> points) {
         boolean prone = concerns.stream()
                 .anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
-        if (prone && p.clogging() > 0 && !p.kind().comesOff()) {
-            points.add(new Point(
-                    "ingredients that old scores call comedogenic, debated", -yardstick.clogging() * p.clogging()));
+        if (p.clogging() > 0 && !p.kind().comesOff()) {
+            double each = prone ? yardstick.clogging() : yardstick.cloggingElsewhere();
+            points.add(new Point("ingredients that old scores call comedogenic, debated", -each * p.clogging()));
         }
     }
 

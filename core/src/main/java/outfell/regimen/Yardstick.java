@@ -18,6 +18,7 @@ record Yardstick(
         double sunscreenTextureOff,
         double owned,
         double duplicate,
+        double standing,
         double anotherBottle,
         double methodWants,
         double seasonWants,
@@ -27,6 +28,9 @@ record Yardstick(
         double fragranceSensitive,
         double fragranceDisliked,
         double clogging,
+        double cloggingElsewhere,
+        double harshLeaveOn,
+        double vitaminCByDay,
         double leastHelp) {
     static final Yardstick HOUSE = load();
 
@@ -55,6 +59,7 @@ record Yardstick(
                 row.number("sunscreen-texture-off", 0, 50),
                 row.number("owned", 0, 50),
                 row.number("duplicate", 0, 50),
+                row.number("standing", 0, 50),
                 row.number("another-bottle", 0, 50),
                 row.number("method-wants", 0, 50),
                 row.number("season-wants", 0, 50),
@@ -64,6 +69,9 @@ record Yardstick(
                 row.number("fragrance-sensitive", 0, 50),
                 row.number("fragrance-disliked", 0, 50),
                 row.number("clogging", 0, 50),
+                row.number("clogging-elsewhere", 0, 50),
+                row.number("harsh-leave-on", 0, 50),
+                row.number("vitamin-c-by-day", 0, 50),
                 row.number("least-help", 0, 50));
         row.done();
         return yardstick;

@@ -156,9 +156,10 @@ public final class Amounts {
                                 .formatted(FACE_AND_NECK_CM2, grams, ml)));
     }
 
-    /** Serums and toners too thick to drip are measured in peas. */
+    /** What is too thick to drip is measured in peas, what drips in drops. */
     private static String measure(Use use, Product product) {
-        return use.measure().equals("drop") && product.texture() >= 3 ? "pea" : use.measure();
+        boolean peasOrDrops = use.measure().equals("drop") || use.measure().equals("pea");
+        return peasOrDrops ? (product.texture() < 3 ? "drop" : "pea") : use.measure();
     }
 
     private static String measured(String measure, double grams) {

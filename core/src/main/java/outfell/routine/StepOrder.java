@@ -105,11 +105,11 @@ public final class StepOrder {
             return Because.custom("It is the only step.");
         }
         return switch (seat(step)) {
-            case FIRST_CLEANSE -> Because.custom("Oil lifts sunscreen and make-up first, so it comes before the wash.");
+            case FIRST_CLEANSE -> Because.custom("It lifts sunscreen and make-up first, so it comes before the wash.");
             case WASH -> Because.custom(
                     before.isEmpty()
                             ? "Everything else needs clean skin, so it comes first."
-                            : "Water-based after the oil cleanse: it takes off what the oil has loosened.");
+                            : "After the first cleanse: it takes off what that has loosened.");
             case EXFOLIATION -> Because.custom("On clean skin and off again, before anything stays on.");
             case MASK -> Because.custom("On clean skin and off again; moisture follows.");
             case ACID_ON_CLEAN_SKIN -> Because.custom("A low-pH step works on clean, dry skin, so it goes on before the light layers.");
@@ -127,7 +127,7 @@ public final class StepOrder {
             case LIPS -> Because.custom("Lips last: nothing else meets them.");
             case WATER_FREE -> Because.custom("No water in it, so it follows every water-based layer: grade %s after %s."
                     .formatted(grade(step), gradeOfLast(before)));
-            case LIGHT_LAYERS, CREAMS -> Because.custom(texture(step, before, after));
+            case LIGHT_LAYERS, CREAMS -> Because.custom(among(step, before, after));
         };
     }
 
@@ -139,37 +139,56 @@ public final class StepOrder {
         };
     }
 
-    private static String texture(Product step, List<Product> before, List<Product> after) {
-        StringBuilder sentence = new StringBuilder();
-        List<Product> layersBefore = before.stream().filter(p -> !p.kind().comesOff()).toList();
-        if (!layersBefore.isEmpty()) {
-            Product last = layersBefore.getLast();
-            sentence.append(
-                    last.texture() == step.texture()
-                            ? "As thin as the %s before it, with no more water in it".formatted(short_(last))
-                            : last.texture() < step.texture()
-                            ? "Thicker than the %s before it: %s after %s".formatted(short_(last), grade(step), grade(last))
-                            : "After the %s, which needs bare skin".formatted(short_(last)));
+    /** Among light layers and creams texture decides; a neighbour with a rule of its own is named by that rule. */
+    private String among(Product step, List<Product> before, List<Product> after) {
+        List<String> reasons = new java.util.ArrayList<>();
+        List<Product> stayed = before.stream().filter(p -> !p.kind().comesOff()).toList();
+        if (!stayed.isEmpty()) {
+            reasons.add(afterNeighbour(step, stayed.getLast()));
         }
-        if (!after.isEmpty() && after.getFirst().kind() != StepKind.SUNSCREEN) {
-            Product next = after.getFirst();
-            sentence.append(sentence.isEmpty() ? "T" : "; t").append(next.texture() == step.texture()
-                    ? "he %s after it is as thin, with no more water".formatted(short_(next))
-                    : next.texture() > step.texture()
-                    ? "hinner than the %s after it: %s before %s".formatted(short_(next), grade(step), grade(next))
-                    : "he %s follows by its own rule".formatted(short_(next)));
+        if (!after.isEmpty()) {
+            beforeNeighbour(step, after.getFirst()).ifPresent(reasons::add);
         }
-        if (sentence.isEmpty()) {
-            sentence.append(after.isEmpty() ? "The last layer" : "Under the sunscreen, on clean skin");
-        }
-        return sentence.append('.').toString();
+        return reasons.isEmpty()
+                ? (after.isEmpty() ? "The last layer." : "The first layer on clean skin.")
+                : StepOrder.capital(String.join("; ", reasons)) + ".";
+    }
+
+    private String afterNeighbour(Product step, Product last) {
+        return switch (seat(last)) {
+            case ACID_ON_CLEAN_SKIN -> "after the %s, which needs clean, dry skin".formatted(label(last));
+            case PRESCRIBED -> "over the prescribed cream once it has settled";
+            case EYE_EARLY, EYE_MIDDLE -> "after the eyes";
+            case OIL_UNDER_CREAM -> "over the oil, which the method puts on damp skin";
+            default -> last.texture() < step.texture()
+                    ? "thicker than the %s before it: %s after %s".formatted(label(last), grade(step), grade(last))
+                    : last.texture() == step.texture()
+                            ? "as thin as the %s before it, with no more water in it".formatted(label(last))
+                            : "after the toner, which comes first on clean skin";
+        };
+    }
+
+    private java.util.Optional<String> beforeNeighbour(Product step, Product next) {
+        return switch (seat(next)) {
+            case LIGHT_LAYERS, CREAMS, WATER_FREE -> java.util.Optional.of(
+                    next.texture() > step.texture()
+                            ? "thinner than the %s after it: %s before %s".formatted(label(next), grade(step), grade(next))
+                            : next.texture() == step.texture()
+                                    ? "the %s after it is as thin, with no more water".formatted(label(next))
+                                    : "the %s after it has no water in it".formatted(label(next)));
+            default -> java.util.Optional.empty();
+        };
+    }
+
+    private static String capital(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static String gradeOfLast(List<Product> before) {
         return before.isEmpty() ? "nothing" : grade(before.getLast());
     }
 
-    private static String short_(Product p) {
+    private static String label(Product p) {
         return outfell.product.Kinds.of(p.kind()).label();
     }
 

@@ -89,7 +89,7 @@ public final class Season {
             return "%s; heat %.0f makes it %s lighter: %s%s."
                     .formatted(skin, air.heat(), down - up == 1 ? "one" : "two", n(grade), swing);
         }
-        return "%s; the air of the month leaves it there.".formatted(skin);
+        return "%s; rooms at %.0f %% and heat %.0f leave it there.".formatted(skin, air.roomHumidity(), air.heat());
     }
 
     private static Whether moisturiserNeeded(Air air, Wearer wearer, Band band) {

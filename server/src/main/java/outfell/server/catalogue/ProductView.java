@@ -1,0 +1,64 @@
+package outfell.server.catalogue;
+
+import java.util.List;
+import outfell.product.Composition;
+import outfell.product.Finding;
+import outfell.product.Kinds;
+import outfell.product.LabelLine;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
+import outfell.product.StepKind;
+
+/** A product as the tool understands it. */
+public record ProductView(
+        ProductId id,
+        String name,
+        String maker,
+        double size,
+        String unit,
+        double price,
+        StepKind kind,
+        String kindLabel,
+        double texture,
+        String textureWords,
+        Composition.Shares shares,
+        int spf,
+        boolean prescription,
+        List<Finding> findings,
+        List<LineView> lines,
+        List<String> unknown) {
+
+    /** One ingredient: as printed, what it was matched to (empty when unknown), and its likely share. */
+    public record LineView(String printed, String known, double low, double high, boolean mayContain, String because) {}
+
+    public static ProductView of(Product p) {
+        return new ProductView(
+                p.id(),
+                p.name(),
+                p.maker(),
+                p.size(),
+                p.unit(),
+                p.price(),
+                p.kind(),
+                Kinds.of(p.kind()).label(),
+                p.texture(),
+                ProductReader.textureWords(p.texture()),
+                p.composition().shares(p.waterFree()),
+                p.spf(),
+                p.prescription(),
+                p.findings(),
+                p.label().lines().stream().map(ProductView::line).toList(),
+                p.label().unknown());
+    }
+
+    private static LineView line(LabelLine l) {
+        return new LineView(
+                l.printed(),
+                l.ingredient().map(i -> i.common()).orElse(""),
+                l.low(),
+                l.high(),
+                l.mayContain(),
+                l.because().sentence());
+    }
+}

@@ -1,0 +1,100 @@
+package outfell.server.client;
+
+import static outfell.store.Tables.CLIENT;
+import static outfell.store.Tables.PRESCRIBED_NIGHT;
+import static outfell.store.Tables.SHELF_ITEM;
+
+import java.time.DayOfWeek;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Repository;
+import outfell.product.ProductId;
+
+/** Clients and what stands on their shelves. */
+@Repository
+public class ClientStore {
+    /** A client; the time of the next visit is absent while none is agreed. */
+    public record Client(UUID id, String name, String trade, @Nullable LocalDateTime nextVisit) {}
+
+    /** One thing she owns. */
+    public record ShelfItem(UUID id, ProductId product, int weeks, List<DayOfWeek> nights) {}
+
+    private final DSLContext db;
+
+    ClientStore(DSLContext db) {
+        this.db = db;
+    }
+
+    public List<Client> all() {
+        return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.TRADE, CLIENT.NEXT_VISIT)
+                .from(CLIENT)
+                .orderBy(CLIENT.NEXT_VISIT.asc().nullsLast(), CLIENT.NAME, CLIENT.ID)
+                .fetch(r -> new Client(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    public Optional<Client> find(UUID id) {
+        return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.TRADE, CLIENT.NEXT_VISIT)
+                .from(CLIENT)
+                .where(CLIENT.ID.eq(id))
+                .fetchOptional(r -> new Client(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    public void add(Client client, LocalDateTime now) {
+        db.insertInto(CLIENT)
+                .set(CLIENT.ID, client.id())
+                .set(CLIENT.NAME, client.name())
+                .set(CLIENT.TRADE, client.trade())
+                .set(CLIENT.NEXT_VISIT, client.nextVisit())
+                .set(CLIENT.ADDED_AT, now)
+                .execute();
+    }
+
+    public List<ShelfItem> shelf(UUID client) {
+        return db.selectFrom(SHELF_ITEM)
+                .where(SHELF_ITEM.CLIENT_ID.eq(client))
+                .orderBy(SHELF_ITEM.PLACE)
+                .fetch(r -> new ShelfItem(
+                        r.getId(), new ProductId(r.getProductId()), r.getWeeksUsed(), nights(r.getId())));
+    }
+
+    public UUID put(UUID client, ProductId product, int weeks, List<DayOfWeek> nights) {
+        UUID id = UUID.randomUUID();
+        db.insertInto(SHELF_ITEM)
+                .set(SHELF_ITEM.ID, id)
+                .set(SHELF_ITEM.CLIENT_ID, client)
+                .set(SHELF_ITEM.PRODUCT_ID, product.value())
+                .set(SHELF_ITEM.WEEKS_USED, weeks)
+                .set(SHELF_ITEM.PLACE, db.fetchCount(SHELF_ITEM, SHELF_ITEM.CLIENT_ID.eq(client)))
+                .execute();
+        for (DayOfWeek night : nights) {
+            db.insertInto(PRESCRIBED_NIGHT)
+                    .set(PRESCRIBED_NIGHT.SHELF_ITEM_ID, id)
+                    .set(PRESCRIBED_NIGHT.WEEKDAY, night.name())
+                    .execute();
+        }
+        return id;
+    }
+
+    /** @return whether there was such an item */
+    public boolean takeOff(UUID client, UUID item) {
+        return db.deleteFrom(SHELF_ITEM)
+                        .where(SHELF_ITEM.CLIENT_ID.eq(client))
+                        .and(SHELF_ITEM.ID.eq(item))
+                        .execute()
+                == 1;
+    }
+
+    private List<DayOfWeek> nights(UUID item) {
+        return db.select(PRESCRIBED_NIGHT.WEEKDAY)
+                .from(PRESCRIBED_NIGHT)
+                .where(PRESCRIBED_NIGHT.SHELF_ITEM_ID.eq(item))
+                .fetch(r -> DayOfWeek.valueOf(r.value1()))
+                .stream()
+                .sorted()
+                .toList();
+    }
+}

@@ -1,0 +1,5 @@
+/** The demo practice. */
+@NullMarked
+package outfell.server.demo;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** The application: start, wiring, the single page. */
+@NullMarked
+package outfell.server;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,23 @@
+package outfell.server.plan;
+
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import outfell.server.problem.MatchesSchema;
+
+/** Plans without a database: a case document in, the whole regimen out. */
+@RestController
+@RequestMapping("/api/plan")
+class PlanController {
+    private final Plans plans;
+
+    PlanController(Plans plans) {
+        this.plans = plans;
+    }
+
+    @PostMapping
+    PlanAnswer plan(@RequestBody @MatchesSchema("case") CaseDocument document) {
+        return plans.plan(Cases.consultation(document), document.month());
+    }
+}

@@ -1,0 +1,135 @@
+package outfell.server.visit;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.Month;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import outfell.server.client.ClientStore;
+import outfell.server.client.Shelf;
+import outfell.server.plan.CaseDocument;
+import outfell.server.plan.PlanAnswer;
+import outfell.server.plan.Plans;
+import outfell.server.plan.VerdictView;
+import outfell.server.problem.MatchesSchema;
+import outfell.server.visit.VisitStore.SavedPlan;
+import outfell.server.visit.VisitStore.Visit;
+
+/** The desk and the visits. */
+@RestController
+@RequestMapping("/api")
+class VisitController {
+    /** Everybody, by next visit. */
+    record Desk(LocalDateTime now, List<Docket> clients) {}
+
+    /** One client on the desk. */
+    record Docket(
+            UUID id,
+            String name,
+            String trade,
+            @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit,
+            @Schema(types = {"string", "null"}) @Nullable UUID lastVisit,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate lastDate,
+            String skin,
+            List<String> mind,
+            int plansKept) {}
+
+    private final Visits visits;
+    private final ClientStore clients;
+    private final Shelf shelf;
+    private final Plans plans;
+    private final Clock clock;
+
+    VisitController(Visits visits, ClientStore clients, Shelf shelf, Plans plans, Clock clock) {
+        this.visits = visits;
+        this.clients = clients;
+        this.shelf = shelf;
+        this.plans = plans;
+        this.clock = clock;
+    }
+
+    @GetMapping("/desk")
+    Desk desk() {
+        return new Desk(LocalDateTime.now(clock), clients.all().stream().map(this::docket).toList());
+    }
+
+    @PostMapping("/clients/{client}/visits")
+    @ResponseStatus(HttpStatus.CREATED)
+    VisitView begin(@PathVariable UUID client) {
+        return VisitView.of(visits.begin(client));
+    }
+
+    @GetMapping("/visits/{id}")
+    VisitView visit(@PathVariable UUID id) {
+        return VisitView.of(visits.find(id));
+    }
+
+    @PutMapping("/visits/{id}")
+    VisitView save(@PathVariable UUID id, @RequestBody @MatchesSchema("visit") VisitDocument document) {
+        return VisitView.of(visits.save(id, document));
+    }
+
+    /** The verdict of a visit as it stands in the window, kept or not. */
+    @PostMapping("/visits/{id}/verdict")
+    VerdictView verdict(@PathVariable UUID id, @RequestBody @MatchesSchema("visit") VisitDocument document) {
+        return plans.verdict(document.intake(), document.reading(), prescribed(visits.find(id)));
+    }
+
+    @GetMapping("/visits/{id}/plan")
+    PlanAnswer plan(@PathVariable UUID id, @RequestParam Month month) {
+        return visits.plan(id, month);
+    }
+
+    /** Whether a product may be put in by hand; refuses with the reason. */
+    @PostMapping("/visits/{id}/choices/check")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void check(@PathVariable UUID id, @RequestBody CaseDocument.Choice choice) {
+        visits.check(id, choice);
+    }
+
+    @PostMapping("/visits/{id}/plans")
+    @ResponseStatus(HttpStatus.CREATED)
+    SavedPlan keep(@PathVariable UUID id) {
+        return visits.keepPlan(id);
+    }
+
+    @GetMapping("/visits/{id}/plans")
+    List<SavedPlan> kept(@PathVariable UUID id) {
+        return visits.kept(visits.find(id).id());
+    }
+
+    private boolean prescribed(Visit visit) {
+        return shelf.owned(visit.client()).stream().anyMatch(o -> o.product().prescription());
+    }
+
+    private Docket docket(ClientStore.Client c) {
+        Optional<Visit> last = visits.latest(c.id());
+        Optional<VerdictView> verdict =
+                last.map(v -> plans.verdict(v.intake(), v.reading(), prescribed(v)));
+        return new Docket(
+                c.id(),
+                c.name(),
+                c.trade(),
+                c.nextVisit(),
+                last.map(Visit::id).orElse(null),
+                last.map(Visit::date).orElse(null),
+                verdict.map(VerdictView::type).orElse("not read yet"),
+                verdict.map(v -> v.safety().bans().stream().map(VerdictView.BanView::name).distinct().toList())
+                        .orElse(List.of()),
+                last.map(v -> visits.kept(v.id()).size()).orElse(0));
+    }
+}

@@ -1,0 +1,15 @@
+package outfell.server.visit;
+
+import java.time.Month;
+import java.util.List;
+import outfell.server.plan.CaseDocument;
+
+/** A visit to be kept: docs/formats/visit.schema.json. */
+public record VisitDocument(
+        int version,
+        CaseDocument.Intake intake,
+        CaseDocument.Reading reading,
+        String method,
+        Month month,
+        List<CaseDocument.Choice> pins,
+        List<CaseDocument.Choice> takenOut) {}

@@ -1,0 +1,206 @@
+package outfell.server.visit;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.Month;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import outfell.climate.Sites;
+import outfell.knowledge.Because;
+import outfell.method.Methods;
+import outfell.product.ProductId;
+import outfell.regimen.Consultation;
+import outfell.regimen.Planner;
+import outfell.regimen.Consultation.Scent;
+import outfell.safety.Answers.Expecting;
+import outfell.server.catalogue.Catalogue;
+import outfell.server.client.ClientStore;
+import outfell.server.client.Shelf;
+import outfell.server.plan.CaseDocument;
+import outfell.server.plan.Cases;
+import outfell.server.plan.PlanAnswer;
+import outfell.server.plan.Plans;
+import outfell.server.problem.Clash;
+import outfell.server.problem.Problem;
+import outfell.server.visit.VisitStore.SavedPlan;
+import outfell.server.visit.VisitStore.Visit;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Keeps visits and plans from them. */
+@Service
+public class Visits {
+    private final VisitStore store;
+    private final ClientStore clients;
+    private final Shelf shelf;
+    private final Catalogue catalogue;
+    private final Plans plans;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Visits(
+            VisitStore store,
+            ClientStore clients,
+            Shelf shelf,
+            Catalogue catalogue,
+            Plans plans,
+            JsonMapper json,
+            Clock clock) {
+        this.store = store;
+        this.clients = clients;
+        this.shelf = shelf;
+        this.catalogue = catalogue;
+        this.plans = plans;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** A new visit: what was asked last time stands as a beginning, the face is read anew. */
+    @Transactional
+    public Visit begin(UUID client) {
+        clients.find(client).orElseThrow(() -> Problem.notFound("client", client));
+        LocalDate today = LocalDate.now(clock);
+        Optional<Visit> last = store.latest(client);
+        Visit visit = new Visit(
+                UUID.randomUUID(),
+                client,
+                today,
+                0,
+                last.map(v -> carriedOver(v.intake())).orElseGet(Visits::unasked),
+                new CaseDocument.Reading(List.of(), List.of()),
+                last.map(Visit::method).orElse(Methods.all().getFirst().id()),
+                today.getMonth(),
+                List.of(),
+                List.of());
+        store.insert(visit);
+        return visit;
+    }
+
+    public Visit find(UUID id) {
+        return store.find(id).orElseThrow(() -> Problem.notFound("visit", id));
+    }
+
+    public Optional<Visit> latest(UUID client) {
+        return store.latest(client);
+    }
+
+    /** @throws Clash when somebody else has saved since this version was read */
+    @Transactional
+    public Visit save(UUID id, VisitDocument document) {
+        Visit before = find(id);
+        Visit after = new Visit(
+                id,
+                before.client(),
+                before.date(),
+                document.version(),
+                document.intake(),
+                document.reading(),
+                document.method(),
+                document.month(),
+                document.pins(),
+                document.takenOut());
+        consultation(after);
+        document.pins().forEach(p -> known(p.product()));
+        document.takenOut().forEach(p -> known(p.product()));
+        if (!store.update(after)) {
+            throw new Clash(VisitView.of(find(id)));
+        }
+        return find(id);
+    }
+
+    public PlanAnswer plan(UUID id, Month shown) {
+        return plans.plan(consultation(find(id)), shown);
+    }
+
+    /** @throws Problem when a rule forbids the product, with the reason */
+    public void check(UUID id, CaseDocument.Choice choice) {
+        known(choice.product());
+        Optional<Because> refusal = Planner.refusal(
+                consultation(find(id)), Cases.choices(List.of(choice)).getFirst());
+        refusal.ifPresent(because -> {
+            throw Problem.refused("forbidden", because.sentence());
+        });
+    }
+
+    /** Keeps the plan of the visit's own month as it is now; it is never changed afterwards. */
+    @Transactional
+    public SavedPlan keepPlan(UUID id) {
+        Visit visit = find(id);
+        PlanAnswer answer = plan(id, visit.month());
+        if (answer.status() == PlanAnswer.Status.REFER_FIRST) {
+            throw Problem.refused("refer-first", "There is no plan to keep until the referral is settled.");
+        }
+        return store.savePlan(id, visit.month(), json.writeValueAsString(answer), LocalDateTime.now(clock));
+    }
+
+    public List<SavedPlan> kept(UUID id) {
+        return store.plans(id);
+    }
+
+    private void known(String product) {
+        catalogue.find(new ProductId(product)).orElseThrow(() -> Problem.notFound("product", product));
+    }
+
+    private Consultation consultation(Visit v) {
+        return Cases.consultation(
+                v.intake(),
+                v.reading(),
+                shelf.owned(v.client()),
+                catalogue.house(),
+                v.method(),
+                v.month(),
+                v.pins(),
+                v.takenOut());
+    }
+
+    /** Pregnancy, recent events and a settled referral are asked again at every visit. */
+    private static CaseDocument.Intake carriedOver(CaseDocument.Intake i) {
+        return new CaseDocument.Intake(
+                i.site(),
+                i.outdoorHours(),
+                i.makeUpDays(),
+                i.sunscreenDays(),
+                i.morningMinutes(),
+                i.eveningMinutes(),
+                i.mostSteps(),
+                i.scent(),
+                i.swings(),
+                i.expecting(),
+                i.allergies(),
+                i.otherAllergies(),
+                i.prescribedRetinoid(),
+                i.flush(),
+                i.reactions(),
+                List.of(),
+                i.matters(),
+                "",
+                "");
+    }
+
+    private static CaseDocument.Intake unasked() {
+        Consultation.Life usual = Consultation.Life.USUAL;
+        return new CaseDocument.Intake(
+                Sites.all().getFirst().id(),
+                usual.outdoorHours(),
+                usual.makeUpDays(),
+                usual.sunscreenDays(),
+                usual.morningMinutes(),
+                usual.eveningMinutes(),
+                usual.mostSteps(),
+                Scent.ANY,
+                false,
+                Expecting.NO,
+                List.of(),
+                List.of(),
+                false,
+                null,
+                null,
+                List.of(),
+                List.of(),
+                "",
+                "");
+    }
+}

@@ -1,0 +1,91 @@
+package outfell.server.vocabulary;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import outfell.climate.Site;
+import outfell.climate.Sites;
+import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
+import outfell.knowledge.Sources;
+import outfell.method.Method;
+import outfell.method.Methods;
+import outfell.product.Kinds;
+import outfell.product.ProductReader;
+import outfell.product.StepKind;
+import outfell.safety.SafetyScreen;
+import outfell.skin.Concern;
+import outfell.skin.How;
+import outfell.skin.Sign;
+import outfell.skin.Signs;
+import outfell.skin.Zone;
+
+/** Words, descriptors and choices, so that no screen carries a table of its own. */
+@RestController
+@RequestMapping("/api/vocabulary")
+class VocabularyController {
+    record Vocabulary(
+            List<SignWords> signs,
+            List<ZoneWords> zones,
+            List<ConcernWords> concerns,
+            List<KindWords> kinds,
+            List<TextureWords> textures,
+            List<SiteWords> sites,
+            List<MethodWords> methods,
+            List<SafetyScreen.Allergy> allergies,
+            Map<Evidence, String> evidence,
+            Map<String, String> sources) {}
+
+    record SignWords(Sign sign, String label, How how, List<Zone> zones, List<String> grades, Because because) {}
+
+    record ZoneWords(Zone zone, String label) {}
+
+    record ConcernWords(Concern concern, String label) {}
+
+    record KindWords(StepKind kind, String label) {}
+
+    record TextureWords(double grade, String label) {}
+
+    record SiteWords(String id, String name, String note) {}
+
+    record MethodWords(String id, String name, String note, Because because) {}
+
+    private static final Vocabulary WORDS = words();
+
+    @GetMapping
+    Vocabulary vocabulary() {
+        return WORDS;
+    }
+
+    private static Vocabulary words() {
+        return new Vocabulary(
+                Signs.all().stream()
+                        .map(s -> new SignWords(s.sign(), s.label(), s.how(), s.zones(), s.grades(), s.because()))
+                        .toList(),
+                Arrays.stream(Zone.values()).map(z -> new ZoneWords(z, z.words())).toList(),
+                Arrays.stream(Concern.values())
+                        .map(c -> new ConcernWords(c, c.words()))
+                        .toList(),
+                Kinds.all().stream().map(k -> new KindWords(k.kind(), k.label())).toList(),
+                List.of(1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 6.5, 7.0, 8.0).stream()
+                        .map(t -> new TextureWords(t, ProductReader.textureWords(t)))
+                        .toList(),
+                Sites.all().stream().map(VocabularyController::site).toList(),
+                Methods.all().stream().map(VocabularyController::method).toList(),
+                SafetyScreen.allergies(),
+                Arrays.stream(Evidence.values())
+                        .collect(java.util.stream.Collectors.toMap(e -> e, Evidence::words, (a, _) -> a, java.util.TreeMap::new)),
+                Sources.all());
+    }
+
+    private static SiteWords site(Site s) {
+        return new SiteWords(s.id(), s.name(), s.note());
+    }
+
+    private static MethodWords method(Method m) {
+        return new MethodWords(m.id(), m.name(), m.note(), m.because());
+    }
+}
