@@ -503,7 +503,13 @@ final class Draft {
                 explainer.shelf(this::forbidden),
                 explainer.served(),
                 List.copyOf(notices),
-                List.copyOf(refusals));
+                List.copyOf(refusals),
+                SheetNotes.of(
+                        evening.stream()
+                                .filter(Candidate::rationed)
+                                .map(c -> c.product().name())
+                                .toList(),
+                        consultation.life().outdoorHours()));
     }
 
     private static List<Product> products(List<Candidate> candidates) {

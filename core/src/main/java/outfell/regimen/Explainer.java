@@ -153,6 +153,16 @@ final class Explainer {
     }
 
     private String setAside(Product p) {
+        Optional<String> against = slots.stream()
+                .flatMap(s -> s.candidates().stream())
+                .filter(c -> c.product().id().equals(p.id()))
+                .flatMap(c -> c.points().stream())
+                .filter(point -> point.points() < 0 && !point.reason().equals("one more step"))
+                .map(point -> "What speaks against it: %s.".formatted(point.reason()))
+                .findFirst();
+        if (against.isPresent()) {
+            return against.get();
+        }
         Optional<Candidate> stands = found.chosen().stream()
                 .flatMap(Optional::stream)
                 .filter(c -> c.product().kind() == p.kind())

@@ -22,6 +22,7 @@ import outfell.season.Asked;
  * @param served what is done for each concern
  * @param notices what the therapist should look at
  * @param refusals pins that were not followed, and why
+ * @param sheetNotes what the client's sheet says beside the steps
  */
 public record Regimen(
         Month month,
@@ -32,7 +33,8 @@ public record Regimen(
         List<ShelfAdvice> shelf,
         List<Served> served,
         List<Because> notices,
-        List<Refusal> refusals) {
+        List<Refusal> refusals,
+        List<SheetNotes.SheetNote> sheetNotes) {
 
     /** What else could stand in one step's place, nearest first. */
     public record Alternatives(Part part, ProductId instead, List<Alternative> choices) {}

@@ -3,17 +3,20 @@ package outfell.server;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import java.time.Month;
 import outfell.product.ProductId;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.module.SimpleModule;
 import tools.jackson.databind.ser.std.ToStringSerializer;
 
-/** How values are written: ids as plain text; a field that nobody knows is refused. */
+/** How values are written: ids as plain text; months by name; a field that nobody knows is refused. */
 @Configuration(proxyBeanMethods = false)
 class Json {
     @Bean
     JsonMapperBuilderCustomizer ids() {
         return builder -> builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-                .addModule(new SimpleModule("ids").addSerializer(ProductId.class, ToStringSerializer.instance));
+                .addModule(new SimpleModule("ids")
+                        .addSerializer(ProductId.class, ToStringSerializer.instance)
+                        .addSerializer(Month.class, ToStringSerializer.instance));
     }
 }

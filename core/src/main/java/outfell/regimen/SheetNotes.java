@@ -1,0 +1,50 @@
+package outfell.regimen;
+
+import java.util.List;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** What the client's sheet says beside the steps, from sheet.yaml. */
+public final class SheetNotes {
+    private enum When {
+        ALWAYS,
+        STRONG,
+        OUTDOORS
+    }
+
+    /**
+     * @param title a few words
+     * @param text the rest, for the client
+     */
+    public record SheetNote(String title, String text, Because because) {}
+
+    private record Rule(String id, When when, String title, String text, Because because) {}
+
+    private static final double OUTDOOR_HOURS = 3;
+    private static final List<Rule> RULES =
+            Row.unique(KnowledgeFile.yaml("sheet.yaml").rows("notes"), SheetNotes::read, Rule::id);
+
+    private SheetNotes() {}
+
+    static List<SheetNote> of(List<String> strong, double outdoorHours) {
+        return RULES.stream()
+                .filter(r -> switch (r.when()) {
+                    case ALWAYS -> true;
+                    case STRONG -> !strong.isEmpty();
+                    case OUTDOORS -> outdoorHours >= OUTDOOR_HOURS;
+                })
+                .map(r -> new SheetNote(
+                        r.title(), r.text().replace("{strong}", String.join(" and ", strong)), r.because()))
+                .toList();
+    }
+
+    private static Rule read(Row row) {
+        return new Rule(
+                row.text("id"),
+                row.one("when", When.class),
+                row.text("title"),
+                row.text("text"),
+                row.because(row.text("title")));
+    }
+}

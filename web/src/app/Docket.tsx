@@ -1,0 +1,121 @@
+import type { ReactNode } from 'react'
+import { NavLink, useNavigate } from 'react-router'
+import Button from '@mui/material/Button'
+import './docket.css'
+
+const STEPS = [
+  { path: 'talk', name: 'Talk' },
+  { path: 'read', name: 'Read' },
+  { path: 'regimen', name: 'Regimen' },
+  { path: 'sheet', name: 'Sheet' },
+]
+
+function Mark() {
+  return (
+    <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true">
+      <rect x="1" y="7" width="5" height="12" fill="none" stroke="#C9B8C8" strokeWidth="1.5" />
+      <rect x="8.5" y="1" width="3.5" height="24" fill="#D29473" />
+      <rect x="14" y="7" width="2.5" height="12" fill="#F1EAEE" />
+      <rect x="17.6" y="7" width="3.4" height="12" fill="#C9B8C8" />
+      <rect x="22" y="7" width="3.5" height="12" fill="#E9B92E" />
+    </svg>
+  )
+}
+
+function Brand() {
+  return (
+    <NavLink to="/" className="brand" aria-label="Outfell, to the desk">
+      <Mark />
+      <span>Outfell</span>
+    </NavLink>
+  )
+}
+
+/** The bar outside a visit. */
+export function DeskDocket({ onKeys }: { onKeys: () => void }) {
+  return (
+    <header className="docket">
+      <Brand />
+      <nav aria-label="Places" className="steps">
+        <NavLink to="/" end className="st">
+          Desk
+        </NavLink>
+        <NavLink to="/products" className="st">
+          House shelf
+        </NavLink>
+      </nav>
+      <div className="tools">
+        <Keys onKeys={onKeys} />
+      </div>
+    </header>
+  )
+}
+
+/** The bar within a visit: the client's docket, then the visit in working order. */
+export function VisitDocket({
+  visit,
+  name,
+  line,
+  mind,
+  done,
+  saving,
+  onKeys,
+}: {
+  /** id of the visit */
+  visit: string
+  name: string
+  /** trade and skin in a few words */
+  line: string
+  /** bans that must stay in sight */
+  mind: string[]
+  /** which steps have something in them */
+  done: Record<string, boolean>
+  /** where the saving stands */
+  saving: ReactNode
+  onKeys: () => void
+}) {
+  const navigate = useNavigate()
+  return (
+    <header className="docket">
+      <Brand />
+      <div className="tag" title={[line, ...mind].join(', ')}>
+        <b>{name}</b>
+        <span>
+          {line}
+          {mind.length > 0 && <em>, mind {mind.join(', ')}</em>}
+        </span>
+      </div>
+      <nav aria-label="The visit" className="steps">
+        {STEPS.map((step, i) => (
+          <NavLink
+            key={step.path}
+            to={`/visits/${visit}/${step.path}`}
+            className="st"
+            aria-keyshortcuts={`Alt+${i + 1}`}
+            onClick={(e) => {
+              e.preventDefault()
+              void navigate(`/visits/${visit}/${step.path}`)
+            }}
+          >
+            <i aria-hidden="true">{done[step.path] ? '✓' : i + 1}</i>
+            {step.name}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="tools">
+        <div className="saving" role="status">
+          {saving}
+        </div>
+        <Keys onKeys={onKeys} />
+      </div>
+    </header>
+  )
+}
+
+function Keys({ onKeys }: { onKeys: () => void }) {
+  return (
+    <Button className="tb" onClick={onKeys} aria-keyshortcuts="?">
+      Keys <kbd>?</kbd>
+    </Button>
+  )
+}

@@ -1,0 +1,50 @@
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+
+const KEYS: [string, string][] = [
+  ['Alt 1 to 4', 'Talk, Read, Regimen, Sheet'],
+  ['Alt D', 'the desk'],
+  ['0 to 4', 'Read: grade the zone'],
+  ['arrows', 'Read: next zone. Regimen: next step'],
+  ['[  ]', 'Read: other sign'],
+  ['M', 'Read: both sides alike'],
+  ['Z', 'Read: undo'],
+  ['Delete', 'Read: not looked at'],
+  ['Enter', 'Regimen: open the step'],
+  ['Esc', 'Regimen: close it'],
+  ['P', 'Sheet: print'],
+  ['?', 'these keys'],
+]
+
+/** Every key in one list. */
+export function KeysHelp({ open, close }: { open: boolean; close: () => void }) {
+  return (
+    <Dialog open={open} onClose={close} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
+        Keys
+      </DialogTitle>
+      <DialogContent>
+        <table>
+          <tbody>
+            {KEYS.map(([key, what]) => (
+              <tr key={key}>
+                <th scope="row" style={{ textAlign: 'left', padding: '4px 16px 4px 0' }}>
+                  <kbd>{key}</kbd>
+                </th>
+                <td>{what}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={close} autoFocus>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

@@ -1,0 +1,298 @@
+import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import { Refused, type Product, type ProductForm } from '../api/client'
+import { useReadLabel, useVocabulary } from '../api/hooks'
+import { capital, dayShort, DAYS } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import { Why } from '../shared/Why'
+
+type Typed = {
+  name: string
+  maker: string
+  size: string
+  unit: 'ml' | 'g'
+  price: string
+  label: string
+  kind: string
+  texture: string
+  weeks: string
+}
+
+const EMPTY: Typed = {
+  name: '',
+  maker: '',
+  size: '',
+  unit: 'ml',
+  price: '',
+  label: '',
+  kind: '',
+  texture: '',
+  weeks: '0',
+}
+
+type Night = (typeof DAYS)[number]
+
+/** What was typed, kept on this machine until it is used. */
+const KEPT = 'outfell.label'
+
+function keptText(): Typed {
+  try {
+    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Typed>) }
+  } catch {
+    return EMPTY
+  }
+}
+
+/** A label goes in: what stands on the pack, what the tool makes of it, what is put right by hand. */
+export function LabelForm({
+  own,
+  save,
+  close,
+}: {
+  /** for a client's shelf: asks how long she has used it and whether it is prescribed */
+  own: boolean
+  save: (form: ProductForm, weeks: number, nights: Night[]) => Promise<unknown>
+  close: () => void
+}) {
+  const words = useVocabulary().data
+  const form = useForm<Typed>({ defaultValues: keptText() })
+  const [prescription, setPrescription] = useState(false)
+  const [nights, setNights] = useState<Night[]>([])
+  const [failure, setFailure] = useState<Error | null>(null)
+  const read = useReadLabel()
+  const errors = form.formState.errors
+  const fail = (error: unknown) => {
+    setFailure(error instanceof Error ? error : new Error('This could not be done.'))
+    if (error instanceof Refused) {
+      error.fields.forEach((f) => {
+        const field = f.pointer.replace('/product', '').slice(1)
+        if (field in EMPTY) form.setError(field as keyof Typed, { message: f.sentence })
+      })
+    }
+  }
+  const withForm = (act: (body: ProductForm, typed: Typed) => Promise<unknown>) =>
+    form.handleSubmit(async (typed) => {
+      setFailure(null)
+      const body = toBody(typed, prescription, (field, message) => form.setError(field, { message }))
+      if (!body) return
+      try {
+        await act(body, typed)
+      } catch (error) {
+        fail(error)
+      }
+    })
+  const keepTyped = () => {
+    try {
+      localStorage.setItem(KEPT, JSON.stringify(form.getValues()))
+    } catch {
+      // the form itself still holds it
+    }
+  }
+  const field = (name: keyof Typed) => ({
+    error: !!errors[name],
+    helperText: errors[name]?.message,
+    ...form.register(name, { onChange: keepTyped }),
+  })
+  return (
+    <form
+      className="label-form"
+      aria-label="A product by its label"
+      onSubmit={(e) => void withForm((body) => read.mutateAsync(body))(e)}
+    >
+      <div className="label-typed">
+        <TextField label="Name on the pack" autoFocus fullWidth {...field('name')} />
+        <div className="row">
+          <TextField label="Maker" sx={{ flex: 2, minWidth: 130 }} {...field('maker')} />
+          <TextField label="Size" sx={{ width: 90 }} {...field('size')} />
+          <TextField
+            label="Unit"
+            select
+            sx={{ width: 84 }}
+            defaultValue={form.getValues('unit')}
+            {...field('unit')}
+          >
+            <MenuItem value="ml">ml</MenuItem>
+            <MenuItem value="g">g</MenuItem>
+          </TextField>
+          <TextField label="Price €" sx={{ width: 96 }} {...field('price')} />
+          {own && <TextField label="Weeks used" sx={{ width: 110 }} {...field('weeks')} />}
+        </div>
+        <TextField
+          label="Ingredient list, as printed"
+          multiline
+          minRows={5}
+          maxRows={12}
+          fullWidth
+          {...field('label')}
+        />
+        {own && (
+          <div className="row">
+            <ToggleButton
+              value="prescription"
+              selected={prescription}
+              onChange={() => setPrescription(!prescription)}
+            >
+              Prescribed
+            </ToggleButton>
+            {prescription &&
+              DAYS.map((d) => (
+                <ToggleButton
+                  key={d}
+                  value={d}
+                  selected={nights.includes(d)}
+                  onChange={() =>
+                    setNights(nights.includes(d) ? nights.filter((n) => n !== d) : [...nights, d])
+                  }
+                >
+                  {dayShort(d)}
+                </ToggleButton>
+              ))}
+          </div>
+        )}
+        <div className="row">
+          <Button type="submit" disabled={read.isPending}>
+            Read the label
+          </Button>
+          <Button type="button" onClick={close}>
+            Not now
+          </Button>
+        </div>
+        {failure && <ErrorBand error={failure} />}
+      </div>
+      <div className="label-read" aria-live="polite">
+        {read.data ? (
+          <>
+            <Findings product={read.data} />
+            <div className="row" style={{ margin: '12px 0' }}>
+              <TextField
+                label="Kind, put right"
+                select
+                sx={{ width: 190 }}
+                defaultValue=""
+                {...field('kind')}
+              >
+                <MenuItem value="">as read</MenuItem>
+                {words?.kinds.map((k) => (
+                  <MenuItem key={k.kind} value={k.kind}>
+                    {k.label}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <TextField
+                label="Texture, put right"
+                select
+                sx={{ width: 210 }}
+                defaultValue=""
+                {...field('texture')}
+              >
+                <MenuItem value="">as read</MenuItem>
+                {words?.textures.map((t) => (
+                  <MenuItem key={t.grade} value={String(t.grade)}>
+                    {t.grade} {t.label}
+                  </MenuItem>
+                ))}
+              </TextField>
+            </div>
+            <Button
+              variant="contained"
+              onClick={() =>
+                void withForm(async (body, typed) => {
+                  await save(body, Number(typed.weeks) || 0, nights)
+                  localStorage.removeItem(KEPT)
+                  close()
+                })()
+              }
+            >
+              {own ? 'Put it on the shelf' : 'Add to the house shelf'}
+            </Button>
+          </>
+        ) : (
+          <p className="second">
+            Paste the list with its line breaks, brackets and percentages. What it is, where it goes and what
+            to mind will stand here before anything is kept.
+          </p>
+        )}
+      </div>
+    </form>
+  )
+}
+
+function toBody(
+  typed: Typed,
+  prescription: boolean,
+  wrong: (field: keyof Typed, message: string) => void,
+): ProductForm | null {
+  let fine = true
+  const number = (field: 'size' | 'price' | 'weeks') => {
+    const text = typed[field].trim().replace(',', '.')
+    const value = text === '' ? 0 : Number(text)
+    if (Number.isNaN(value)) {
+      wrong(field, `"${typed[field]}" is not a number.`)
+      fine = false
+      return 0
+    }
+    return value
+  }
+  const size = number('size')
+  const price = number('price')
+  number('weeks')
+  return fine
+    ? {
+        name: typed.name,
+        maker: typed.maker,
+        size,
+        unit: typed.unit,
+        price,
+        label: typed.label,
+        kind: typed.kind === '' ? null : (typed.kind as ProductForm['kind']),
+        texture: typed.texture === '' ? null : Number(typed.texture),
+        prescription,
+      }
+    : null
+}
+
+/** What the tool makes of a product, each finding with its reason. */
+export function Findings({ product }: { product: Product }) {
+  return (
+    <>
+      <h3>
+        Read as: {product.kindLabel}, {product.textureWords}
+        {product.spf > 0 && `, SPF ${product.spf}`}
+      </h3>
+      <ul className="dots">
+        {product.findings.map((f) => (
+          <li key={f.about + f.found}>
+            <b>
+              {capital(f.about)}: {f.found}
+            </b>{' '}
+            <span className="second">{f.sure}.</span> <Why because={f.because} quiet />
+          </li>
+        ))}
+      </ul>
+      {product.unknown.length > 0 && (
+        <p className="look" style={{ marginTop: 8 }}>
+          <b>Not known:</b> {product.unknown.join(', ')}. They count for nothing; allergies are still looked
+          for in their names.
+        </p>
+      )}
+      <details style={{ marginTop: 8 }}>
+        <summary>
+          {product.lines.length} {product.lines.length === 1 ? 'ingredient' : 'ingredients'} in order
+        </summary>
+        <ol>
+          {product.lines.map((l, i) => (
+            <li key={`${i}${l.printed}`}>
+              {l.printed}
+              {l.known && l.known.toLowerCase() !== l.printed.toLowerCase() && ` (${l.known})`}{' '}
+              <span className="second">{l.because.slice(l.printed.length + 2)}</span>
+            </li>
+          ))}
+        </ol>
+      </details>
+    </>
+  )
+}

@@ -1,0 +1,410 @@
+import { useEffect, useRef, useState } from 'react'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useNavigate } from 'react-router'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import { api, ask, type Month, type Part, type PlanAnswer, type Regimen } from '../api/client'
+import { keys, useKeptPlans } from '../api/hooks'
+import { capital, dateWords, monthName, MONTHS, timeWords } from '../shared/format'
+import { ErrorBand, Fetching } from '../shared/States'
+import { Why } from '../shared/Why'
+import { Key, PatternSet } from '../strip/Bands'
+import { units } from '../strip/layout'
+import { StepList, Strip } from '../strip/Strip'
+import { Timeline } from '../strip/Timeline'
+import { useVisitContext, type VisitContext } from '../visit/VisitShell'
+import { AddStep } from './AddStep'
+import { ByHand } from './ByHand'
+import { StepDetail } from './StepDetail'
+import { usePlan } from './usePlan'
+import './regimen.css'
+
+/** The regimen board: method, months, both strips, and why. */
+export default function RegimenPage() {
+  const context = useVisitContext()
+  const { words, work, client } = context
+  const document = work.draft.document
+  const [shown, setShown] = useState<Month>(document.month)
+  const plan = usePlan(context, shown)
+  if (plan.isError) {
+    return (
+      <div className="page">
+        <ErrorBand error={plan.error} again={() => void plan.refetch()} />
+      </div>
+    )
+  }
+  return (
+    <div className="regimen">
+      <PatternSet />
+      <div className="regimen-head">
+        <div>
+          <span className="second">Method</span>
+          <ToggleButtonGroup
+            exclusive
+            value={document.method}
+            aria-label="Method"
+            onChange={(_, method: string | null) => method !== null && work.change((d) => ({ ...d, method }))}
+          >
+            {words.methods.map((m) => (
+              <ToggleButton key={m.id} value={m.id} title={m.note}>
+                {m.name}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </div>
+        <div className="months-box">
+          <span className="second">
+            Month whose air the plan is for; {monthName(document.month)} is the visit’s own
+          </span>
+          <ToggleButtonGroup
+            exclusive
+            value={shown}
+            aria-label="Month"
+            className="months"
+            onChange={(_, month: Month | null) => month !== null && setShown(month)}
+          >
+            {MONTHS.map((m) => (
+              <ToggleButton
+                key={m}
+                value={m}
+                aria-label={monthName(m)}
+                className={m === document.month ? 'own' : ''}
+              >
+                {monthName(m).slice(0, 3)}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </div>
+        <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />
+      </div>
+      {plan.data ? (
+        <Answer
+          context={context}
+          answer={plan.data}
+          shown={shown}
+          setShown={setShown}
+          fresh={!plan.isPlaceholderData}
+        />
+      ) : (
+        <Fetching what={`${client.name.split(' ')[0]}’s plan`} />
+      )}
+    </div>
+  )
+}
+
+function KeepPlan({ context, planned }: { context: VisitContext; planned: boolean }) {
+  const { visit, work } = context
+  const queries = useQueryClient()
+  const navigate = useNavigate()
+  const kept = useKeptPlans(visit.id)
+  const keepPlan = useMutation({
+    mutationFn: async () => {
+      await work.settle()
+      return ask(api.POST('/api/visits/{id}/plans', { params: { path: { id: visit.id } } }))
+    },
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: keys.kept(visit.id) })
+      void queries.invalidateQueries({ queryKey: keys.desk })
+    },
+  })
+  const last = kept.data?.[0]
+  return (
+    <div className="keep">
+      <div className="row">
+        <Button
+          variant="contained"
+          disabled={!planned || keepPlan.isPending}
+          onClick={() => keepPlan.mutate()}
+        >
+          Keep this plan
+        </Button>
+        <Button disabled={!planned} onClick={() => void navigate(`/visits/${visit.id}/sheet`)}>
+          Sheet
+        </Button>
+      </div>
+      <span className="second" role="status">
+        {keepPlan.isError
+          ? keepPlan.error.message
+          : last
+            ? `Plan ${last.number} kept, ${dateWords(last.savedAt)} ${timeWords(last.savedAt)}`
+            : 'No plan kept yet'}
+      </span>
+    </div>
+  )
+}
+
+function Answer({
+  context,
+  answer,
+  shown,
+  setShown,
+  fresh,
+}: {
+  context: VisitContext
+  answer: PlanAnswer
+  shown: Month
+  setShown: (month: Month) => void
+  fresh: boolean
+}) {
+  const own = context.work.draft.document.month
+  if (!answer.regimen) return <ReferFirst context={context} answer={answer} />
+  return (
+    <div aria-busy={!fresh}>
+      {shown !== own && (
+        <Changes answer={answer} shown={shown} own={own} context={context} setShown={setShown} />
+      )}
+      <Board context={context} regimen={answer.regimen} />
+      <Below context={context} regimen={answer.regimen} answer={answer} />
+    </div>
+  )
+}
+
+function ReferFirst({ context, answer }: { context: VisitContext; answer: PlanAnswer }) {
+  const { work } = context
+  const [text, setText] = useState('')
+  return (
+    <div className="page">
+      <div className="stop">
+        <h1>Refer first</h1>
+        <ul>
+          {answer.verdict.safety.referrals.map((r) => (
+            <li key={r.name} style={{ margin: '8px 0' }}>
+              <b>See {r.whom}.</b> <Why because={r.because} />
+            </li>
+          ))}
+        </ul>
+        <p>No plan is shown until this is settled. A therapist does not diagnose.</p>
+      </div>
+      <form
+        className="row"
+        style={{ marginTop: 16, alignItems: 'flex-start' }}
+        onSubmit={(e) => {
+          e.preventDefault()
+          if (text.trim() !== '') {
+            work.change((d) => ({ ...d, intake: { ...d.intake, settled: text.trim() } }))
+          }
+        }}
+      >
+        <TextField
+          label="Settled by whom, and when"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          sx={{ width: 420 }}
+          helperText="For example: Dr Ashdown, by telephone, 24 November."
+        />
+        <Button type="submit" disabled={text.trim() === ''}>
+          It is settled
+        </Button>
+      </form>
+    </div>
+  )
+}
+
+function Changes({
+  answer,
+  shown,
+  own,
+  context,
+  setShown,
+}: {
+  answer: PlanAnswer
+  shown: Month
+  own: Month
+  context: VisitContext
+  setShown: (month: Month) => void
+}) {
+  const n = answer.changes.length
+  return (
+    <section className="changes" aria-label={`What ${monthName(shown)} changes`}>
+      <h2>
+        {n === 0
+          ? `${monthName(shown)} changes nothing`
+          : `${monthName(shown)} changes ${n} ${n === 1 ? 'step' : 'steps'}`}
+      </h2>
+      <ul>
+        {answer.changes.map((c) => (
+          <li key={c.part + c.kind + c.from + c.to}>
+            <b>
+              {capital(c.part.toLowerCase())}, {c.what}:
+            </b>{' '}
+            {[c.from, c.to].filter((x) => x !== '').join(' → ')}. <Why because={c.because} />
+          </li>
+        ))}
+      </ul>
+      <div className="row">
+        <Button onClick={() => setShown(own)}>Back to {monthName(own)}</Button>
+        <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
+          Plan the visit for {monthName(shown)}
+        </Button>
+      </div>
+    </section>
+  )
+}
+
+function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
+  const [open, setOpen] = useState<{ part: Part; product: string } | null>(null)
+  const routines = [regimen.morning, regimen.evening]
+  const unit = units(routines)
+  const detail = useRef<HTMLDivElement>(null)
+  const openProduct = open?.product
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      if (e.key === 'Escape') setOpen(null)
+      if (e.key !== 'ArrowRight' && e.key !== 'ArrowLeft') return
+      const labels = [...window.document.querySelectorAll<HTMLElement>('.strip-label')]
+      const at = labels.indexOf(window.document.activeElement as HTMLElement)
+      const next = labels[at + (e.key === 'ArrowRight' ? 1 : -1)]
+      if (at >= 0 && next) {
+        e.preventDefault()
+        next.focus()
+      }
+    }
+    window.addEventListener('keydown', key)
+    return () => window.removeEventListener('keydown', key)
+  }, [])
+  return (
+    <>
+      {routines.map((r) => {
+        const mine = open?.part === r.part ? open.product : null
+        const folded = open !== null && mine === null
+        const step = r.steps.find((s) => s.product === mine)
+        const toggle = (product: string) =>
+          setOpen(openProduct === product && open?.part === r.part ? null : { part: r.part, product })
+        return (
+          <section key={r.part} className="band routine" aria-label={capital(r.part.toLowerCase())}>
+            <div className="gutter">
+              <h2>{capital(r.part.toLowerCase())}</h2>
+              <span className="second">
+                {r.timeline.minutes} of {r.timeline.limitMinutes} min
+              </span>
+              {folded ? (
+                <Button onClick={() => setOpen(null)}>Unfold</Button>
+              ) : (
+                <AddStep context={context} part={r.part} />
+              )}
+            </div>
+            <div className="routine-body">
+              <div className="wide-only">
+                <Strip
+                  routine={r}
+                  unit={unit}
+                  open={mine}
+                  folded={folded}
+                  toggle={toggle}
+                  weather={r.part === 'MORNING' ? { uv: regimen.asked.air.outdoors.uvIndex } : 'night'}
+                />
+              </div>
+              <div className="narrow-only">
+                <StepList routine={r} open={mine} toggle={toggle} />
+              </div>
+              {step && (
+                <div ref={detail}>
+                  <StepDetail
+                    context={context}
+                    part={r.part}
+                    step={step}
+                    alternatives={
+                      regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)
+                        ?.choices ?? []
+                    }
+                    close={() => setOpen(null)}
+                  />
+                </div>
+              )}
+              {!folded && <Timeline routine={r} />}
+            </div>
+          </section>
+        )
+      })}
+      <div className="key-row">
+        <Key />
+      </div>
+    </>
+  )
+}
+
+function Below({
+  context,
+  regimen,
+  answer,
+}: {
+  context: VisitContext
+  regimen: Regimen
+  answer: PlanAnswer
+}) {
+  const { air } = regimen.asked
+  const cautions = answer.verdict.safety.cautions
+  return (
+    <>
+      <ByHand context={context} regimen={regimen} />
+      {(regimen.notices.length > 0 || cautions.length > 0) && (
+        <div className="look">
+          <ul>
+            {regimen.notices.map((n) => (
+              <li key={n.sentence}>
+                <b>Look at this:</b> {n.sentence}
+              </li>
+            ))}
+            {cautions.map((c) => (
+              <li key={c.name}>
+                <b>{capital(c.name)}:</b> {c.forTherapist}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <div className="below">
+        <section aria-label="Concerns">
+          <h2>What is done for each concern</h2>
+          <ul>
+            {regimen.served.map((s) => (
+              <li key={s.concern}>
+                <b>
+                  {capital(s.concern)}, {Math.round(s.weight)}:
+                </b>{' '}
+                {s.by.length > 0 ? s.by.slice(0, 3).join(', ') : s.because.sentence}
+              </li>
+            ))}
+            {regimen.served.length === 0 && <li>No concern was found; the plan keeps the skin as it is.</li>}
+          </ul>
+        </section>
+        <section aria-label="Own products">
+          <h2>What becomes of the client’s shelf</h2>
+          <ul>
+            {regimen.shelf.map((s) => (
+              <li key={s.product}>
+                <b>
+                  {s.fate === 'USED' ? '✓ used' : s.fate === 'STOP' ? '✕ stop' : '○ set aside'}: {s.name}.
+                </b>{' '}
+                {s.fate !== 'USED' && s.because.sentence}
+              </li>
+            ))}
+            {regimen.shelf.length === 0 && <li>Nothing is on it yet; add bottles under Talk.</li>}
+          </ul>
+        </section>
+        <section aria-label="Air">
+          <h2>The air of {monthName(regimen.month)}</h2>
+          <ul>
+            <li>
+              <b>Dryness {Math.round(air.dryness)}:</b> {air.dryBecause.sentence}
+            </li>
+            <li>
+              <b>Heat {Math.round(air.heat)}:</b> {air.heatBecause.sentence}
+            </li>
+            <li>
+              <b>Rooms:</b> {air.rooms.sentence}
+            </li>
+            <li>
+              <b>Sun:</b> {regimen.asked.spf.because.sentence}
+            </li>
+            <li>
+              <b>Cream:</b> {regimen.asked.moisturiser.because.sentence}
+            </li>
+          </ul>
+        </section>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,284 @@
+import type { Routine, Step } from '../api/client'
+import { nightsWords } from '../shared/format'
+import { Bands } from './Bands'
+import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
+
+const HEIGHT = 78
+const LABELS = 78
+const LEAD = 18
+
+/** A routine as a cross-section: what comes off, the skin, what stays on, the weather. */
+export function Strip({
+  routine,
+  unit,
+  open,
+  folded,
+  toggle,
+  weather,
+}: {
+  routine: Routine
+  /** width of one grade of texture */
+  unit: { on: number; off: number }
+  /** product of the step whose fold-out is open */
+  open: string | null
+  /** drawn as a thin core without labels */
+  folded?: boolean
+  /** opens or closes a step */
+  toggle: (product: string) => void
+  /** what stands at the outer end: the UV index by day, the moon by night */
+  weather: { uv: number } | 'night'
+}) {
+  const placed = blocks(routine, unit)
+  const top = folded ? 16 : LABELS + LEAD
+  const height = folded ? 36 : HEIGHT
+  return (
+    <div className="strip" style={{ height: top + height + 6 }}>
+      <svg viewBox={`0 0 ${WIDTH} ${top + height + 6}`} preserveAspectRatio="none" aria-hidden="true">
+        <Skin top={folded ? 4 : 0} bottom={top + height + 6} />
+        {placed.map((b) => (
+          <BlockShape
+            key={b.step.product}
+            block={b}
+            top={top}
+            height={height}
+            open={b.step.product === open}
+            folded={!!folded}
+          />
+        ))}
+        <Weather weather={weather} y={top + height / 2} />
+      </svg>
+      {!folded && <span className="strip-cap">comes off</span>}
+      {placed.map((b) =>
+        folded ? (
+          <span
+            key={b.step.product}
+            className="strip-number"
+            style={{ left: percent(b.x + b.width / 2) }}
+            aria-hidden="true"
+          >
+            {b.step.number}
+          </span>
+        ) : (
+          <Label
+            key={b.step.product}
+            block={b}
+            open={b.step.product === open}
+            toggle={() => toggle(b.step.product)}
+          />
+        ),
+      )}
+    </div>
+  )
+}
+
+const percent = (x: number) => `${(x / WIDTH) * 100}%`
+
+function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: () => void }) {
+  const { step } = block
+  const nights = nightsWords(step)
+  return (
+    <button
+      type="button"
+      className={`strip-label${nights ? ' some' : ''}`}
+      style={{ left: percent(block.labelX), width: percent(block.labelWidth) }}
+      aria-expanded={open}
+      aria-label={`${step.number} ${step.name}, ${step.amount.words}, ${step.technique}${nights ? `, ${nights}` : ''}`}
+      title={`${step.name}: ${step.amount.words}, ${step.technique}`}
+      onClick={toggle}
+    >
+      <i>{step.number}</i>
+      <span className="name">{step.name}</span>
+      <span className="amount">
+        <b>{step.amount.words}</b>
+        {nights && <em> {nights}</em>}
+      </span>
+    </button>
+  )
+}
+
+function Skin({ top, bottom }: { top: number; bottom: number }) {
+  return (
+    <>
+      <rect x={SKIN_X} y={top} width={SKIN_W} height={bottom - top} fill="url(#p-skin)" />
+      <path
+        d={`M${SKIN_X + 1.2} ${top}V${bottom}M${SKIN_X + SKIN_W - 1.2} ${top}V${bottom}`}
+        stroke="var(--skin)"
+        strokeWidth="2.4"
+      />
+    </>
+  )
+}
+
+function BlockShape({
+  block,
+  top,
+  height,
+  open,
+  folded,
+}: {
+  block: Block
+  top: number
+  height: number
+  open: boolean
+  folded: boolean
+}) {
+  const { step, x, width } = block
+  const half = step.part !== ''
+  const y = half ? top + height / 2 : top
+  const h = half ? height / 2 : height
+  const some = step.nights.length < 7
+  const leadX = Math.min(Math.max(x + width / 2, block.labelX + 10), block.labelX + block.labelWidth - 6)
+  return (
+    <g>
+      {!folded && (
+        <>
+          <path
+            d={`M${block.labelX} ${LABELS}H${block.labelX + block.labelWidth}`}
+            stroke="var(--edge)"
+            strokeWidth="1"
+          />
+          <path
+            d={`M${leadX} ${LABELS}L${x + width / 2} ${top - 3}V${y + 1}`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.2"
+          />
+        </>
+      )}
+      {step.comesOff ? (
+        <ComesOff block={block} top={top} height={height} />
+      ) : (
+        <Bands shares={step.shares} x={x} y={y} width={width} height={h} />
+      )}
+      {some && (
+        <rect
+          x={x + 2.5}
+          y={y + 2.5}
+          width={Math.max(1, width - 5)}
+          height={h - 5}
+          fill="none"
+          stroke="var(--sheet)"
+          strokeWidth="5"
+        />
+      )}
+      <rect
+        x={x + 1}
+        y={y + 1}
+        width={width - 2}
+        height={h - 2}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={some ? 2 : 1.6}
+        strokeDasharray={some ? '6 4' : undefined}
+      />
+      {half && !folded && (
+        <text x={x + width / 2} y={top + 22} fontSize="13" textAnchor="middle" fill="var(--ink2)">
+          {width > 60 ? step.part : step.part.split(' ')[0]}
+        </text>
+      )}
+      {step.letter !== '' && !folded && width > 24 && (
+        <Lozenge x={x + width / 2} y={y + h / 2} letter={step.letter} />
+      )}
+      {open && (
+        <rect
+          x={x - 2}
+          y={y - 2}
+          width={width + 4}
+          height={h + 4}
+          fill="none"
+          stroke="var(--pri)"
+          strokeWidth="4"
+        />
+      )}
+    </g>
+  )
+}
+
+function ComesOff({ block, top, height }: { block: Block; top: number; height: number }) {
+  const { step, x, width, before } = block
+  const bottom = top + height
+  return (
+    <>
+      <rect x={x} y={top} width={width} height={height} fill="var(--sheet)" />
+      <path
+        d={`M${x} ${bottom}V${bottom - height * before}L${x + width} ${bottom - height * step.left}V${bottom}Z`}
+        fill="url(#p-day)"
+        stroke="var(--edge)"
+      />
+    </>
+  )
+}
+
+function Lozenge({ x, y, letter }: { x: number; y: number; letter: string }) {
+  const r = 13
+  return (
+    <>
+      <path
+        d={`M${x} ${y - r}l${r} ${r}l${-r} ${r}l${-r} ${-r}z`}
+        fill="var(--sheet)"
+        stroke="var(--ink)"
+        strokeWidth="1.6"
+      />
+      <text x={x} y={y + 5} fontSize="13" fontWeight="700" textAnchor="middle" fill="var(--ink)">
+        {letter}
+      </text>
+    </>
+  )
+}
+
+function Weather({ weather, y }: { weather: { uv: number } | 'night'; y: number }) {
+  const x = WIDTH - 22
+  if (weather === 'night') {
+    return <path d={`M${x - 4} ${y - 17}a17 17 0 1 1 0 34a22 22 0 0 0 0 -34z`} fill="var(--moon)" />
+  }
+  return (
+    <>
+      <circle cx={x} cy={y} r="17" fill="var(--sun)" stroke="#1D222C" strokeWidth="1.4" />
+      <text x={x} y={y - 1} fontSize="10" fontWeight="700" textAnchor="middle" fill="#1D222C">
+        UV
+      </text>
+      <text x={x} y={y + 12} fontSize="13" fontWeight="700" textAnchor="middle" fill="#1D222C">
+        {Math.round(weather.uv)}
+      </text>
+    </>
+  )
+}
+
+/** The same steps as a list, for narrow windows and the client's phone. */
+export function StepList({
+  routine,
+  open,
+  toggle,
+}: {
+  routine: Routine
+  open: string | null
+  toggle: (product: string) => void
+}) {
+  return (
+    <ol className="step-list">
+      {routine.steps.map((s: Step) => (
+        <li key={s.product}>
+          <button type="button" aria-expanded={s.product === open} onClick={() => toggle(s.product)}>
+            <svg width="34" height="34" aria-hidden="true">
+              {s.comesOff ? (
+                <rect width="34" height="34" fill="url(#p-day)" />
+              ) : (
+                <Bands shares={s.shares} x={0} y={0} width={34} height={34} />
+              )}
+              <rect x="0.5" y="0.5" width="33" height="33" fill="none" stroke="var(--ink)" />
+            </svg>
+            <span>
+              <b>
+                {s.number} {s.name}
+              </b>
+              <span className="second">
+                {s.amount.words}, {s.technique}
+                {nightsWords(s) && `; ${nightsWords(s)}`}
+              </span>
+            </span>
+          </button>
+        </li>
+      ))}
+    </ol>
+  )
+}

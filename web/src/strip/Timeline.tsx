@@ -1,0 +1,68 @@
+import type { Routine } from '../api/client'
+import { secondsWords } from '../shared/format'
+
+const W = 1000
+
+/** Minutes in order: ink is hands on, hatching is time left on or waiting, the madder rule is her limit. */
+export function Timeline({ routine }: { routine: Routine }) {
+  const t = routine.timeline
+  const total = Math.max(t.limitMinutes, t.minutes) * 60 * 1.02
+  const scale = W / total
+  const starts = t.segments.map((_, i) => t.segments.slice(0, i).reduce((a, s) => a + s.seconds, 0))
+  const ticks = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i).filter(
+    (m) => total / 60 < 24 || m % 2 === 0,
+  )
+  const words = `${t.minutes} of ${t.limitMinutes} minutes, ${t.handsOnMinutes} with hands on`
+  return (
+    <div className="timeline" role="img" aria-label={`${routine.part.toLowerCase()}: ${words}`}>
+      <svg viewBox={`0 0 ${W} 40`} preserveAspectRatio="none" aria-hidden="true">
+        {t.segments.map((s, i) => {
+          const x = (starts[i] ?? 0) * scale
+          const width = s.seconds * scale
+          return s.doing === 'HANDS_ON' ? (
+            <rect key={i} x={x} y="2" width={Math.max(3, width - 1.5)} height="20" fill="var(--ink)" />
+          ) : (
+            <rect key={i} x={x} y="2.5" width={width} height="19" fill="url(#p-wait)" stroke="var(--edge)" />
+          )
+        })}
+        <path d={`M0 22H${W}`} stroke="var(--edge)" />
+        {ticks.map((m) => (
+          <path key={m} d={`M${m * 60 * scale} 22v5`} stroke="var(--edge)" />
+        ))}
+        <path
+          d={`M${t.limitMinutes * 60 * scale} 0V30`}
+          stroke="var(--stop)"
+          strokeWidth="2.5"
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
+      {t.segments.map(
+        (s, i) =>
+          s.doing === 'HANDS_ON' &&
+          s.seconds * scale > 16 && (
+            <span
+              key={i}
+              className="timeline-number"
+              style={{ left: `${(((starts[i] ?? 0) + s.seconds / 2) * scale) / 10}%` }}
+              title={secondsWords(s.seconds)}
+              aria-hidden="true"
+            >
+              {s.step}
+            </span>
+          ),
+      )}
+      {ticks
+        .filter((m) => m % (total > 900 ? 2 : 1) === 0)
+        .map((m) => (
+          <span
+            key={m}
+            className="timeline-tick"
+            style={{ left: `${(m * 60 * scale) / 10}%` }}
+            aria-hidden="true"
+          >
+            {m === 0 ? '0 min' : m}
+          </span>
+        ))}
+    </div>
+  )
+}

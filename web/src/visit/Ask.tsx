@@ -1,0 +1,124 @@
+import { useId, type ReactNode } from 'react'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import type { VisitWork } from './useVisit'
+
+/** What the server refused at one field, if anything. */
+export const problemAt = (work: VisitWork, pointer: string) =>
+  work.saving.state === 'refused'
+    ? work.saving.fields.find((f) => f.pointer === pointer || f.pointer.startsWith(pointer + '/'))?.sentence
+    : undefined
+
+/** One question with one answer by one tap. */
+export function Choose<T extends string>({
+  question,
+  value,
+  options,
+  choose,
+  hint,
+}: {
+  question: string
+  value: T
+  options: { value: T; label: string }[]
+  choose: (value: T) => void
+  hint?: ReactNode
+}) {
+  const id = useId()
+  return (
+    <div className="ask">
+      <span id={id}>{question}</span>
+      <ToggleButtonGroup
+        exclusive
+        value={value}
+        aria-labelledby={id}
+        onChange={(_, next: T | null) => next !== null && choose(next)}
+        sx={{ flexWrap: 'wrap' }}
+      >
+        {options.map((o) => (
+          <ToggleButton key={o.value} value={o.value}>
+            {o.label}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {hint && <p className="second">{hint}</p>}
+    </div>
+  )
+}
+
+/** One question with any number of answers. */
+export function ChooseAny<T extends string>({
+  question,
+  value,
+  options,
+  choose,
+  hint,
+}: {
+  question: string
+  value: T[]
+  options: { value: T; label: string }[]
+  choose: (value: T[]) => void
+  hint?: ReactNode
+}) {
+  const id = useId()
+  return (
+    <div className="ask">
+      <span id={id}>{question}</span>
+      <div className="row" role="group" aria-labelledby={id}>
+        {options.map((o) => (
+          <ToggleButton
+            key={o.value}
+            value={o.value}
+            selected={value.includes(o.value)}
+            onChange={() =>
+              choose(value.includes(o.value) ? value.filter((v) => v !== o.value) : [...value, o.value])
+            }
+          >
+            {o.label}
+          </ToggleButton>
+        ))}
+      </div>
+      {hint && <p className="second">{hint}</p>}
+    </div>
+  )
+}
+
+/** A number as typed; it becomes a value when it is one, and is kept as typed until then. */
+export function NumberField({
+  label,
+  pointer,
+  value,
+  work,
+  set,
+}: {
+  label: string
+  /** JSON pointer of the field in the visit */
+  pointer: string
+  value: number
+  work: VisitWork
+  set: (value: number) => void
+}) {
+  const typed = work.draft.typed[pointer]
+  const notANumber = typed !== undefined
+  const refused = problemAt(work, pointer)
+  return (
+    <TextField
+      label={label}
+      value={typed ?? String(value)}
+      error={notANumber || !!refused}
+      helperText={notANumber ? `"${typed}" is not a number; the last one, ${value}, still counts.` : refused}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      sx={{ width: notANumber || refused ? 240 : 150 }}
+      onChange={(e) => {
+        const text = e.target.value
+        const number = Number(text.replace(',', '.'))
+        if (text.trim() === '' || Number.isNaN(number)) {
+          work.type(pointer, text)
+        } else {
+          work.type(pointer, null)
+          set(number)
+        }
+      }}
+    />
+  )
+}
