@@ -152,17 +152,19 @@ export default function Read() {
             looked={reading.grades.length}
             show={(s) => setSign(s)}
           />
-          <Button
-            variant="contained"
-            fullWidth
-            sx={{ mt: 2, minHeight: 52 }}
-            onClick={() => {
-              void work.settle()
-              void navigate(`/visits/${visit.id}/regimen`)
-            }}
-          >
-            Build the regimen from this
-          </Button>
+          <div className="build-bar">
+            <Button
+              variant="contained"
+              fullWidth
+              sx={{ minHeight: 52 }}
+              onClick={() => {
+                void work.settle()
+                void navigate(`/visits/${visit.id}/regimen`)
+              }}
+            >
+              Build the regimen from this
+            </Button>
+          </div>
         </section>
       </div>
     </>

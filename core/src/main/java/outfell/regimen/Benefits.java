@@ -62,12 +62,8 @@ final class Benefits {
         if (share == 0) {
             return Optional.empty();
         }
-        String sentence = "%s (%s) for %s: %s."
-                .formatted(
-                        capital(Actives.of(active.kind()).label()),
-                        active.strength(),
-                        benefit.concern().words(),
-                        benefit.because().evidence().words());
+        String sentence = "%s (%s) for %s."
+                .formatted(capital(Actives.of(active.kind()).label()), active.strength(), benefit.concern().words());
         return Optional.of(new Help(benefit.concern(), active.kind(), share, benefit.because().withSentence(sentence)));
     }
 

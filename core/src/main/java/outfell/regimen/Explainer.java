@@ -68,7 +68,7 @@ final class Explainer {
                     other.product().name(),
                     Math.max(0, Math.round((found.score() - score) * 10) / 10.0),
                     Math.round((other.product().price() - chosen.product().price()) * 100) / 100.0,
-                    Because.house(why(chosen, other)))));
+                    Because.house(why(chosen, other, found.score() - score)))));
         }
         return all.stream()
                 .sorted(Comparator.comparingDouble(Alternative::behind).thenComparing(Alternative::product))
@@ -77,8 +77,10 @@ final class Explainer {
     }
 
     /** The one difference that weighs most against the other. */
-    private String why(Candidate chosen, Candidate other) {
-        String reason = "Nearly the same; decided by price, then mildness.";
+    private String why(Candidate chosen, Candidate other, double behind) {
+        String reason = behind < 1
+                ? "Nearly the same; decided by price, then mildness."
+                : "What it helps is served already by other steps.";
         double most = 0.05;
         Map<String, Double> differences = new HashMap<>();
         chosen.points().forEach(p -> differences.merge(p.reason(), p.points(), Double::sum));
