@@ -6,10 +6,12 @@ import outfell.product.Product;
 /**
  * A product weighed for one slot.
  *
+ * @param number of the product, its own within one consultation
  * @param points what it earns or loses by itself, each with its reason
  * @param own sum of the points, with a trace for ties: cheaper, then milder, then id
  * @param helps weight of concern × share, by concern index; 0 where it does nothing
  * @param kinds ordinal of the active behind each help
+ * @param on the concerns that it helps at all
  * @param seconds of one use
  * @param rationed whether it has its own nights
  * @param uses nights a week when rationed; else 7
@@ -22,10 +24,12 @@ import outfell.product.Product;
  */
 record Candidate(
         Product product,
+        int number,
         List<Point> points,
         double own,
         double[] helps,
         int[] kinds,
+        int[] on,
         int seconds,
         boolean rationed,
         int uses,
@@ -52,7 +56,7 @@ record Candidate(
 
     /**
      * Whether no plan can be made worse by taking this instead of the other in the same slot: it brings at least as much to
-     * every concern by the same active, costs no more time, nights or load, and clashes with nothing that the other bears.
+     * every concern by the same active, or twice as much by another, costs no more time, nights or load, and clashes with nothing that the other bears.
      */
     boolean dominates(Candidate other) {
         if (own < other.own
@@ -70,7 +74,9 @@ record Candidate(
             return false;
         }
         for (int c = 0; c < helps.length; c++) {
-            if (other.helps[c] > 0 && (helps[c] < other.helps[c] || kinds[c] != other.kinds[c])) {
+            // By another active it may be the one that is halved as a repetition, so there it must bring twice as much.
+            double needed = kinds[c] == other.kinds[c] ? other.helps[c] : 2 * other.helps[c];
+            if (other.helps[c] > 0 && helps[c] < needed) {
                 return false;
             }
         }

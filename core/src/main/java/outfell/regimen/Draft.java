@@ -98,11 +98,20 @@ final class Draft {
         return search(prune(slots), limits(slots)).run().orElseThrow();
     }
 
+    /** Every slot with everybody who may fill it, nothing pruned; for tests that try everything. */
+    List<Slot> openSlots() {
+        return slots(pins());
+    }
+
+    Search searchOf(List<Slot> slots) {
+        return search(slots, limits(slots));
+    }
+
     private Search search(List<Slot> slots, Search.Limits limits) {
         double[] comfortable = {
             consultation.life().morningMinutes() * 30.0, consultation.life().eveningMinutes() * 30.0
         };
-        return new Search(slots, weigher.concerns().size(), limits, comfortable, Yardstick.HOUSE);
+        return new Search(slots, weigher.concerns().size(), weigher.products(), limits, comfortable, Yardstick.HOUSE);
     }
 
     /** Bans first, then what she will not have. */
@@ -384,6 +393,7 @@ final class Draft {
         long alike = slots.stream().filter(slot::alike).count();
         List<Set<ProductId>> elsewhere = where.getOrDefault(slot.kind(), List.of());
         return List.copyOf(candidates.stream()
+                .filter(c -> slot.required() || c.alone() > 0)
                 .filter(c -> candidates.stream()
                                 .filter(o -> o != c && o.dominates(c) && standsWherever(o, c, elsewhere))
                                 .limit(alike)

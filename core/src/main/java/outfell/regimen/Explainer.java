@@ -92,7 +92,7 @@ final class Explainer {
                 reason = its ? "Behind for %s.".formatted(d.getKey()) : "Ahead of it: %s.".formatted(d.getKey());
             }
         }
-        for (int c = 0; c < skin.concerns().size(); c++) {
+        for (int c = 0; c < chosen.helps().length; c++) {
             double less = chosen.helps()[c] - other.helps()[c];
             if (less > most) {
                 most = less;
@@ -127,6 +127,9 @@ final class Explainer {
     private Because servedBecause(RankedConcern concern, Set<String> by) {
         if (!by.isEmpty()) {
             return concern.because();
+        }
+        if (skin.concerns().indexOf(concern) >= Yardstick.HOUSE.mostConcerns()) {
+            return Because.house("Not among the heaviest; it waits until those are better.");
         }
         return Because.house(
                 skin.barrier().calmReset()

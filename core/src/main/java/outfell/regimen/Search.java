@@ -16,6 +16,9 @@ import outfell.routine.Part;
  */
 final class Search {
     private static final double NEVER = Double.NEGATIVE_INFINITY;
+    /** Beside morning and evening: what may stand in either. */
+    private static final int EITHER = 2;
+
 
     /**
      * Hard limits of a plan; never traded.
@@ -43,9 +46,22 @@ final class Search {
     private final int[][] needSeconds;
     private final int[][] needSteps;
     private final int[] eveningTwin;
+    /** The slot of the same kind in the other routine, or -1. */
+    private final int[] twin;
+    /** The same product in the twin slot, where it is a candidate there. */
+    private final @Nullable Candidate[][] inTwin;
     private final int[] undoLongest;
     private final boolean[] helping;
-    private final double[][] mostHelp;
+    /** Whether filling the slot is optional and costs a step of its own. */
+    private final boolean[] takesAStep;
+    private final double[][] extra;
+    private final int[] extras = new int[EITHER + 1];
+    private final double[] pooled;
+    /** How often each product stands in the beginning so far, by its number. */
+    private final int[] stands;
+
+    /** By concern and first open slot: the best help of each open slot, largest first. */
+    private final double[][][] mostHelp;
     private final double[] mostOwn;
     private final int[] leastSeconds;
 
@@ -62,7 +78,7 @@ final class Search {
     private @Nullable Candidate @Nullable [] bestChosen;
     private long visited;
 
-    Search(List<Slot> slots, int concerns, Limits limits, double[] comfortableSeconds, Yardstick yardstick) {
+    Search(List<Slot> slots, int concerns, int products, Limits limits, double[] comfortableSeconds, Yardstick yardstick) {
         this.slots = slots;
         this.limits = limits;
         this.comfortable = comfortableSeconds;
@@ -74,9 +90,15 @@ final class Search {
         this.chosen = new Candidate[slots.size()];
         this.pick = new int[slots.size()];
         this.eveningTwin = twins(slots);
+        this.twin = bothWays(eveningTwin);
+        this.inTwin = inTwin(slots, twin);
         this.undoLongest = new int[slots.size()];
         this.helping = new boolean[slots.size()];
-        this.mostHelp = new double[concerns][slots.size()];
+        this.stands = new int[products];
+        this.takesAStep = new boolean[slots.size()];
+        this.extra = new double[EITHER + 1][slots.size()];
+        this.pooled = new double[slots.size()];
+        this.mostHelp = mostHelp(slots, concerns);
         this.mostOwn = new double[slots.size()];
         this.leastSeconds = new int[slots.size()];
         this.needSeconds = new int[slots.size() + 1][2];
@@ -87,12 +109,8 @@ final class Search {
             needSteps[s] = needSteps[s + 1].clone();
             mostOwn[s] = slot.candidates().stream().mapToDouble(Candidate::own).max().orElse(0);
             mostOwn[s] = slot.required() ? mostOwn[s] : Math.max(0, mostOwn[s]);
-            for (int c = 0; c < concerns; c++) {
-                for (Candidate candidate : slot.candidates()) {
-                    mostHelp[c][s] = Math.max(mostHelp[c][s], candidate.helps()[c]);
-                }
-            }
             boolean daily = slot.candidates().stream().noneMatch(Candidate::rationed);
+            takesAStep[s] = daily && !slot.required();
             if (slot.required() && daily) {
                 needSteps[s][slot.part().ordinal()]++;
                 leastSeconds[s] =
@@ -124,10 +142,15 @@ final class Search {
         Slot slot = slots.get(s);
         boolean second = s > 0 && slot.alike(slots.get(s - 1));
         int from = second ? pick[s - 1] + 1 : 0;
-        for (int i : bestFirst(slot, from)) {
-            Candidate c = slot.candidates().get(i);
+        double soFar = soFar(s + 1);
+        double rest = bySlot(s + 1);
+        for (Ranked ranked : bestFirst(slot, from)) {
+            if (soFar + ranked.worth() + rest <= best) {
+                break;
+            }
+            Candidate c = slot.candidates().get(ranked.index());
             if (allowed(slot, c, s)) {
-                take(s, c, i);
+                take(s, c, ranked.index());
                 if (couldWin(s + 1)) {
                     descend(s + 1);
                 }
@@ -143,22 +166,25 @@ final class Search {
         }
     }
 
-    private List<Integer> bestFirst(Slot slot, int from) {
-        int n = slot.candidates().size();
-        double[] worth = new double[n];
-        List<Integer> order = new ArrayList<>();
-        for (int i = from; i < n; i++) {
-            worth[i] = worth(slot.candidates().get(i));
-            order.add(i);
+    private record Ranked(int index, double worth) {}
+
+    private List<Ranked> bestFirst(Slot slot, int from) {
+        List<Ranked> order = new ArrayList<>(slot.candidates().size() - Math.min(from, slot.candidates().size()));
+        for (int i = from; i < slot.candidates().size(); i++) {
+            order.add(new Ranked(i, worth(slot.candidates().get(i))));
         }
-        order.sort(Comparator.comparingDouble((Integer i) -> -worth[i]).thenComparing(i -> i));
+        order.sort(Comparator.comparingDouble(Ranked::worth).reversed());
         return order;
     }
 
     /** Whether the open slots could still lift this beginning above the best: both bounds must allow it. */
     private boolean couldWin(int from) {
-        double soFar = helpAndOwn() - yardstick.anotherBottle() * bottlesTwice() - overtime(from);
+        double soFar = soFar(from);
         return soFar + byConcern(from) > best && soFar + bySlot(from) > best;
+    }
+
+    private double soFar(int from) {
+        return helpAndOwn() - yardstick.anotherBottle() * bottlesTwice() - overtime(from);
     }
 
     /** Each concern takes the best help of every open slot for itself, as if all were of different kinds. */
@@ -168,39 +194,103 @@ final class Search {
             sum += mostOwn[s];
         }
         for (int k = 0; k < tallies.length; k++) {
-            sum += tallies[k].gainOfAll(mostHelp[k], from);
+            sum += tallies[k].gainOfAll(mostHelp[k][from], slots.size() - from);
         }
         return sum;
     }
 
-    /** Each open slot takes the candidate that would bring most now. */
+    /** Each open slot takes the candidate that would bring most now; morning and evening of one kind are taken together. */
     private double bySlot(int from) {
         double sum = 0;
+        Arrays.fill(extras, 0);
         for (int s = from; s < slots.size(); s++) {
-            Slot slot = slots.get(s);
-            double most = slot.required() ? NEVER : 0;
-            for (Candidate c : slot.candidates()) {
-                if (c.alone() <= most) {
-                    break;
-                }
-                most = Math.max(most, worth(c) - overtimeBy(c, s, from));
+            int t = twin[s];
+            boolean pair = t > s;
+            if (t >= from && !pair) {
+                continue;
             }
-            if (most == NEVER) {
-                return NEVER;
+            double most = pair ? both(s, t, from) : most(s, from, t < 0 ? null : chosen[t]);
+            if (takesAStep[s] && (!pair || takesAStep[t])) {
+                int pool = pair ? EITHER : slots.get(s).part().ordinal();
+                extra[pool][extras[pool]++] = most;
+            } else {
+                sum += most;
             }
-            sum += most;
+        }
+        return sum + bestExtras(from);
+    }
+
+    /**
+     * Of the optional steps no more than the step limits leave room for: by routine when a pair may stand in either for
+     * nothing, or together when a pair takes one step of either; both hold, so the smaller counts.
+     */
+    private double bestExtras(int from) {
+        int morning = room(0, from);
+        int evening = room(1, from);
+        double byRoutine = largest(extra[0], extras[0], morning)
+                + largest(extra[1], extras[1], evening)
+                + largest(extra[EITHER], extras[EITHER], extras[EITHER]);
+        int n = 0;
+        for (int pool = 0; pool <= EITHER; pool++) {
+            System.arraycopy(extra[pool], 0, pooled, n, extras[pool]);
+            n += extras[pool];
+        }
+        return Math.min(byRoutine, largest(pooled, n, morning + evening));
+    }
+
+    private int room(int p, int from) {
+        return limits.steps()[p] - baseSteps[p] - (longestRationed[p] > 0 ? 1 : 0) - needSteps[from][p];
+    }
+
+    private static double largest(double[] values, int n, int room) {
+        Arrays.sort(values, 0, n);
+        double sum = 0;
+        for (int i = n - 1; i >= 0 && i >= n - room; i--) {
+            sum += values[i];
         }
         return sum;
+    }
+
+    /** What one open slot could bring; beside another bottle of its kind it costs a second bottle. */
+    private double most(int s, int from, @Nullable Candidate beside) {
+        Slot slot = slots.get(s);
+        double most = slot.required() ? NEVER : 0;
+        for (Candidate c : slot.candidates()) {
+            if (c.alone() <= most) {
+                break;
+            }
+            boolean second = beside != null && beside.number() != c.number();
+            most = Math.max(most, worth(c) - overtimeBy(c, s, from) - (second ? yardstick.anotherBottle() : 0));
+        }
+        return most;
+    }
+
+    /** What two open slots of one kind could bring: one bottle that helps once, or two that cost a second bottle. */
+    private double both(int s, int t, int from) {
+        double one = most(s, from, null);
+        double other = most(t, from, null);
+        double two = one + other - yardstick.anotherBottle();
+        double most = slots.get(s).required() || slots.get(t).required()
+                ? Math.max(two, Math.max(alone(s, t, one), alone(t, s, other)))
+                : Math.max(two, Math.max(one, other));
+        for (int i = 0; i < slots.get(s).candidates().size(); i++) {
+            Candidate c = slots.get(s).candidates().get(i);
+            Candidate same = inTwin[s][i];
+            if (same != null && c.alone() + same.own() > most) {
+                most = Math.max(most, worth(c) + same.own() - overtimeBy(c, s, from) - overtimeBy(same, t, from));
+            }
+        }
+        return most;
+    }
+
+    /** What comes of filling only the first of two. */
+    private double alone(int s, int t, double worth) {
+        return slots.get(t).required() ? NEVER : worth;
     }
 
     /** One bottle used morning and evening helps as one. */
     private boolean standsAlready(Candidate c) {
-        for (Candidate other : chosen) {
-            if (other != null && other.product().id().equals(c.product().id())) {
-                return true;
-            }
-        }
-        return false;
+        return stands[c.number()] > 0;
     }
 
     private double worth(Candidate c) {
@@ -208,10 +298,8 @@ final class Search {
         if (standsAlready(c)) {
             return sum;
         }
-        for (int k = 0; k < tallies.length; k++) {
-            if (c.helps()[k] > 0) {
-                sum += tallies[k].gain(c.helps()[k], c.kinds()[k]);
-            }
+        for (int k : c.on()) {
+            sum += tallies[k].gain(c.helps()[k], c.kinds()[k]);
         }
         return sum;
     }
@@ -261,11 +349,38 @@ final class Search {
             Candidate morning = chosen[a];
             int b = eveningTwin[a];
             Candidate evening = b < 0 ? null : chosen[b];
-            if (morning != null && evening != null && !evening.product().id().equals(morning.product().id())) {
+            if (morning != null && evening != null && evening.number() != morning.number()) {
                 twice++;
             }
         }
         return twice;
+    }
+
+    private static double[][][] mostHelp(List<Slot> slots, int concerns) {
+        double[][][] most = new double[concerns][slots.size() + 1][];
+        for (int c = 0; c < concerns; c++) {
+            int concern = c;
+            double[] bySlot = slots.stream()
+                    .mapToDouble(s -> s.candidates().stream()
+                            .mapToDouble(x -> x.helps()[concern])
+                            .max()
+                            .orElse(0))
+                    .toArray();
+            for (int from = 0; from <= slots.size(); from++) {
+                double[] open = Arrays.copyOfRange(bySlot, from, slots.size());
+                Arrays.sort(open);
+                most[c][from] = reversed(open);
+            }
+        }
+        return most;
+    }
+
+    private static double[] reversed(double[] ascending) {
+        double[] descending = new double[ascending.length];
+        for (int i = 0; i < ascending.length; i++) {
+            descending[i] = ascending[ascending.length - 1 - i];
+        }
+        return descending;
     }
 
     private static int[] twins(List<Slot> slots) {
@@ -283,6 +398,33 @@ final class Search {
             }
         }
         return twins;
+    }
+
+    private static int[] bothWays(int[] eveningTwin) {
+        int[] twin = eveningTwin.clone();
+        for (int s = 0; s < twin.length; s++) {
+            if (eveningTwin[s] >= 0) {
+                twin[eveningTwin[s]] = s;
+            }
+        }
+        return twin;
+    }
+
+    private static @Nullable Candidate[][] inTwin(List<Slot> slots, int[] twin) {
+        Candidate[][] all = new Candidate[twin.length][];
+        for (int s = 0; s < twin.length; s++) {
+            List<Candidate> mine = slots.get(s).candidates();
+            all[s] = new Candidate[mine.size()];
+            List<Candidate> theirs = twin[s] < 0 ? List.of() : slots.get(twin[s]).candidates();
+            for (int i = 0; i < mine.size(); i++) {
+                for (Candidate c : theirs) {
+                    if (c.number() == mine.get(i).number()) {
+                        all[s][i] = c;
+                    }
+                }
+            }
+        }
+        return all;
     }
 
     private static boolean onceInARoutine(Slot slot) {
@@ -352,22 +494,24 @@ final class Search {
         beginners += c.beginner() ? 1 : 0;
         own += c.own();
         helping[s] = !standsAlready(c);
-        for (int k = 0; helping[s] && k < tallies.length; k++) {
-            if (c.helps()[k] > 0) {
+        if (helping[s]) {
+            for (int k : c.on()) {
                 tallies[k].push(c.helps()[k], c.kinds()[k]);
             }
         }
         chosen[s] = c;
+        stands[c.number()]++;
         pick[s] = index;
     }
 
     private void putBack(int s, Candidate c) {
         int p = slots.get(s).part().ordinal();
-        for (int k = 0; helping[s] && k < tallies.length; k++) {
-            if (c.helps()[k] > 0) {
+        if (helping[s]) {
+            for (int k : c.on()) {
                 tallies[k].pop();
             }
         }
+        stands[c.number()]--;
         own -= c.own();
         beginners -= c.beginner() ? 1 : 0;
         strong -= c.strong() && !c.product().prescription() ? 1 : 0;

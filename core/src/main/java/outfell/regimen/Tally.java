@@ -1,6 +1,6 @@
 package outfell.regimen;
 
-import java.util.Arrays;
+import outfell.product.ActiveKind;
 
 /**
  * What a set of products does for one concern: contributions sorted, each but the first halved again; one of an active
@@ -8,85 +8,108 @@ import java.util.Arrays;
  * third half of that. Monotone and submodular in the set, on which the search's bound rests.
  */
 final class Tally {
+    private static final int MOST = 32;
+
     private final double another;
     private final double same;
-    private final double[] value = new double[24];
-    private final int[] kind = new int[24];
+    private final double[] weight = new double[MOST];
+    private final double[] value = new double[MOST];
+    private final int[] kind = new int[MOST];
     private int size;
-    private double total;
-    private final double[] scratch = new double[24];
+    /** What each contribution counts before its place is weighed, largest first. */
+    private final double[] counted = new double[MOST];
+    /** Sum of the weighed contributions before each place; the last entry is the total. */
+    private final double[] before = new double[MOST + 1];
+    /** The best contribution of each active; 0 while there is none. */
+    private final double[] best = new double[ActiveKind.values().length];
 
     Tally(Yardstick yardstick) {
         this.another = yardstick.secondOfAnotherKind();
         this.same = yardstick.secondOfSameKind();
+        weight[0] = 1;
+        for (int i = 1; i < MOST; i++) {
+            weight[i] = weight[i - 1] * another;
+        }
     }
 
     double total() {
-        return total;
+        return before[size];
     }
 
     void push(double v, int k) {
         value[size] = v;
         kind[size] = k;
         size++;
-        total = compute(size);
+        recount();
     }
 
     void pop() {
         size--;
-        total = compute(size);
+        best[kind[size]] = 0;
+        recount();
     }
 
     /** What one more contribution would add. */
     double gain(double v, int k) {
-        if (size == 0) {
-            return v;
+        double first = best[k];
+        if (first == 0) {
+            return inserted(v);
         }
-        value[size] = v;
-        kind[size] = k;
-        return compute(size + 1) - total;
+        if (v <= first) {
+            return inserted(v * same);
+        }
+        push(v, k);
+        double after = total();
+        pop();
+        return after - total();
     }
 
-    /** What all these would add at most, each taken as of a kind of its own. */
-    double gainOfAll(double[] values, int from) {
-        int n = size;
-        for (int i = from; i < values.length; i++) {
-            if (values[i] > 0) {
-                scratch[n++] = values[i];
-            }
-        }
-        return n == size ? 0 : sum(n) - total;
-    }
-
-    /** Sums the first n of the scratch, whose first entries are what is counted already. */
-    private double sum(int n) {
-        for (int i = 0; i < size; i++) {
-            scratch[i] = first(i, size) ? value[i] : value[i] * same;
-        }
-        return weighted(n);
-    }
-
-    private double compute(int n) {
-        for (int i = 0; i < n; i++) {
-            scratch[i] = first(i, n) ? value[i] : value[i] * same;
-        }
-        return weighted(n);
-    }
-
-    private double weighted(int n) {
-        Arrays.sort(scratch, 0, n);
+    /** What all these would add at most, each taken as of a kind of its own; sorted largest first. */
+    double gainOfAll(double[] values, int count) {
         double sum = 0;
-        double factor = 1;
-        for (int i = n - 1; i >= 0; i--) {
-            sum += scratch[i] * factor;
-            factor *= another;
+        int mine = 0;
+        int theirs = 0;
+        for (int place = 0; mine < size || theirs < count; place++) {
+            boolean takeMine = theirs >= count || (mine < size && counted[mine] >= values[theirs]);
+            sum += (takeMine ? counted[mine++] : values[theirs++]) * weight[place];
         }
-        return sum;
+        return sum - total();
+    }
+
+    /** The gain of a contribution that displaces nothing: it takes its place, and what follows moves one further down. */
+    private double inserted(double x) {
+        int place = 0;
+        while (place < size && counted[place] >= x) {
+            place++;
+        }
+        return x * weight[place] - (1 - another) * (before[size] - before[place]);
+    }
+
+    private void recount() {
+        for (int i = 0; i < size; i++) {
+            best[kind[i]] = 0;
+        }
+        for (int i = 0; i < size; i++) {
+            best[kind[i]] = Math.max(best[kind[i]], value[i]);
+        }
+        int filled = 0;
+        for (int i = 0; i < size; i++) {
+            double x = first(i) ? value[i] : value[i] * same;
+            int place = filled++;
+            while (place > 0 && counted[place - 1] < x) {
+                counted[place] = counted[place - 1];
+                place--;
+            }
+            counted[place] = x;
+        }
+        for (int i = 0; i < size; i++) {
+            before[i + 1] = before[i] + counted[i] * weight[i];
+        }
     }
 
     /** Whether this is the best of its kind, the earlier one when equal. */
-    private boolean first(int i, int n) {
-        for (int j = 0; j < n; j++) {
+    private boolean first(int i) {
+        for (int j = 0; j < size; j++) {
             if (kind[j] == kind[i] && j != i && (value[j] > value[i] || (value[j] == value[i] && j < i))) {
                 return false;
             }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import outfell.conflict.Interactions;
 import outfell.conflict.Interactions.Interaction;
 import outfell.method.Method;
@@ -57,9 +58,9 @@ final class Weigher {
         this.asked = asked;
         this.tolerance = tolerance;
         this.yardstick = yardstick;
-        this.concerns = skin.concerns();
+        this.concerns = skin.concerns().stream().limit(yardstick.mostConcerns()).toList();
         consultation.shelf().forEach(o -> owned.put(o.product().id(), o));
-        List<ProductId> ids = allowed.stream().map(Product::id).sorted().toList();
+        List<ProductId> ids = consultation.products().stream().map(Product::id).sorted().toList();
         for (int i = 0; i < ids.size(); i++) {
             rank.put(ids.get(i), i);
         }
@@ -70,6 +71,11 @@ final class Weigher {
 
     List<RankedConcern> concerns() {
         return concerns;
+    }
+
+    /** How many products there are to number. */
+    int products() {
+        return rank.size();
     }
 
     private boolean hers(Product p) {
@@ -141,10 +147,12 @@ final class Weigher {
         boolean strong = p.kind() == StepKind.TREATMENT && rationed;
         return Optional.of(new Candidate(
                 p,
+                rank.getOrDefault(p.id(), 0),
                 points,
                 own,
                 values,
                 kinds,
+                IntStream.range(0, values.length).filter(c -> values[c] > 0).toArray(),
                 seconds(p),
                 rationed,
                 uses,

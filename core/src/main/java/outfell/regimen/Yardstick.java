@@ -31,7 +31,8 @@ record Yardstick(
         double cloggingElsewhere,
         double harshLeaveOn,
         double vitaminCByDay,
-        double leastHelp) {
+        double leastHelp,
+        int mostConcerns) {
     static final Yardstick HOUSE = load();
 
     double of(Evidence evidence) {
@@ -72,7 +73,8 @@ record Yardstick(
                 row.number("clogging-elsewhere", 0, 50),
                 row.number("harsh-leave-on", 0, 50),
                 row.number("vitamin-c-by-day", 0, 50),
-                row.number("least-help", 0, 50));
+                row.number("least-help", 0, 50),
+                row.whole("most-concerns", 1, 14));
         row.done();
         return yardstick;
     }

@@ -2,6 +2,7 @@ package outfell.server.demo;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -15,9 +16,8 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.product.ProductId;
@@ -39,7 +39,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Fills an empty database with the Gannet Steps Skin Room: made-up clients, made-up products. */
 @Component
 @ConditionalOnProperty("outfell.demo")
-class DemoPractice implements ApplicationRunner {
+class DemoPractice implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(DemoPractice.class);
 
     /** A demo client, with days relative to today. */
@@ -89,6 +89,7 @@ class DemoPractice implements ApplicationRunner {
     private final VisitStore visits;
     private final JsonMapper json;
     private final Clock clock;
+    private boolean laid;
 
     DemoPractice(
             ProductStore products, ClientStore clients, Shelf shelf, VisitStore visits, JsonMapper json, Clock clock) {
@@ -100,9 +101,26 @@ class DemoPractice implements ApplicationRunner {
         this.clock = clock;
     }
 
+    /** Before the server answers, so that nobody meets a half-laid practice. */
+    @Override
+    public int getPhase() {
+        return 0;
+    }
+
+    @Override
+    public void stop() {
+        laid = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return laid;
+    }
+
     @Override
     @Transactional
-    public void run(ApplicationArguments args) throws IOException {
+    public void start() {
+        laid = true;
         if (!clients.all().isEmpty() || !products.house().isEmpty()) {
             return;
         }
@@ -111,6 +129,8 @@ class DemoPractice implements ApplicationRunner {
             for (DemoClient client : json.readValue(in, DemoClient[].class)) {
                 add(client);
             }
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
         }
         LOG.info("The demo practice is laid out.");
     }

@@ -1,0 +1,123 @@
+package outfell.bench;
+
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import outfell.climate.Sites;
+import outfell.method.Methods;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
+import outfell.product.StarterCatalogue;
+import outfell.regimen.Consultation;
+import outfell.regimen.Outcome;
+import outfell.regimen.Planner;
+import outfell.safety.Answers;
+import outfell.skin.Observation;
+import outfell.skin.Sign;
+import outfell.skin.Signs;
+import outfell.skin.SkinReading;
+import outfell.skin.Zone;
+
+/** One whole plan: verdict, safety, choice, order, amounts, nights and reasons. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+@Fork(1)
+@Warmup(iterations = 5, time = 2)
+@Measurement(iterations = 5, time = 2)
+public class PlanBenchmark {
+    @Param({"59", "400", "1600"})
+    int products;
+
+    @Param({"classic", "layered"})
+    String method = "classic";
+
+    private List<Consultation> consultations = List.of();
+    private int next;
+
+    /** Ten faces drawn from a fixed seed, and a catalogue of varied copies of the starter catalogue. */
+    @Setup
+    public void setUp() {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(42);
+        List<Product> catalogue = catalogue(products, random);
+        List<Consultation> all = new ArrayList<>();
+        for (int i = 0; i < 10; i++) {
+            all.add(new Consultation(
+                    face(random),
+                    Answers.NONE,
+                    new Consultation.Life(10, 20, 9, 2, 2, 3, i % 2 == 0, Consultation.Scent.ANY),
+                    Set.of(),
+                    List.of(),
+                    catalogue,
+                    Methods.find(method).orElseThrow(),
+                    Sites.all().get(i % 3),
+                    Month.of(i + 1),
+                    List.of(),
+                    List.of(),
+                    Consultation.Standing.NONE));
+        }
+        consultations = all;
+    }
+
+    @Benchmark
+    public Outcome plan() {
+        next = (next + 1) % consultations.size();
+        return Planner.plan(consultations.get(next));
+    }
+
+    private static List<Product> catalogue(int size, RandomGenerator random) {
+        List<Product.Facts> starter = StarterCatalogue.facts();
+        List<Product> all = new ArrayList<>();
+        for (int i = 0; i < size; i++) {
+            Product.Facts f = starter.get(i % starter.size());
+            all.add(ProductReader.read(new Product.Facts(
+                    new ProductId("%s-%d".formatted(f.id(), i)),
+                    f.name(),
+                    f.maker(),
+                    f.size(),
+                    f.unit(),
+                    i < starter.size() ? f.price() : Math.round(f.price() * (50 + random.nextInt(150))) / 100.0,
+                    i < starter.size() ? f.label() : varied(f.label(), random),
+                    f.kind(),
+                    f.texture(),
+                    f.prescription())));
+        }
+        return all;
+    }
+
+    /** Another strength wherever one is declared, and one more ingredient. */
+    private static String varied(String label, RandomGenerator random) {
+        List<String> more = List.of("Panthenol", "Niacinamide 3 %", "Ceramide NP", "Allantoin", "Sodium PCA", "Squalane");
+        String stronger = label.replaceAll("(\\d) %", (1 + random.nextInt(9)) + " %");
+        return stronger + ", " + more.get(random.nextInt(more.size()));
+    }
+
+    private static SkinReading face(RandomGenerator random) {
+        List<Observation> observations = new ArrayList<>();
+        for (Sign sign : Sign.values()) {
+            int usual = random.nextInt(3);
+            for (Zone zone : Signs.of(sign).zones()) {
+                int grade = sign == Sign.STING ? 0 : Math.min(3, Math.max(0, usual + random.nextInt(3) - 1));
+                observations.add(new Observation(zone, sign, grade, Signs.of(sign).how()));
+            }
+        }
+        return new SkinReading(observations, List.of(), OptionalInt.of(0), OptionalInt.of(0), List.of());
+    }
+}

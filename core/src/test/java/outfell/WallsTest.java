@@ -1,0 +1,53 @@
+package outfell;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class WallsTest {
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+            .importPackages("outfell");
+
+    @Test
+    void the_core_knows_the_jdk_and_two_small_libraries_only() {
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("outfell..", "java..", "org.jspecify..", "org.yaml.snakeyaml..", "org.apache.commons.csv..")
+                .check(CORE);
+    }
+
+    @Test
+    void packages_form_no_circle() {
+        slices().matching("outfell.(*)..").should().beFreeOfCycles().check(CORE);
+    }
+
+    @Test
+    void nothing_but_knowledge_opens_files() {
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("outfell.knowledge")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.io..", "java.nio.file..", "org.yaml..")
+                .check(CORE);
+    }
+
+    @Test
+    void the_core_asks_no_clock_and_throws_no_dice() {
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("java.time.Clock")
+                .orShould()
+                .dependOnClassesThat()
+                .resideInAPackage("java.util.random..")
+                .check(CORE);
+    }
+}

@@ -1,0 +1,68 @@
+package outfell.regimen;
+
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.random.RandomGenerator;
+import outfell.climate.Sites;
+import outfell.method.Methods;
+import outfell.product.Product;
+import outfell.product.StarterCatalogue;
+import outfell.regimen.Consultation.Life;
+import outfell.regimen.Consultation.Owned;
+import outfell.regimen.Consultation.Standing;
+import outfell.safety.Answers;
+import outfell.skin.Faces;
+import outfell.skin.Observation;
+import outfell.skin.Sign;
+import outfell.skin.Signs;
+import outfell.skin.SkinReading;
+
+/** Builds consultations in tests, with quiet defaults. */
+final class Consultations {
+    static final List<Product> CATALOGUE = StarterCatalogue.products();
+
+    private Consultations() {}
+
+    static Consultation of(Faces face) {
+        return of(face.reading(), "classic", Month.NOVEMBER, CATALOGUE, List.of(), Answers.NONE, Life.USUAL);
+    }
+
+    static Consultation of(
+            SkinReading reading, String method, Month month, List<Product> catalogue, List<Owned> shelf, Answers answers, Life life) {
+        return new Consultation(
+                reading,
+                answers,
+                life,
+                Set.of(),
+                shelf,
+                catalogue,
+                Methods.find(method).orElseThrow(),
+                Sites.find("skarrow-harbour").orElseThrow(),
+                month,
+                List.of(),
+                List.of(),
+                Standing.NONE);
+    }
+
+    static Product product(String id) {
+        return CATALOGUE.stream().filter(p -> p.id().value().equals(id)).findFirst().orElseThrow();
+    }
+
+    static Owned owned(String id, int weeks) {
+        return new Owned(product(id), weeks, List.of());
+    }
+
+    /** A face with every sign of the five zones, barrier left sound or strained. */
+    static SkinReading face(RandomGenerator random) {
+        List<Observation> all = new ArrayList<>();
+        for (Sign sign : Sign.values()) {
+            int usual = random.nextInt(3);
+            Signs.of(sign).zones().forEach(z -> all.add(new Observation(
+                    z, sign, sign == Sign.STING ? 0 : Math.clamp(usual + random.nextInt(3) - 1, 0, 3), Signs.of(sign).how())));
+        }
+        return new SkinReading(all, List.of(), OptionalInt.of(0), OptionalInt.of(0), List.of());
+    }
+}

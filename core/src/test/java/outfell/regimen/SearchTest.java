@@ -1,0 +1,149 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import outfell.product.Product;
+import outfell.regimen.Consultation.Life;
+import outfell.regimen.Consultation.Scent;
+import outfell.safety.Answers;
+import outfell.safety.SafetyScreen;
+import outfell.skin.SkinReader;
+import outfell.skin.SkinVerdict;
+
+/** The search finds what trying everything finds. */
+class SearchTest {
+    private static final long MOST_PLANS = 400_000;
+
+    static IntStream seeds() {
+        return IntStream.range(0, 40);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void it_equals_trying_everything_on_small_catalogues(int seed) {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+        Consultation c = small(random);
+        Draft draft = draft(c);
+        List<Slot> slots = draft.openSlots();
+        long plans = slots.stream().mapToLong(s -> s.candidates().size() + (s.required() ? 0 : 1)).reduce(1, (a, b) -> a * b);
+        if (plans > MOST_PLANS || plans == 0) {
+            return;
+        }
+        Search all = draft.searchOf(slots);
+        double best = bruteForce(slots, all, new ArrayList<>(), Double.NEGATIVE_INFINITY);
+        assertThat(draft.found().score()).as("seed %d, %d plans", seed, plans).isCloseTo(best, within(1e-9));
+    }
+
+    @Test
+    void enough_of_the_small_catalogues_are_small_enough_to_try_everything() {
+        long tried = seeds().filter(seed -> {
+                    List<Slot> slots = draft(small(RandomGeneratorFactory.of("L64X128MixRandom").create(seed))).openSlots();
+                    long plans = slots.stream().mapToLong(s -> s.candidates().size() + (s.required() ? 0 : 1)).reduce(1, (a, b) -> a * b);
+                    return plans > 100 && plans <= MOST_PLANS;
+                })
+                .count();
+        assertThat(tried).isGreaterThan(15);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void one_more_product_never_makes_the_best_plan_worse(int seed) {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(1000 + seed);
+        Consultation c = small(random);
+        List<Product> more = new ArrayList<>(c.catalogue());
+        Product extra = Consultations.CATALOGUE.get(random.nextInt(Consultations.CATALOGUE.size()));
+        if (more.contains(extra)) {
+            return;
+        }
+        more.add(extra);
+        Consultation wider = Consultations.of(c.reading(), c.method().id(), c.month(), more, List.of(), c.answers(), c.life());
+        if (!fits(c)) {
+            return;
+        }
+        assertThat(draft(wider).found().score()).as("seed %d with %s", seed, extra.name()).isGreaterThanOrEqualTo(draft(c).found().score() - 1e-6);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void the_same_consultation_gives_the_same_plan_whatever_the_order_of_the_catalogue(int seed) {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(2000 + seed);
+        Consultation c = small(random);
+        List<Product> reversed = c.catalogue().reversed();
+        Consultation other = Consultations.of(c.reading(), c.method().id(), c.month(), reversed, List.of(), c.answers(), c.life());
+        assertThat(((Outcome.Planned) Planner.plan(other)).regimen().choices()).isEqualTo(((Outcome.Planned) Planner.plan(c)).regimen().choices());
+    }
+
+    /** A required slot without any candidate changes what a plan is, so such catalogues are not compared. */
+    private static boolean fits(Consultation c) {
+        return ((Outcome.Planned) Planner.plan(c)).regimen().notices().isEmpty();
+    }
+
+    private static Consultation small(RandomGenerator random) {
+        List<Product> some = new ArrayList<>();
+        for (String needed : List.of("sun-fluid-50", "gel-wash-low-foam", "cream-fisher", "micellar-plain")) {
+            some.add(Consultations.product(needed));
+        }
+        while (some.size() < 11) {
+            Product p = Consultations.CATALOGUE.get(random.nextInt(Consultations.CATALOGUE.size()));
+            if (!some.contains(p)) {
+                some.add(p);
+            }
+        }
+        Life life = new Life(3 + random.nextInt(8), 4 + random.nextInt(18), 4 + random.nextInt(6), 2, 2, 3, random.nextBoolean(), Scent.ANY);
+        return Consultations.of(
+                Consultations.face(random),
+                random.nextInt(3) == 0 ? "layered" : "classic",
+                Month.of(1 + random.nextInt(12)),
+                some,
+                List.of(),
+                Answers.NONE,
+                life);
+    }
+
+    private static Draft draft(Consultation c) {
+        SkinVerdict skin = SkinReader.read(c.reading(), c.lifted());
+        return new Draft(c, skin, SafetyScreen.screen(c.answers(), c.reading(), skin), Planner.ask(c, skin));
+    }
+
+    private static double bruteForce(List<Slot> slots, Search all, List<Optional<Candidate>> plan, double best) {
+        if (plan.size() == slots.size()) {
+            return Math.max(best, distinct(slots, plan) ? all.weigh(plan).orElse(best) : best);
+        }
+        Slot slot = slots.get(plan.size());
+        double found = best;
+        for (Candidate c : slot.candidates()) {
+            plan.add(Optional.of(c));
+            found = bruteForce(slots, all, plan, found);
+            plan.removeLast();
+        }
+        if (!slot.required()) {
+            plan.add(Optional.empty());
+            found = bruteForce(slots, all, plan, found);
+            plan.removeLast();
+        }
+        return found;
+    }
+
+    /** One product fills one of several slots alike, not two. */
+    private static boolean distinct(List<Slot> slots, List<Optional<Candidate>> plan) {
+        for (int a = 0; a < plan.size(); a++) {
+            for (int b = a + 1; b < plan.size(); b++) {
+                if (slots.get(a).alike(slots.get(b)) && plan.get(a).isPresent() && plan.get(a).equals(plan.get(b))) {
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+}

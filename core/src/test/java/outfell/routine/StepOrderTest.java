@@ -1,0 +1,142 @@
+package outfell.routine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import outfell.method.Method;
+import outfell.method.Methods;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StarterCatalogue;
+import outfell.product.StepKind;
+import outfell.skin.Band;
+
+class StepOrderTest {
+    private static final Method CLASSIC = Methods.find("classic").orElseThrow();
+    private static final Method LAYERED = Methods.find("layered").orElseThrow();
+
+    @Test
+    void an_evening_goes_off_before_on_thin_before_thick_water_before_oil() {
+        assertThat(order(CLASSIC, "ointment-plain", "cream-ceramide-night", "oil-squalane", "toner-water", "gel-wash-low-foam", "serum-niacinamide-5", "oil-cleanse-clear", "eye-cream-plain"))
+                .containsExactly("oil-cleanse-clear", "gel-wash-low-foam", "toner-water", "serum-niacinamide-5", "eye-cream-plain", "cream-ceramide-night", "oil-squalane", "ointment-plain");
+    }
+
+    @Test
+    void an_acid_goes_before_the_toner_or_after_it_as_the_method_has_it() {
+        assertThat(order(CLASSIC, "toner-water", "lactic-serum-5", "serum-humectant")).containsExactly("lactic-serum-5", "toner-water", "serum-humectant");
+        assertThat(order(LAYERED, "lactic-serum-5", "serum-humectant", "toner-water")).containsExactly("toner-water", "lactic-serum-5", "serum-humectant");
+    }
+
+    @Test
+    void oil_goes_under_the_cream_or_over_it_as_the_method_has_it() {
+        assertThat(order(CLASSIC, "oil-squalane", "cream-ceramide-night")).containsExactly("cream-ceramide-night", "oil-squalane");
+        assertThat(order(LAYERED, "cream-ceramide-night", "oil-squalane")).containsExactly("oil-squalane", "cream-ceramide-night");
+    }
+
+    @Test
+    void a_mask_comes_off_before_anything_stays_on() {
+        assertThat(order(LAYERED, "toner-water", "clay-mask-kaolin", "enzyme-powder", "gel-wash-low-foam")).containsExactly("gel-wash-low-foam", "enzyme-powder", "clay-mask-kaolin", "toner-water");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"classic", "layered"})
+    void the_order_is_total_and_does_not_depend_on_where_one_begins(String id) {
+        StepOrder order = new StepOrder(Methods.find(id).orElseThrow());
+        List<Product> all = StarterCatalogue.products();
+        List<Product> sorted = order.sort(all);
+        for (int seed = 0; seed < 20; seed++) {
+            List<Product> shuffled = new ArrayList<>(all);
+            Collections.shuffle(shuffled, new Random(seed));
+            assertThat(order.sort(shuffled)).as("seed %d", seed).isEqualTo(sorted);
+        }
+        for (int i = 0; i < sorted.size(); i++) {
+            for (int j = i + 1; j < sorted.size(); j++) {
+                assertThat(order.compare(sorted.get(i), sorted.get(j))).isNegative();
+                assertThat(order.compare(sorted.get(j), sorted.get(i))).isPositive();
+            }
+        }
+    }
+
+    @Test
+    void a_third_product_never_turns_two_round() {
+        StepOrder order = new StepOrder(CLASSIC);
+        List<Product> all = StarterCatalogue.products();
+        List<ProductId> sorted = order.sort(all).stream().map(Product::id).toList();
+        for (int leave = 0; leave < all.size(); leave++) {
+            Product left = all.get(leave);
+            assertThat(order.sort(all.stream().filter(p -> p != left).toList()).stream().map(Product::id))
+                    .containsExactlyElementsOf(sorted.stream().filter(id -> !id.equals(left.id())).toList());
+        }
+    }
+
+    @Test
+    void every_step_says_why_it_stands_where_it_does() {
+        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of());
+        Routine morning = layout.lay(Part.MORNING, products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"), 8);
+        assertThat(morning.steps()).extracting(s -> s.place().sentence()).containsExactly(
+                "Everything else needs clean skin, so it comes first.",
+                "Thinner than the moisturiser after it: 2 before 5.",
+                "Thicker than the serum before it: 5 after 2.",
+                "Sunscreen ends the morning, whatever its texture; nothing goes over it.");
+        assertThat(morning.steps()).allSatisfy(s -> assertThat(s.place().source()).isNotBlank());
+    }
+
+    @Test
+    void the_sunscreen_is_dosed_at_two_milligrams_on_each_square_centimetre_of_face_and_neck() {
+        assertThat(Amounts.FACE_AND_NECK_CM2).isEqualTo(726);
+        assertThat(Amounts.sunscreenGrams(565)).isEqualTo(1.13);
+        assertThat(Amounts.sunscreenGrams(726)).isEqualTo(1.45);
+        Amounts.Amount amount = Amounts.amount(products("sun-fluid-50").getFirst(), Band.NORMAL, 1);
+        assertThat(amount.words()).isEqualTo("¼ teaspoon face, 2 peas neck");
+        assertThat(amount.grams()).isEqualTo(1.45);
+    }
+
+    @Test
+    void dry_skin_gets_more_cream_than_oily() {
+        Product cream = products("cream-ceramide-night").getFirst();
+        assertThat(Amounts.amount(cream, Band.OILY, 1).grams()).isEqualTo(0.67);
+        assertThat(Amounts.amount(cream, Band.NORMAL, 1).grams()).isEqualTo(0.9);
+        assertThat(Amounts.amount(cream, Band.DRY, 1).grams()).isEqualTo(1.17);
+    }
+
+    @Test
+    void the_time_is_that_of_the_longest_evening_and_the_last_wait_is_not_waited() {
+        Map<ProductId, Layout.OnNights> nights = Map.of(
+                new ProductId("retinal-cream-005"),
+                new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
+        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of());
+        Routine evening = layout.lay(Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
+        assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);
+        // 60 s wash + 35 s and 600 s retinal + 40 s cream
+        assertThat(evening.timeline().minutes()).isEqualTo(12.3);
+        assertThat(evening.timeline().shortestMinutes()).isEqualTo(1.7);
+        assertThat(evening.timeline().segments().stream().mapToInt(Routine.Segment::seconds).sum()).isEqualTo(735);
+    }
+
+    @Test
+    void the_layered_method_puts_the_toner_on_in_three_layers() {
+        Product toner = products("toner-water").getFirst();
+        assertThat(Layout.layers(LAYERED, toner)).isEqualTo(3);
+        assertThat(Amounts.amount(toner, Band.NORMAL, 3).words()).isEqualTo("20 drops, 3 layers");
+        assertThat(toner.kind()).isEqualTo(StepKind.TONER);
+    }
+
+    private static List<String> order(Method method, String... ids) {
+        return new StepOrder(method).sort(products(ids)).stream().map(p -> p.id().value()).toList();
+    }
+
+    private static List<Product> products(String... ids) {
+        return List.of(ids).stream()
+                .map(id -> StarterCatalogue.products().stream().filter(p -> p.id().value().equals(id)).findFirst().orElseThrow())
+                .toList();
+    }
+}
