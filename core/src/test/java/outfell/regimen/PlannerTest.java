@@ -185,7 +185,7 @@ class PlannerTest {
     @Test
     void an_unread_face_gets_the_safe_base_only() {
         Regimen r = planned(with(face(), Answers.NONE));
-        assertThat(r.steps().map(Step::kind)).containsOnly(StepKind.WASH, StepKind.FIRST_CLEANSE, StepKind.MOISTURISER, StepKind.SUNSCREEN, StepKind.SEAL);
+        assertThat(r.steps().map(Step::kind).toList()).isSubsetOf(StepKind.WASH, StepKind.FIRST_CLEANSE, StepKind.MOISTURISER, StepKind.SUNSCREEN, StepKind.SEAL);
     }
 
     @Test

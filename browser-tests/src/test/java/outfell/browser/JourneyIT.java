@@ -1,0 +1,327 @@
+package outfell.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class JourneyIT {
+    private static final double PATIENCE_MS = 20_000;
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    private Server server;
+    private Playwright playwright;
+    private Browser browser;
+    private BrowserContext context;
+    private Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    @BeforeAll
+    void open(@TempDir Path data) {
+        server = new Server(data);
+        playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright.chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setHeadless(true)
+                        .setArgs(FLAGS));
+    }
+
+    @AfterAll
+    void close() {
+        browser.close();
+        playwright.close();
+        server.stop();
+    }
+
+    @BeforeEach
+    void window() {
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        context.setDefaultTimeout(PATIENCE_MS);
+        page = context.newPage();
+        complaints.clear();
+        page.onPageError(complaints::add);
+    }
+
+    @AfterEach
+    void done() {
+        context.close();
+        assertThat(complaints).isEmpty();
+    }
+
+    @Test
+    void a_first_visit_by_mouse_from_the_desk_to_the_sheet_and_through_a_restart() {
+        page.navigate(server.address());
+        button("Open Bram Otterholt").click();
+        heading("Talk with Bram");
+        button("Upper Tarn").click();
+        button("lanolin").click();
+        page.getByLabel("Minutes, evening").fill("20");
+        assertThat(page.locator(".saving")).hasText("Saved");
+        button("Read the skin").click();
+
+        gradeByTap("Shine", 3, 3, 2, 1, 1);
+        gradeByTap("Flaking", 0, 0, 0, 1, 1);
+        gradeByTap("Tightness", 0, 0, 0, 2, 2);
+        gradeByTap("Redness", 1, 1, 1, 1, 1);
+        gradeByTap("Sting", 0, 0, 0, 0, 0);
+        gradeByTap("Congestion", 2, 3, 2, 0, 0);
+        heading("Combination, oily T-zone with normal cheeks");
+        assertThat(page.getByText("20 make two bands")).isVisible();
+        assertThat(page.getByText("Still missing")).isVisible();
+
+        button("Build the regimen from this").click();
+        assertThat(step("Morning").last()).containsText("SPF");
+        assertThat(step("Evening").first()).isVisible();
+        List<String> classic = step("Evening").allTextContents();
+        button("Layered").click();
+        assertThat(page.locator(".saving")).hasText("Saved");
+        page.waitForCondition(() -> !step("Evening").allTextContents().equals(classic));
+        step("Evening").first().click();
+        assertThat(page.getByText("Here because:")).isVisible();
+        page.keyboard().press("Escape");
+
+        button("July").click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("July changes"))).isVisible();
+        page.getByRole(AriaRole.BUTTON, named("Back to")).click();
+        button("Keep this plan").click();
+        assertThat(page.getByText("Plan 1 kept")).isVisible();
+        List<String> kept = step("Evening").allTextContents();
+
+        page.reload();
+        assertThat(step("Evening").first()).isVisible();
+        assertThat(step("Evening").allTextContents()).isEqualTo(kept);
+        server.restart();
+        page.reload();
+        assertThat(step("Evening").first()).isVisible();
+        assertThat(step("Evening").allTextContents()).isEqualTo(kept);
+        assertThat(page.getByText("Plan 1 kept")).isVisible();
+
+        page.getByRole(AriaRole.LINK, named("Sheet")).click();
+        heading("Bram Otterholt’s skin plan");
+        assertThat(button("Print the sheet")).isVisible();
+        assertThat(page.locator("article")).containsText("Sunscreen");
+    }
+
+    @Test
+    void the_same_by_keyboard_alone() {
+        page.navigate(server.address());
+        tabTo("New client");
+        page.keyboard().press("Enter");
+        page.keyboard().type("Rue Halyard");
+        page.keyboard().press("Tab");
+        page.keyboard().type("net mender");
+        page.keyboard().press("Enter");
+        heading("Talk with Rue");
+        page.keyboard().press("Alt+2");
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Shine"))).isVisible();
+        for (String grades : List.of("33211", "0011100", "001220", "00022", "1111110", "00011")) {
+            page.keyboard().type(grades);
+            page.keyboard().press("]");
+        }
+        heading("Combination, oily T-zone with normal cheeks");
+        page.keyboard().press("z");
+        page.keyboard().press("Alt+3");
+        assertThat(step("Evening").first()).isVisible();
+        step("Evening").first().focus();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Here because:")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(page.getByText("Here because:")).isHidden();
+        tabTo("Keep this plan");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Plan 1 kept")).isVisible();
+        page.keyboard().press("Alt+4");
+        heading("Rue Halyard’s skin plan");
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+        page.keyboard().press("Escape");
+        page.keyboard().press("Alt+d");
+        assertThat(page.getByText("Rue Halyard")).isVisible();
+    }
+
+    @Test
+    void no_view_has_anything_to_mend_for_those_who_cannot_see_it() {
+        for (String view : List.of("/", "/products", "talk", "read", "regimen", "sheet")) {
+            page.navigate(view.startsWith("/") ? server.address() + view : visitOf("Maren Oskell") + "/" + view);
+            page.getByRole(AriaRole.HEADING).first().waitFor();
+            if (view.equals("regimen")) {
+                step("Evening").first().click();
+                page.getByText("Here because:").waitFor();
+            }
+            page.addScriptTag(new Page.AddScriptTagOptions().setPath(Path.of("../web/node_modules/axe-core/axe.min.js")));
+            Object found = page.evaluate(
+                    "() => axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] })"
+                            + ".then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))");
+            assertThat((List<?>) found).as(view).isEmpty();
+        }
+    }
+
+    @Test
+    void a_second_window_that_saves_the_same_visit_is_told_and_loses_nothing() {
+        String talk = visitOf("Edda Quill") + "/talk";
+        page.navigate(talk);
+        Page other = context.newPage();
+        other.navigate(talk);
+        other.getByLabel("Note").fill("Written in the other window.");
+        assertThat(other.locator(".saving")).hasText("Saved");
+        page.getByLabel("Note").fill("Written here meanwhile.");
+        Locator band = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("changed in another window"));
+        assertThat(band).isVisible();
+        assertThat(band).containsText("note");
+        assertThat(page.getByLabel("Note")).hasValue("Written here meanwhile.");
+        button("Keep what is here").click();
+        assertThat(page.locator(".saving")).hasText("Saved");
+        page.reload();
+        assertThat(page.getByLabel("Note")).hasValue("Written here meanwhile.");
+    }
+
+    @Test
+    void what_is_typed_survives_a_lost_connection_a_reload_and_a_wrong_field() {
+        page.navigate(visitOf("Jorun Pell") + "/talk");
+        page.getByLabel("Note").waitFor();
+        context.setOffline(true);
+        page.getByLabel("Note").fill("Typed on the ferry, no signal.");
+        assertThat(page.locator(".saving")).containsText("Kept on this machine");
+        context.setOffline(false);
+        assertThat(page.locator(".saving")).hasText("Saved");
+        page.reload();
+        assertThat(page.getByLabel("Note")).hasValue("Typed on the ferry, no signal.");
+
+        page.getByLabel("Minutes, morning").fill("ten");
+        assertThat(page.getByText("\"ten\" is not a number")).isVisible();
+        page.reload();
+        assertThat(page.getByLabel("Minutes, morning")).hasValue("ten");
+        page.getByLabel("Minutes, morning").fill("900");
+        assertThat(page.getByText("morningMinutes is 900; allowed is 120 or less.").first()).isVisible();
+        page.getByLabel("Minutes, morning").fill("12");
+        assertThat(page.locator(".saving")).hasText("Saved");
+    }
+
+    @Test
+    void a_pasted_label_is_read_corrected_and_takes_its_place() {
+        page.navigate(visitOf("Anselm Roake") + "/talk");
+        button("By its label").click();
+        page.getByLabel("Name on the pack").fill("Fresh morning veil");
+        page.getByLabel("Ingredient list, as printed")
+                .fill("INGREDIENTS: Aqua/Water, Glycerin (5 %), Niacinamide\n4 %, Caprylic/Capric Triglyceride, Kelp Dust*, Phenoxyethanol. May contain: CI 77491");
+        button("Read the label").click();
+        assertThat(page.getByText("Read as: serum")).isVisible();
+        assertThat(page.getByText("niacinamide, 4 %")).isVisible();
+        assertThat(page.getByText("Kelp Dust").last()).isVisible();
+        page.getByLabel("Kind, put right").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("moisturiser")).click();
+        button("Put it on the shelf").click();
+        assertThat(page.locator(".shelf-list")).containsText("Fresh morning veil");
+        page.getByRole(AriaRole.LINK, named("Regimen")).click();
+        assertThat(page.getByRole(AriaRole.REGION, named("Own products"))).containsText("Fresh morning veil");
+    }
+
+    @Test
+    void what_a_rule_forbids_cannot_be_put_in_and_what_it_allows_can() {
+        page.navigate(visitOf("Ines Varro") + "/regimen");
+        button("Add a step to the evening").click();
+        choose("Retinal cream");
+        button("Put it in").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("planning to birth");
+        choose("Calm serum");
+        button("Put it in").click();
+        assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+        assertThat(page.getByRole(AriaRole.REGION, named("Evening"))).containsText("Calm serum");
+        page.getByRole(AriaRole.REGION, named("Changed by hand")).getByRole(AriaRole.BUTTON).click();
+        assertThat(page.getByRole(AriaRole.REGION, named("Changed by hand"))).isHidden();
+    }
+
+    @Test
+    void severe_spots_refer_first_and_a_settled_referral_lets_the_plan_through() {
+        page.navigate(visitOf("Sunniva Thorne") + "/read");
+        button("Spots,").click();
+        page.keyboard().type("4");
+        page.keyboard().press("Alt+3");
+        heading("Refer first");
+        page.getByLabel("Settled by whom, and when").fill("Dr Ashdown, by telephone, today");
+        button("It is settled").click();
+        assertThat(step("Evening").first()).isVisible();
+    }
+
+    private void choose(String product) {
+        page.getByLabel("Product").fill(product);
+        page.getByRole(AriaRole.OPTION).first().click();
+    }
+
+    private void gradeByTap(String sign, int... grades) {
+        button(sign + ",").click();
+        List<String> zones = List.of("forehead", "nose", "chin", "right cheek", "left cheek");
+        for (int i = 0; i < grades.length; i++) {
+            page.locator(".zone[aria-label^='" + zones.get(i) + ":']").click();
+            page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Grade")).getByRole(AriaRole.BUTTON).nth(grades[i]).click();
+        }
+    }
+
+    /** Presses Tab until a control of that name has the focus. */
+    private void tabTo(String name) {
+        for (int i = 0; i < 80; i++) {
+            page.keyboard().press("Tab");
+            Object focused = page.evaluate("() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? ''");
+            if (String.valueOf(focused).equals(name)) {
+                return;
+            }
+        }
+        throw new AssertionError("Tab never reaches \"%s\".".formatted(name));
+    }
+
+    private String visitOf(String name) {
+        Object id = page.context()
+                .request()
+                .get(server.address() + "/api/desk")
+                .text()
+                .transform(text -> {
+                    var match = Pattern.compile("\"name\":\"" + name + "\".*?\"lastVisit\":\"([^\"]+)\"").matcher(text);
+                    return match.find() ? match.group(1) : "";
+                });
+        return server.address() + "/visits/" + id;
+    }
+
+    private Locator step(String part) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(part).setExact(true)).locator(".strip-label");
+    }
+
+    private void heading(String name) {
+        assertThat(page.getByRole(AriaRole.HEADING, named(name))).isVisible();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, named(name)).first();
+    }
+
+    private static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(name)));
+    }
+}
