@@ -108,7 +108,12 @@ function ClientRow({
         {client.mind.length > 0 ? client.mind.join(', ') : 'nothing known'}
       </span>
       <span role="cell">
-        <Button onClick={open} disabled={busy} fullWidth aria-label={`Open ${client.name}`}>
+        <Button
+          onClick={open}
+          disabled={busy}
+          fullWidth
+          aria-label={`${client.lastVisit ? 'Open visit' : 'First visit'}, ${client.name}`}
+        >
           {client.lastVisit ? 'Open visit' : 'First visit'}
         </Button>
       </span>

@@ -60,7 +60,7 @@ export function ClientShelf({ client }: { client: string }) {
             </span>
             <Button
               onClick={() => change.takeOff.mutate(item.id)}
-              aria-label={`Take ${item.product.name} off the shelf`}
+              aria-label={`Take off: ${item.product.name}`}
             >
               Take off
             </Button>

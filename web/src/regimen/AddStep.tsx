@@ -47,7 +47,7 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
   }
   return (
     <>
-      <Button onClick={() => setOpen(true)} aria-label={`Add a step to the ${part.toLowerCase()}`}>
+      <Button onClick={() => setOpen(true)} aria-label={`Add step to the ${part.toLowerCase()}`}>
         Add step
       </Button>
       <Dialog open={open} onClose={close} fullWidth maxWidth="sm" aria-labelledby={`add-${part}`}>

@@ -127,55 +127,59 @@ function ZoneTarget({
   const from = side === 'left' ? 158 : WIDTH - 158
   const to = sx + SHIFT
   return (
-    <g
-      className="zone"
-      role="button"
-      tabIndex={0}
-      aria-current={current}
-      aria-label={`${name}: ${grade === null ? 'not looked at' : grade}`}
-      onClick={pick}
-      onFocus={pick}
-    >
-      <path
-        d={outline(zone)}
-        transform={`translate(${SHIFT} 0)${mirrored(zone) ? ' translate(420 0) scale(-1 1)' : ''}`}
-        className="shape"
-        fill="transparent"
-        stroke="var(--ink)"
-        strokeWidth={grade === null ? 1 : 1.4}
-        strokeDasharray={grade === null ? '4 4' : undefined}
-      />
-      <path d={`M${from} ${y}L${to} ${sy}`} stroke="var(--sheet)" strokeWidth="4" opacity="0.8" />
-      <path d={`M${from} ${y}L${to} ${sy}`} stroke="var(--ink2)" strokeWidth="1" />
-      <circle cx={to} cy={sy} r="11" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />
-      <text x={to} y={sy + 5} fontSize="14" fontWeight="700" textAnchor="middle" fill="var(--ink)">
-        {grade ?? '?'}
-      </text>
-      <rect x={side === 'left' ? 4 : WIDTH - 166} y={y - 24} width="162" height="48" fill="transparent" />
-      <rect
-        x={box}
-        y={y - 21}
-        width="44"
-        height="42"
-        fill="var(--sheet)"
-        stroke={current ? 'var(--pri)' : 'var(--edge)'}
-        strokeWidth={current ? 4 : 1.5}
-        strokeDasharray={grade === null && !current ? '4 4' : undefined}
-      />
-      <text x={box + 22} y={y + 7} fontSize="20" fontWeight="700" textAnchor="middle" fill="var(--ink)">
-        {grade ?? '?'}
-      </text>
-      <text
-        x={text}
-        y={y + 5}
-        fontSize="15"
-        fontWeight={current ? 700 : 600}
-        textAnchor={side === 'left' ? 'start' : 'end'}
-        fill={current ? 'var(--pri)' : 'var(--ink)'}
+    <>
+      <g
+        className="zone"
+        role="button"
+        tabIndex={0}
+        aria-current={current}
+        aria-label={`${name}: ${grade === null ? 'not looked at' : grade}`}
+        onClick={pick}
+        onFocus={pick}
       >
-        {name.replace(/^(right|left) /, '')}
-      </text>
-    </g>
+        <path
+          d={outline(zone)}
+          transform={`translate(${SHIFT} 0)${mirrored(zone) ? ' translate(420 0) scale(-1 1)' : ''}`}
+          className="shape"
+          fill="transparent"
+          stroke="var(--ink)"
+          strokeWidth={grade === null ? 1 : 1.4}
+          strokeDasharray={grade === null ? '4 4' : undefined}
+        />
+        <path d={`M${from} ${y}L${to} ${sy}`} stroke="var(--sheet)" strokeWidth="4" opacity="0.8" />
+        <path d={`M${from} ${y}L${to} ${sy}`} stroke="var(--ink2)" strokeWidth="1" />
+        <circle cx={to} cy={sy} r="11" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />
+        <rect
+          x={box}
+          y={y - 21}
+          width="44"
+          height="42"
+          fill="var(--sheet)"
+          stroke={current ? 'var(--pri)' : 'var(--edge)'}
+          strokeWidth={current ? 4 : 1.5}
+          strokeDasharray={grade === null && !current ? '4 4' : undefined}
+        />
+        <rect x={side === 'left' ? 4 : WIDTH - 166} y={y - 24} width="162" height="48" fill="transparent" />
+      </g>
+      <g aria-hidden="true" pointerEvents="none" fill="var(--ink)">
+        <text x={to} y={sy + 5} fontSize="14" fontWeight="700" textAnchor="middle">
+          {grade ?? '?'}
+        </text>
+        <text x={box + 22} y={y + 7} fontSize="20" fontWeight="700" textAnchor="middle">
+          {grade ?? '?'}
+        </text>
+        <text
+          x={text}
+          y={y + 5}
+          fontSize="15"
+          fontWeight={current ? 700 : 600}
+          textAnchor={side === 'left' ? 'start' : 'end'}
+          fill={current ? 'var(--pri)' : 'var(--ink)'}
+        >
+          {name.replace(/^(right|left) /, '')}
+        </text>
+      </g>
+    </>
   )
 }
 

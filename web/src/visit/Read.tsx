@@ -77,7 +77,6 @@ export default function Read() {
               key={s.sign}
               type="button"
               aria-pressed={s.sign === sign.sign}
-              aria-label={`${s.label}, ${looked.length === 0 ? 'not looked at yet' : `worst ${NAMES[worst]}, ${looked.length} of ${s.zones.length} zones`}`}
               onClick={() => setSign(s.sign)}
             >
               {s.label}

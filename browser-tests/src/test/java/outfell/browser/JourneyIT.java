@@ -78,7 +78,7 @@ class JourneyIT {
     @Test
     void a_first_visit_by_mouse_from_the_desk_to_the_sheet_and_through_a_restart() {
         page.navigate(server.address());
-        button("Open Bram Otterholt").click();
+        button("First visit, Bram Otterholt").click();
         heading("Talk with Bram");
         button("Upper Tarn").click();
         button("lanolin").click();
@@ -140,7 +140,7 @@ class JourneyIT {
         page.keyboard().press("Enter");
         heading("Talk with Rue");
         page.keyboard().press("Alt+2");
-        assertThat(page.getByRole(AriaRole.BUTTON, named("Shine"))).isVisible();
+        assertThat(button("Shine")).isVisible();
         for (String grades : List.of("33211", "0011100", "001220", "00022", "1111110", "00011")) {
             page.keyboard().type(grades);
             page.keyboard().press("]");
@@ -233,11 +233,11 @@ class JourneyIT {
         page.getByLabel("Ingredient list, as printed")
                 .fill("INGREDIENTS: Aqua/Water, Glycerin (5 %), Niacinamide\n4 %, Caprylic/Capric Triglyceride, Kelp Dust*, Phenoxyethanol. May contain: CI 77491");
         button("Read the label").click();
-        assertThat(page.getByText("Read as: serum")).isVisible();
+        assertThat(page.getByText("Read as: moisturiser")).isVisible();
         assertThat(page.getByText("niacinamide, 4 %")).isVisible();
-        assertThat(page.getByText("Kelp Dust").last()).isVisible();
+        assertThat(page.locator(".label-read .look")).containsText("Kelp Dust");
         page.getByLabel("Kind, put right").click();
-        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("moisturiser")).click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("serum").setExact(true)).click();
         button("Put it on the shelf").click();
         assertThat(page.locator(".shelf-list")).containsText("Fresh morning veil");
         page.getByRole(AriaRole.LINK, named("Regimen")).click();
@@ -247,7 +247,7 @@ class JourneyIT {
     @Test
     void what_a_rule_forbids_cannot_be_put_in_and_what_it_allows_can() {
         page.navigate(visitOf("Ines Varro") + "/regimen");
-        button("Add a step to the evening").click();
+        button("Add step to the evening").click();
         choose("Retinal cream");
         button("Put it in").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("planning to birth");
@@ -262,7 +262,7 @@ class JourneyIT {
     @Test
     void severe_spots_refer_first_and_a_settled_referral_lets_the_plan_through() {
         page.navigate(visitOf("Sunniva Thorne") + "/read");
-        button("Spots,").click();
+        button("Spots").click();
         page.keyboard().type("4");
         page.keyboard().press("Alt+3");
         heading("Refer first");
@@ -272,15 +272,15 @@ class JourneyIT {
     }
 
     private void choose(String product) {
-        page.getByLabel("Product").fill(product);
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Product")).fill(product);
         page.getByRole(AriaRole.OPTION).first().click();
     }
 
     private void gradeByTap(String sign, int... grades) {
-        button(sign + ",").click();
+        button(sign).click();
         List<String> zones = List.of("forehead", "nose", "chin", "right cheek", "left cheek");
         for (int i = 0; i < grades.length; i++) {
-            page.locator(".zone[aria-label^='" + zones.get(i) + ":']").click();
+            page.locator(".zone[aria-label^='" + zones.get(i) + ":'] rect").last().click();
             page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Grade")).getByRole(AriaRole.BUTTON).nth(grades[i]).click();
         }
     }
@@ -322,6 +322,6 @@ class JourneyIT {
     }
 
     private static Page.GetByRoleOptions named(String name) {
-        return new Page.GetByRoleOptions().setName(Pattern.compile("^" + Pattern.quote(name)));
+        return new Page.GetByRoleOptions().setName(Pattern.compile("^" + name.replaceAll("[.*+?^$()|\\[\\]{}]", "\\\\$0")));
     }
 }
