@@ -69,7 +69,7 @@ export default function RegimenPage() {
               <ToggleButton
                 key={m}
                 value={m}
-                aria-label={monthName(m)}
+                title={monthName(m)}
                 className={m === document.month ? 'own' : ''}
               >
                 {monthName(m).slice(0, 3)}

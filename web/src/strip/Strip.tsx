@@ -82,14 +82,13 @@ function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: (
       className={`strip-label${nights ? ' some' : ''}`}
       style={{ left: percent(block.labelX), width: percent(block.labelWidth) }}
       aria-expanded={open}
-      aria-label={`${step.number} ${step.name}, ${step.amount.words}, ${step.technique}${nights ? `, ${nights}` : ''}`}
       title={`${step.name}: ${step.amount.words}, ${step.technique}`}
       onClick={toggle}
     >
-      <i>{step.number}</i>
-      <span className="name">{step.name}</span>
+      <i>{step.number}</i> <span className="name">{step.name}</span>{' '}
       <span className="amount">
         <b>{step.amount.words}</b>
+        <span className="visually-hidden">, {step.technique}</span>
         {nights && <em> {nights}</em>}
       </span>
     </button>

@@ -19,7 +19,8 @@ class WallsTest {
         classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("outfell..", "java..", "org.jspecify..", "org.yaml.snakeyaml..", "org.apache.commons.csv..")
+                .resideInAnyPackage(
+                        "outfell..", "java..", "org.jspecify..", "org.yaml.snakeyaml..", "org.apache.commons.csv..")
                 .check(CORE);
     }
 

@@ -104,7 +104,8 @@ public class PlanBenchmark {
 
     /** Another strength wherever one is declared, and one more ingredient. */
     private static String varied(String label, RandomGenerator random) {
-        List<String> more = List.of("Panthenol", "Niacinamide 3 %", "Ceramide NP", "Allantoin", "Sodium PCA", "Squalane");
+        List<String> more =
+                List.of("Panthenol", "Niacinamide 3 %", "Ceramide NP", "Allantoin", "Sodium PCA", "Squalane");
         String stronger = label.replaceAll("(\\d) %", (1 + random.nextInt(9)) + " %");
         return stronger + ", " + more.get(random.nextInt(more.size()));
     }
@@ -115,7 +116,8 @@ public class PlanBenchmark {
             int usual = random.nextInt(3);
             for (Zone zone : Signs.of(sign).zones()) {
                 int grade = sign == Sign.STING ? 0 : Math.min(3, Math.max(0, usual + random.nextInt(3) - 1));
-                observations.add(new Observation(zone, sign, grade, Signs.of(sign).how()));
+                observations.add(
+                        new Observation(zone, sign, grade, Signs.of(sign).how()));
             }
         }
         return new SkinReading(observations, List.of(), OptionalInt.of(0), OptionalInt.of(0), List.of());

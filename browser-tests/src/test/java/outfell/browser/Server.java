@@ -55,9 +55,12 @@ final class Server {
                     JAR.toString());
             builder.environment()
                     .putAll(Map.of(
-                            "OUTFELL_DEMO", "true",
-                            "OUTFELL_PORT", String.valueOf(port),
-                            "OUTFELL_DB", "jdbc:h2:file:" + data.resolve("outfell")));
+                            "OUTFELL_DEMO",
+                            "true",
+                            "OUTFELL_PORT",
+                            String.valueOf(port),
+                            "OUTFELL_DB",
+                            "jdbc:h2:file:" + data.resolve("outfell")));
             Process started = builder.redirectErrorStream(true)
                     .redirectOutput(data.resolve("server.log").toFile())
                     .start();
@@ -80,8 +83,8 @@ final class Server {
 
     private boolean answers() {
         try {
-            HttpURLConnection connection =
-                    (HttpURLConnection) URI.create(address() + "/api/desk").toURL().openConnection();
+            HttpURLConnection connection = (HttpURLConnection)
+                    URI.create(address() + "/api/desk").toURL().openConnection();
             return connection.getResponseCode() == 200;
         } catch (IOException notYet) {
             return false;

@@ -72,19 +72,27 @@ public record Air(
     public static Air of(MonthlyAir out) {
         double t = out.celsius();
         if (t < HEATING_BELOW) {
-            double humidity =
-                    Math.min(100, Humidity.indoors(t, out.humidity(), HEATED_ROOM) + POINTS_ADDED_BY_LIVING);
-            return of(out, HEATED_ROOM, humidity, "Heated rooms at %.0f °C fall to %.0f %% humidity."
-                    .formatted(HEATED_ROOM, humidity));
+            double humidity = Math.min(100, Humidity.indoors(t, out.humidity(), HEATED_ROOM) + POINTS_ADDED_BY_LIVING);
+            return of(
+                    out,
+                    HEATED_ROOM,
+                    humidity,
+                    "Heated rooms at %.0f °C fall to %.0f %% humidity.".formatted(HEATED_ROOM, humidity));
         }
         if (t > COOLING_ABOVE) {
             double e = Math.min(Humidity.vapour(t, out.humidity()), Humidity.saturation(COIL_DEW_POINT));
             double humidity = 100 * e / Humidity.saturation(COOLED_ROOM);
-            return of(out, COOLED_ROOM, humidity, "Cooled rooms at %.0f °C hold %.0f %% humidity."
-                    .formatted(COOLED_ROOM, humidity));
+            return of(
+                    out,
+                    COOLED_ROOM,
+                    humidity,
+                    "Cooled rooms at %.0f °C hold %.0f %% humidity.".formatted(COOLED_ROOM, humidity));
         }
-        return of(out, t, out.humidity(), "With open windows the rooms hold what the air outside holds, %.0f %%."
-                .formatted(out.humidity()));
+        return of(
+                out,
+                t,
+                out.humidity(),
+                "With open windows the rooms hold what the air outside holds, %.0f %%.".formatted(out.humidity()));
     }
 
     private static Air of(MonthlyAir out, double roomCelsius, double roomHumidity, String rooms) {

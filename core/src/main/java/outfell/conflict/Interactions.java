@@ -22,8 +22,8 @@ public final class Interactions {
         }
     }
 
-    private static final List<Interaction> ALL =
-            Row.unique(KnowledgeFile.yaml("interactions.yaml").rows("interactions"), Interactions::read, Interaction::id);
+    private static final List<Interaction> ALL = Row.unique(
+            KnowledgeFile.yaml("interactions.yaml").rows("interactions"), Interactions::read, Interaction::id);
     private static final Map<ActiveKind, Map<ActiveKind, Interaction>> TABLE = table();
 
     private Interactions() {}
@@ -47,10 +47,11 @@ public final class Interactions {
 
     private static void put(
             Map<ActiveKind, Map<ActiveKind, Interaction>> table, ActiveKind a, ActiveKind b, Interaction i) {
-        Interaction before = table.computeIfAbsent(a, _ -> new EnumMap<>(ActiveKind.class)).put(b, i);
+        Interaction before =
+                table.computeIfAbsent(a, _ -> new EnumMap<>(ActiveKind.class)).put(b, i);
         if (before != null && before != i) {
-            throw new IllegalStateException("interactions.yaml joins %s and %s twice: %s and %s"
-                    .formatted(a, b, before.id(), i.id()));
+            throw new IllegalStateException(
+                    "interactions.yaml joins %s and %s twice: %s and %s".formatted(a, b, before.id(), i.id()));
         }
     }
 

@@ -40,7 +40,8 @@ public final class Row {
         for (NodeTuple tuple : mapping.getValue()) {
             String key = scalar(file, tuple.getKeyNode());
             if (values.put(key, tuple.getValueNode()) != null) {
-                throw new KnowledgeFault(file, lineOf(tuple.getKeyNode()), "the key \"%s\" stands twice".formatted(key));
+                throw new KnowledgeFault(
+                        file, lineOf(tuple.getKeyNode()), "the key \"%s\" stands twice".formatted(key));
             }
         }
         return new Row(file, lineOf(node), values);

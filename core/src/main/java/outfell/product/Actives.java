@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Because;
@@ -50,7 +51,7 @@ public final class Actives {
     }
 
     public static Family of(ActiveKind kind) {
-        return BY_KIND.get(kind);
+        return Objects.requireNonNull(BY_KIND.get(kind));
     }
 
     static Optional<Family> of(Ingredient ingredient) {

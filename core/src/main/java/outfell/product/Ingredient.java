@@ -12,12 +12,19 @@ import java.util.Set;
  * @param irritancy 0 practically none to 4 strong, at usual leave-on strength
  */
 public record Ingredient(
-        String inci, String common, Set<Tag> tags, double usualLow, double usualHigh, int irritancy, boolean clogs, String notes) {
+        String inci,
+        String common,
+        Set<Tag> tags,
+        double usualLow,
+        double usualHigh,
+        int irritancy,
+        boolean clogs,
+        String notes) {
     public Ingredient {
         tags = Set.copyOf(tags);
         if (!(usualLow >= 0 && usualLow <= usualHigh && usualHigh <= 100)) {
-            throw new IllegalArgumentException("%s: usual share %s..%s is not within 0..100 %%."
-                    .formatted(inci, usualLow, usualHigh));
+            throw new IllegalArgumentException(
+                    "%s: usual share %s..%s is not within 0..100 %%.".formatted(inci, usualLow, usualHigh));
         }
         if (irritancy < 0 || irritancy > 4) {
             throw new IllegalArgumentException("%s: irritancy %d is outside 0..4.".formatted(inci, irritancy));

@@ -103,7 +103,9 @@ public final class Ingredients {
         Ingredient before = BY_NAME.put(key(name), ingredient);
         if (before != null && before != ingredient) {
             throw new KnowledgeFault(
-                    FILE, line, "the name \"%s\" stands for %s and %s".formatted(name, before.inci(), ingredient.inci()));
+                    FILE,
+                    line,
+                    "the name \"%s\" stands for %s and %s".formatted(name, before.inci(), ingredient.inci()));
         }
     }
 }

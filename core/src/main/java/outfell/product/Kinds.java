@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
@@ -45,7 +46,7 @@ public final class Kinds {
     }
 
     public static KindOfStep of(StepKind kind) {
-        return BY_KIND.get(kind);
+        return Objects.requireNonNull(BY_KIND.get(kind));
     }
 
     static Optional<StepKind> byName(String name) {

@@ -31,14 +31,10 @@ public record Label(List<LabelLine> lines, int onePercentLine) {
 
     /** Written so that reading it again gives the same names, percentages and sections. */
     public String print() {
-        String certain = lines.stream()
-                .filter(l -> !l.mayContain())
-                .map(Label::printed)
-                .collect(Collectors.joining(", "));
-        String may = lines.stream()
-                .filter(LabelLine::mayContain)
-                .map(Label::printed)
-                .collect(Collectors.joining(", "));
+        String certain =
+                lines.stream().filter(l -> !l.mayContain()).map(Label::printed).collect(Collectors.joining(", "));
+        String may =
+                lines.stream().filter(LabelLine::mayContain).map(Label::printed).collect(Collectors.joining(", "));
         return may.isEmpty() ? certain : certain + " may contain: " + may;
     }
 

@@ -55,7 +55,9 @@ final class LabelRanges {
         }
         for (int i = 0; i < descending.size(); i++) {
             if (named(descending.get(i), WEAK)
-                    && descending.stream().skip(i + 1L).noneMatch(m -> m.token().declared().orElse(0) > 1)) {
+                    && descending.stream()
+                            .skip(i + 1L)
+                            .noneMatch(m -> m.token().declared().orElse(0) > 1)) {
                 return i + 1;
             }
         }
@@ -108,11 +110,13 @@ final class LabelRanges {
                 if (j + 1 < k && x < high) {
                     high = x;
                     low = Math.min(low, high);
-                    why = "after %s, declared at %s %%".formatted(all.get(j).token().name(), number(x));
+                    why = "after %s, declared at %s %%"
+                            .formatted(all.get(j).token().name(), number(x));
                 } else if (j + 1 > k && x > low) {
                     low = x;
                     high = Math.max(low, high);
-                    why = "before %s, declared at %s %%".formatted(all.get(j).token().name(), number(x));
+                    why = "before %s, declared at %s %%"
+                            .formatted(all.get(j).token().name(), number(x));
                 }
             }
         }
@@ -130,9 +134,7 @@ final class LabelRanges {
     }
 
     private static Range usual(Optional<Ingredient> ingredient, String why) {
-        return ingredient
-                .map(i -> new Range(i.usualLow(), i.usualHigh(), why))
-                .orElse(new Range(TRACE, 100, why));
+        return ingredient.map(i -> new Range(i.usualLow(), i.usualHigh(), why)).orElse(new Range(TRACE, 100, why));
     }
 
     private static LabelLine line(Matched m, int position, Range range, boolean declared) {
@@ -148,11 +150,17 @@ final class LabelRanges {
                 range.low(),
                 range.high(),
                 m.token().mayContain(),
-                new Because(sentence, declared ? Evidence.CONTROLLED : Evidence.PROPOSED, declared ? "label" : "eu-1223-2009"));
+                new Because(
+                        sentence,
+                        declared ? Evidence.CONTROLLED : Evidence.PROPOSED,
+                        declared ? "label" : "eu-1223-2009"));
     }
 
     static String number(double x) {
-        return x == Math.rint(x) ? "%.0f".formatted(x) : x < 0.1 ? String.format(Locale.ROOT, "%.3f", x).replaceAll("0+$", "")
-                : String.format(Locale.ROOT, "%.1f", x);
+        return x == Math.rint(x)
+                ? "%.0f".formatted(x)
+                : x < 0.1
+                        ? String.format(Locale.ROOT, "%.3f", x).replaceAll("0+$", "")
+                        : String.format(Locale.ROOT, "%.1f", x);
     }
 }

@@ -18,9 +18,10 @@ public final class LabelReader {
             "(?iu)^.*?\\b(?:inactive\\s+ingredients|ingredients(?:\\s*/\\s*ingr[eé]dients)?|ingr[eé]dients|ingredienti|ingredientes|zutaten|inhaltsstoffe|inci)\\s*[:.]\\s*");
     private static final Pattern ACTIVE_PANEL = Pattern.compile(
             "(?iu)\\bactive\\s+ingredients?\\s*:\\s*(.*?)(?:\\.\\s|\\R|;)\\s*(?=inactive|other|ingredients)");
-    private static final Pattern MAY_CONTAIN =
-            Pattern.compile("(?iu)[\\[(]?\\s*(?:\\+\\s*/\\s*-|may\\s+contain|peut\\s+contenir|kann\\s+enthalten)\\s*:?\\s*");
-    private static final Pattern PERCENT = Pattern.compile("(?u)[\\[(]?\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%\\s*(?:w/w)?\\s*[\\])]?");
+    private static final Pattern MAY_CONTAIN = Pattern.compile(
+            "(?iu)[\\[(]?\\s*(?:\\+\\s*/\\s*-|may\\s+contain|peut\\s+contenir|kann\\s+enthalten)\\s*:?\\s*");
+    private static final Pattern PERCENT =
+            Pattern.compile("(?u)[\\[(]?\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%\\s*(?:w/w)?\\s*[\\])]?");
     private static final Pattern MARKS = Pattern.compile("[*†‡®™°]+");
     private static final Pattern BRACKET = Pattern.compile("[\\[(]([^\\[\\]()]*)[\\])]?");
 
@@ -73,7 +74,8 @@ public final class LabelReader {
 
     /** Splits outside brackets at commas (not between digits), semicolons, bullets and spaced dashes. */
     private static List<String> split(String text) {
-        boolean hasCommas = text.indexOf(',') >= 0 || text.indexOf(';') >= 0 || text.indexOf('•') >= 0 || text.indexOf('·') >= 0;
+        boolean hasCommas =
+                text.indexOf(',') >= 0 || text.indexOf(';') >= 0 || text.indexOf('•') >= 0 || text.indexOf('·') >= 0;
         String flat = hasCommas ? text.replaceAll("\\R", " ") : text.replaceAll("\\R", " ; ");
         List<String> parts = new ArrayList<>();
         StringBuilder part = new StringBuilder();
@@ -100,14 +102,16 @@ public final class LabelReader {
     private static boolean separates(String text, int i) {
         return switch (text.charAt(i)) {
             case ';', '•', '·', '|' -> true;
-            case ',' -> !(i > 0
-                    && i + 1 < text.length()
-                    && Character.isDigit(text.charAt(i - 1))
-                    && Character.isDigit(text.charAt(i + 1)));
-            case '-', '–' -> i > 0
-                    && i + 1 < text.length()
-                    && Character.isWhitespace(text.charAt(i - 1))
-                    && Character.isWhitespace(text.charAt(i + 1));
+            case ',' ->
+                !(i > 0
+                        && i + 1 < text.length()
+                        && Character.isDigit(text.charAt(i - 1))
+                        && Character.isDigit(text.charAt(i + 1)));
+            case '-', '–' ->
+                i > 0
+                        && i + 1 < text.length()
+                        && Character.isWhitespace(text.charAt(i - 1))
+                        && Character.isWhitespace(text.charAt(i + 1));
             default -> false;
         };
     }
@@ -150,7 +154,8 @@ public final class LabelReader {
         if (whole.isPresent()) {
             return whole;
         }
-        String bare = BRACKET.matcher(name).replaceAll(" ").replaceAll("\\s+", " ").strip();
+        String bare =
+                BRACKET.matcher(name).replaceAll(" ").replaceAll("\\s+", " ").strip();
         Optional<Ingredient> without = bare.isEmpty() || bare.equals(name) ? Optional.empty() : find(bare);
         if (without.isPresent()) {
             return without;

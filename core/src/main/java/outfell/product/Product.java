@@ -99,7 +99,8 @@ public record Product(
 
     /** Whether it may be worn by day. */
     public boolean byDay() {
-        return !prescription && actives.stream().allMatch(a -> Actives.of(a.kind()).byDay());
+        return !prescription
+                && actives.stream().allMatch(a -> Actives.of(a.kind()).byDay());
     }
 
     /** The active that names it on a strip: the first rationed one, else the first of all. */
@@ -119,7 +120,8 @@ public record Product(
     public boolean mentions(String word) {
         String wanted = " " + plain(word) + " ";
         return (" " + plain(name) + " ").contains(wanted)
-                || label.lines().stream().anyMatch(l -> (" " + plain(l.printed() + " " + l.common()) + " ").contains(wanted));
+                || label.lines().stream()
+                        .anyMatch(l -> (" " + plain(l.printed() + " " + l.common()) + " ").contains(wanted));
     }
 
     private static String plain(String text) {

@@ -93,22 +93,29 @@ public final class ProductReader {
 
     private static boolean waterFree(Product.Facts facts, List<LabelLine> certain) {
         if (certain.stream().noneMatch(l -> l.ingredient().isPresent())) {
-            return facts.kind().or(() -> Kinds.byName(facts.name()))
+            return facts.kind()
+                    .or(() -> Kinds.byName(facts.name()))
                     .filter(k -> k == StepKind.OIL || k == StepKind.SEAL || k == StepKind.LIP)
                     .isPresent();
         }
         return certain.stream()
                 .limit(3)
-                .noneMatch(l -> l.is(Tag.SOLVENT) && !l.is(Tag.EMOLLIENT) || l.is(Tag.HUMECTANT) && !l.is(Tag.EMOLLIENT));
+                .noneMatch(
+                        l -> l.is(Tag.SOLVENT) && !l.is(Tag.EMOLLIENT) || l.is(Tag.HUMECTANT) && !l.is(Tag.EMOLLIENT));
     }
 
     private static List<ActiveIn> actives(Product.Facts facts, List<LabelLine> certain) {
         List<ActiveIn> found = new ArrayList<>();
         for (Actives.Family family : Actives.all()) {
             certain.stream()
-                    .filter(l -> l.ingredient().isPresent() && Actives.of(l.ingredient().get()).filter(family::equals).isPresent())
+                    .filter(l -> l.ingredient().isPresent()
+                            && Actives.of(l.ingredient().get())
+                                    .filter(family::equals)
+                                    .isPresent())
                     .map(l -> activeIn(facts.name(), family, l))
-                    .filter(a -> a.declared() ? a.high() >= family.counts() : Math.sqrt(a.low() * a.high()) >= family.counts())
+                    .filter(a -> a.declared()
+                            ? a.high() >= family.counts()
+                            : Math.sqrt(a.low() * a.high()) >= family.counts())
                     .max((a, b) -> Double.compare(a.high(), b.high()))
                     .ifPresent(found::add);
         }
@@ -122,7 +129,8 @@ public final class ProductReader {
             double x = Double.parseDouble(percent.group(1).replace(',', '.'));
             return new ActiveIn(family.kind(), inci, x, x, true);
         }
-        return new ActiveIn(family.kind(), inci, line.low(), line.high(), line.declared().isPresent());
+        return new ActiveIn(
+                family.kind(), inci, line.low(), line.high(), line.declared().isPresent());
     }
 
     private static boolean named(String name, Actives.Family family, String inci) {
@@ -152,7 +160,8 @@ public final class ProductReader {
             return told(StepKind.SUNSCREEN, "sure", "SPF %d on the pack and UV filters in the list.".formatted(spf));
         }
         return byContent(facts, certain, actives, byName)
-                .or(() -> byName.map(k -> told(k, "likely", "The name says %s.".formatted(Kinds.of(k).label()))))
+                .or(() -> byName.map(k -> told(
+                        k, "likely", "The name says %s.".formatted(Kinds.of(k).label()))))
                 .orElseGet(() -> byMakeUp(composition, waterFree));
     }
 
@@ -174,7 +183,10 @@ public final class ProductReader {
         boolean eye = byName.filter(k -> k == StepKind.EYE).isPresent();
         if (!namedToComeOff && !eye && (strong.isPresent() || facts.prescription())) {
             String what = strong.map(a -> Actives.of(a.kind()).label()).orElse("a prescribed active");
-            return Optional.of(told(StepKind.TREATMENT, "likely", "It stays on and holds %s, so it has its own nights.".formatted(what)));
+            return Optional.of(told(
+                    StepKind.TREATMENT,
+                    "likely",
+                    "It stays on and holds %s, so it has its own nights.".formatted(what)));
         }
         return Optional.empty();
     }
@@ -193,7 +205,8 @@ public final class ProductReader {
 
     private static boolean within(List<LabelLine> certain, int places, Tag... tags) {
         return certain.stream()
-                .filter(l -> l.position() <= places && (l.position() > 0 || l.declared().isPresent()))
+                .filter(l -> l.position() <= places
+                        && (l.position() > 0 || l.declared().isPresent()))
                 .anyMatch(l -> l.isAny(tags) && !(l.ingredient().isPresent() && l.high() <= 1));
     }
 
@@ -215,7 +228,10 @@ public final class ProductReader {
             return told(Kinds.of(kind).texture(), "guess", "Usual for its kind; no list to go by.");
         }
         double grade = waterFree ? (c.occlusive() > 0.4 ? 8 : 6.5) : byFat(c, certain);
-        return told(grade, "guess", "Oils and seals make up about %.0f %% of it.".formatted(100 * (c.emollient() + c.occlusive())));
+        return told(
+                grade,
+                "guess",
+                "Oils and seals make up about %.0f %% of it.".formatted(100 * (c.emollient() + c.occlusive())));
     }
 
     private static double byFat(Composition c, List<LabelLine> certain) {
@@ -232,31 +248,59 @@ public final class ProductReader {
                 "active",
                 "%s, %s".formatted(family.label(), a.strength()),
                 a.declared() ? "sure" : "likely",
-                family.because().withSentence("%s is %s.".formatted(a.ingredient(), family.rationed() ? "a strong active with its own nights" : "an active that is worn daily")));
+                family.because()
+                        .withSentence("%s is %s."
+                                .formatted(
+                                        a.ingredient(),
+                                        family.rationed()
+                                                ? "a strong active with its own nights"
+                                                : "an active that is worn daily")));
     }
 
     private static List<Finding> hazards(List<LabelLine> certain, int spf) {
         List<Finding> all = new ArrayList<>();
         mind(all, certain, "fragrance", Tag.FRAGRANCE, "Perfume is the commonest sensitiser in cosmetics.");
-        mind(all, certain, "essential oil", Tag.ESSENTIAL_OIL, "Essential oils sensitise, most of all a strained skin.");
-        mind(all, certain, "sun-reactive citrus oil", Tag.PHOTOTOXIC, "Pressed citrus oil reacts with light: never by day.");
+        mind(
+                all,
+                certain,
+                "essential oil",
+                Tag.ESSENTIAL_OIL,
+                "Essential oils sensitise, most of all a strained skin.");
+        mind(
+                all,
+                certain,
+                "sun-reactive citrus oil",
+                Tag.PHOTOTOXIC,
+                "Pressed citrus oil reacts with light: never by day.");
         mind(all, certain, "soap or a strong surfactant", Tag.SURFACTANT_STRONG, "A strong surfactant costs barrier.");
         certain.stream()
                 .filter(l -> l.is(Tag.DRYING_ALCOHOL) && l.position() > 0 && l.position() <= ALCOHOL_WITHIN)
                 .findFirst()
                 .ifPresent(l -> all.add(new Finding(
-                        "mind", "drying alcohol", "likely", Because.custom("Alcohol stands at place %d, early enough to dry.".formatted(l.position())))));
-        boolean plantOil = certain.stream().anyMatch(l -> l.is(Tag.EMOLLIENT) && l.printed().toLowerCase(Locale.ROOT).contains("oil"));
+                        "mind",
+                        "drying alcohol",
+                        "likely",
+                        Because.custom("Alcohol stands at place %d, early enough to dry.".formatted(l.position())))));
+        boolean plantOil = certain.stream()
+                .anyMatch(l -> l.is(Tag.EMOLLIENT)
+                        && l.printed().toLowerCase(Locale.ROOT).contains("oil"));
         if (spf == 0 && plantOil && certain.stream().noneMatch(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC))) {
-            all.add(new Finding("mind", "no sun protection", "sure", Because.house("A plant oil's own filter counts as zero.")));
+            all.add(new Finding(
+                    "mind", "no sun protection", "sure", Because.house("A plant oil's own filter counts as zero.")));
         }
         return all;
     }
 
     private static void mind(List<Finding> all, List<LabelLine> certain, String what, Tag tag, String why) {
-        List<String> names = certain.stream().filter(l -> l.is(tag)).map(LabelLine::printed).distinct().limit(3).toList();
+        List<String> names = certain.stream()
+                .filter(l -> l.is(tag))
+                .map(LabelLine::printed)
+                .distinct()
+                .limit(3)
+                .toList();
         if (!names.isEmpty()) {
-            all.add(new Finding("mind", "%s: %s".formatted(what, String.join(", ", names)), "sure", Because.custom(why)));
+            all.add(new Finding(
+                    "mind", "%s: %s".formatted(what, String.join(", ", names)), "sure", Because.custom(why)));
         }
     }
 }

@@ -28,8 +28,8 @@ final class Benefits {
     record Help(Concern concern, ActiveKind active, double share, Because because) {}
 
     private static final Row FILE = KnowledgeFile.yaml("benefits.yaml");
-    private static final List<Benefit> ALL = Row.unique(
-            FILE.rows("benefits"), Benefits::read, b -> b.concern() + " " + b.active());
+    private static final List<Benefit> ALL =
+            Row.unique(FILE.rows("benefits"), Benefits::read, b -> b.concern() + " " + b.active());
     private static final Map<StepKind, Double> REACH = reach();
     private static final Map<Concern, StepKind> ONLY = only();
 
@@ -52,9 +52,7 @@ final class Benefits {
     private static Optional<Help> help(
             Product product, ActiveIn active, Benefit benefit, double usesPerWeek, Yardstick yardstick) {
         StepKind only = ONLY.get(benefit.concern());
-        double reach = only == null
-                ? REACH.getOrDefault(product.kind(), 0.0)
-                : only == product.kind() ? 1 : 0;
+        double reach = only == null ? REACH.getOrDefault(product.kind(), 0.0) : only == product.kind() ? 1 : 0;
         double share = yardstick.of(benefit.because().evidence())
                 * fit(active, benefit, yardstick)
                 * Math.min(1, usesPerWeek / benefit.full())
@@ -63,8 +61,12 @@ final class Benefits {
             return Optional.empty();
         }
         String sentence = "%s (%s) for %s."
-                .formatted(capital(Actives.of(active.kind()).label()), active.strength(), benefit.concern().words());
-        return Optional.of(new Help(benefit.concern(), active.kind(), share, benefit.because().withSentence(sentence)));
+                .formatted(
+                        capital(Actives.of(active.kind()).label()),
+                        active.strength(),
+                        benefit.concern().words());
+        return Optional.of(new Help(
+                benefit.concern(), active.kind(), share, benefit.because().withSentence(sentence)));
     }
 
     /** Inside or above the useful range counts whole, surely below a part, a range that straddles its foot between. */

@@ -33,7 +33,9 @@ public record Change(Part part, StepKind kind, String what, String from, String 
         List<Step> after = new ArrayList<>(steps(other, part, kind));
         List<Change> changes = new ArrayList<>();
         for (Step step : List.copyOf(before)) {
-            Optional<Step> same = after.stream().filter(s -> s.product().equals(step.product())).findFirst();
+            Optional<Step> same = after.stream()
+                    .filter(s -> s.product().equals(step.product()))
+                    .findFirst();
             same.ifPresent(s -> {
                 before.remove(step);
                 after.remove(s);
@@ -43,7 +45,12 @@ public record Change(Part part, StepKind kind, String what, String from, String 
         Because because = because(kind, base, other);
         while (!before.isEmpty() && !after.isEmpty()) {
             changes.add(new Change(
-                    part, kind, "replaced", before.removeFirst().name(), after.removeFirst().name(), because));
+                    part,
+                    kind,
+                    "replaced",
+                    before.removeFirst().name(),
+                    after.removeFirst().name(),
+                    because));
         }
         before.forEach(s -> changes.add(new Change(part, kind, "taken out", s.name(), "", because)));
         after.forEach(s -> changes.add(new Change(part, kind, "put in", "", s.name(), because)));
@@ -51,7 +58,9 @@ public record Change(Part part, StepKind kind, String what, String from, String 
     }
 
     private static List<Step> steps(Regimen regimen, Part part, StepKind kind) {
-        return regimen.routine(part).steps().stream().filter(s -> s.kind() == kind).toList();
+        return regimen.routine(part).steps().stream()
+                .filter(s -> s.kind() == kind)
+                .toList();
     }
 
     private static Optional<Change> sameStep(Part part, Step before, Step after, Regimen other) {
@@ -78,19 +87,25 @@ public record Change(Part part, StepKind kind, String what, String from, String 
         Asked a = base.asked();
         Asked b = other.asked();
         return switch (kind) {
-            case SUNSCREEN -> a.spf().value() != b.spf().value() ? b.spf().because() : b.moisturiser().because();
+            case SUNSCREEN ->
+                a.spf().value() != b.spf().value()
+                        ? b.spf().because()
+                        : b.moisturiser().because();
             case SEAL -> b.seal().because();
             case OIL -> b.oil().because();
-            case MOISTURISER -> a.moisturiserNeeded().yes() != b.moisturiserNeeded().yes()
-                    ? b.moisturiserNeeded().because()
-                    : b.moisturiser().because();
+            case MOISTURISER ->
+                a.moisturiserNeeded().yes() != b.moisturiserNeeded().yes()
+                        ? b.moisturiserNeeded().because()
+                        : b.moisturiser().because();
             case TREATMENT -> strong(a, b);
-            case SCRUB, ENZYME, CLAY_MASK -> a.exfoliantsHalved().yes() != b.exfoliantsHalved().yes()
-                    ? b.exfoliantsHalved().because()
-                    : Because.house("With the other steps changed, nights, minutes and steps fall differently.");
-            default -> a.moisturiser().grade() != b.moisturiser().grade()
-                    ? b.moisturiser().because()
-                    : Because.house("With the other steps changed, minutes and steps fall differently.");
+            case SCRUB, ENZYME, CLAY_MASK ->
+                a.exfoliantsHalved().yes() != b.exfoliantsHalved().yes()
+                        ? b.exfoliantsHalved().because()
+                        : Because.house("With the other steps changed, nights, minutes and steps fall differently.");
+            default ->
+                a.moisturiser().grade() != b.moisturiser().grade()
+                        ? b.moisturiser().because()
+                        : Because.house("With the other steps changed, minutes and steps fall differently.");
         };
     }
 

@@ -97,7 +97,8 @@ public record Consultation(
             }
             if (product.prescription() && prescribedNights.isEmpty()) {
                 throw new IllegalArgumentException(
-                        "%s is prescribed, so its nights are needed: ask for the prescriber's.".formatted(product.name()));
+                        "%s is prescribed, so its nights are needed: ask for the prescriber's."
+                                .formatted(product.name()));
             }
             prescribedNights = prescribedNights.stream().distinct().sorted().toList();
         }

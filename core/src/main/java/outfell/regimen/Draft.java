@@ -146,7 +146,8 @@ final class Draft {
             }
             Optional<Because> refusal = refusal(product.get(), pin.part(), kept);
             if (refusal.isPresent()) {
-                refusals.add(new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
+                refusals.add(
+                        new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
             } else {
                 kept.add(pin);
             }
@@ -160,38 +161,45 @@ final class Draft {
             return ban;
         }
         if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
-            return Optional.of(Because.custom("%s belongs to the evening: light and a strong step do not go together."
-                    .formatted(p.name())));
+            return Optional.of(Because.custom(
+                    "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
         }
         if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
-            return Optional.of(Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
+            return Optional.of(
+                    Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
         }
         if (part == Part.EVENING && p.kind() == StepKind.SUNSCREEN) {
             return Optional.of(Because.custom("A sunscreen has no work in the evening."));
         }
-        if (part == Part.MORNING && p.kind() == StepKind.SUNSCREEN && p.spf() < asked.spf().value()) {
-            return Optional.of(asked.spf().because().withSentence("%s has SPF %d. %s"
-                    .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
+        if (part == Part.MORNING
+                && p.kind() == StepKind.SUNSCREEN
+                && p.spf() < asked.spf().value()) {
+            return Optional.of(asked.spf()
+                    .because()
+                    .withSentence("%s has SPF %d. %s"
+                            .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
         }
         if (p.rationed() && !p.prescription() && weigher.uses(p) == 0) {
             return Optional.of(noNight(p));
         }
         return kept.stream()
-                .map(k -> Planner.find(consultation, k.product())
-                        .flatMap(other -> clash(p, other, k.part() == part)))
+                .map(k -> Planner.find(consultation, k.product()).flatMap(other -> clash(p, other, k.part() == part)))
                 .flatMap(Optional::stream)
                 .findFirst();
     }
 
     private Because noNight(Product p) {
-        if (p.has(ActiveKind.RETINOID) && weigher.isNew(p) && !asked.newRetinoid().yes()) {
+        if (p.has(ActiveKind.RETINOID)
+                && weigher.isNew(p)
+                && !asked.newRetinoid().yes()) {
             return asked.newRetinoid().because();
         }
         if (p.has(ActiveKind.AHA) && weigher.isNew(p) && !asked.newAcid().yes()) {
             return asked.newAcid().because();
         }
-        return tolerance.because().withSentence("%s has no night: a %s skin bears none of it."
-                .formatted(p.name(), tolerance.label()));
+        return tolerance
+                .because()
+                .withSentence("%s has no night: a %s skin bears none of it.".formatted(p.name(), tolerance.label()));
     }
 
     private static Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
@@ -204,10 +212,13 @@ final class Draft {
                 boolean apart = i.isPresent()
                         && (i.get().meeting() == Meeting.NEVER
                                 || (sameRoutine && i.get().meeting() == Meeting.AM_PM)
-                                || (sameRoutine && i.get().meeting() == Meeting.NIGHTS && !(a.rationed() && b.rationed())));
+                                || (sameRoutine
+                                        && i.get().meeting() == Meeting.NIGHTS
+                                        && !(a.rationed() && b.rationed())));
                 if (apart) {
                     return i.map(clash -> clash.because()
-                            .withSentence("With %s: %s".formatted(b.name(), clash.because().sentence())));
+                            .withSentence("With %s: %s"
+                                    .formatted(b.name(), clash.because().sentence())));
                 }
             }
         }
@@ -227,7 +238,9 @@ final class Draft {
                     .flatMap(p -> weigher.weigh(p, pin.part(), p.kind(), true, false))
                     .ifPresent(c -> slots.add(new Slot(pin.part(), c.product().kind(), 9, true, List.of(c))));
         }
-        return slots.stream().sorted(Comparator.comparing(s -> BRANCHING.indexOf(s.kind()))).toList();
+        return slots.stream()
+                .sorted(Comparator.comparing(s -> BRANCHING.indexOf(s.kind())))
+                .toList();
     }
 
     /** A kind of slot that method, skin and season open; several alike when {@code many} is over one. */
@@ -240,7 +253,8 @@ final class Draft {
         boolean layered = method.tonerLayers() > 1;
         List<Place> places = new ArrayList<>();
         places.add(new Place(Part.MORNING, StepKind.SUNSCREEN, 1, true, false));
-        places.add(new Place(Part.MORNING, StepKind.MOISTURISER, 1, asked.moisturiserNeeded().yes(), false));
+        places.add(new Place(
+                Part.MORNING, StepKind.MOISTURISER, 1, asked.moisturiserNeeded().yes(), false));
         places.add(new Place(Part.EVENING, StepKind.MOISTURISER, 1, true, false));
         places.add(new Place(Part.EVENING, StepKind.WASH, 1, true, false));
         if (morningWash(calm)) {
@@ -266,7 +280,8 @@ final class Draft {
     }
 
     private void strong(List<Place> places, boolean calm) {
-        boolean prescribed = consultation.shelf().stream().anyMatch(o -> o.product().prescription());
+        boolean prescribed =
+                consultation.shelf().stream().anyMatch(o -> o.product().prescription());
         int treatments = (calm ? 0 : method.strongActives()) + (prescribed ? 1 : 0);
         if (treatments > 0) {
             places.add(new Place(Part.EVENING, StepKind.TREATMENT, treatments, false, false));
@@ -339,7 +354,8 @@ final class Draft {
             });
         }
         List<Candidate> rest = List.copyOf(candidates.stream()
-                .filter(c -> pinned.stream().noneMatch(p -> p.product().id().equals(c.product().id())))
+                .filter(c -> pinned.stream()
+                        .noneMatch(p -> p.product().id().equals(c.product().id())))
                 .toList());
         if (rest.isEmpty() && place.required() && pinned.isEmpty()) {
             notices.add(Because.house("Nothing on the shelf or in the catalogue may stand as %s in the %s."
@@ -359,7 +375,8 @@ final class Draft {
         return allowed.stream()
                 .filter(p -> p.kind() == place.kind() && !out.contains(p.id()) && !p.prescription())
                 .filter(p -> place.part() == Part.EVENING || (p.byDay() && !p.rationed()))
-                .filter(p -> p.kind() != StepKind.SUNSCREEN || p.spf() >= asked.spf().value())
+                .filter(p ->
+                        p.kind() != StepKind.SUNSCREEN || p.spf() >= asked.spf().value())
                 .map(p -> weigher.weigh(p, place.part(), place.kind(), place.required(), place.methodWants()))
                 .flatMap(Optional::stream)
                 .sorted(Comparator.comparingDouble((Candidate c) -> -c.alone())
@@ -403,13 +420,17 @@ final class Draft {
     }
 
     private static boolean standsWherever(Candidate o, Candidate c, List<Set<ProductId>> slots) {
-        return slots.stream().allMatch(ids -> !ids.contains(c.product().id()) || ids.contains(o.product().id()));
+        return slots.stream()
+                .allMatch(ids -> !ids.contains(c.product().id())
+                        || ids.contains(o.product().id()));
     }
 
     // ---- limits
 
     private Search.Limits limits(List<Slot> slots) {
-        int[] seconds = {consultation.life().morningMinutes() * 60, consultation.life().eveningMinutes() * 60};
+        int[] seconds = {
+            consultation.life().morningMinutes() * 60, consultation.life().eveningMinutes() * 60
+        };
         int most = Math.min(consultation.life().mostSteps(), method.mostSteps());
         int[] steps = {most, most};
         for (Part part : Part.values()) {
@@ -435,7 +456,9 @@ final class Draft {
 
     private static Stream<Candidate> pinned(List<Slot> slots) {
         return slots.stream()
-                .filter(s -> s.required() && s.candidates().size() == 1 && s.candidates().getFirst().rationed())
+                .filter(s -> s.required()
+                        && s.candidates().size() == 1
+                        && s.candidates().getFirst().rationed())
                 .map(s -> s.candidates().getFirst())
                 .filter(c -> !c.product().prescription());
     }
@@ -458,11 +481,17 @@ final class Draft {
                 slots.stream().filter(s -> s.part() == part && s.required()).toList();
         int daily = needed.stream()
                 .filter(s -> s.candidates().stream().noneMatch(Candidate::rationed))
-                .mapToInt(s -> s.candidates().stream().mapToInt(Candidate::seconds).min().orElse(0))
+                .mapToInt(s -> s.candidates().stream()
+                        .mapToInt(Candidate::seconds)
+                        .min()
+                        .orElse(0))
                 .sum();
         int rationed = needed.stream()
                 .filter(s -> s.candidates().stream().anyMatch(Candidate::rationed))
-                .mapToInt(s -> s.candidates().stream().mapToInt(Candidate::seconds).min().orElse(0))
+                .mapToInt(s -> s.candidates().stream()
+                        .mapToInt(Candidate::seconds)
+                        .min()
+                        .orElse(0))
                 .max()
                 .orElse(0);
         int count = (int) needed.stream()
@@ -476,7 +505,8 @@ final class Draft {
             seconds[p] = daily + rationed;
         }
         if (count > steps[p]) {
-            notices.add(Because.house("The %s needs %d steps; the limit is %d.".formatted(part.words(), count, steps[p])));
+            notices.add(
+                    Because.house("The %s needs %d steps; the limit is %d.".formatted(part.words(), count, steps[p])));
             steps[p] = count;
         }
     }
@@ -490,7 +520,9 @@ final class Draft {
         }
         for (int s = 0; s < slots.size(); s++) {
             Part part = slots.get(s).part();
-            found.chosen().get(s).ifPresent(c -> chosen.getOrDefault(part, new ArrayList<>()).add(c));
+            found.chosen()
+                    .get(s)
+                    .ifPresent(c -> chosen.getOrDefault(part, new ArrayList<>()).add(c));
         }
         List<Candidate> morning = chosen.getOrDefault(Part.MORNING, List.of());
         List<Candidate> evening = chosen.getOrDefault(Part.EVENING, List.of());
@@ -500,8 +532,10 @@ final class Draft {
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(evening),
                 id -> purpose(Stream.concat(morning.stream(), evening.stream()).toList(), id));
-        Routine am = layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
-        Routine pm = layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
+        Routine am =
+                layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
+        Routine pm =
+                layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
         Explainer explainer = new Explainer(consultation, skin, slots, found, search);
         notices.addAll(explainer.notices());
         return new Regimen(
@@ -548,14 +582,19 @@ final class Draft {
         }
         String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
         if (c.beginner()) {
-            return tolerance.because().withSentence("%s at first: it is new, and a %s skin is led up to it; no other strong step shares its night."
-                    .formatted(often, tolerance.label()));
+            return tolerance
+                    .because()
+                    .withSentence(
+                            "%s at first: it is new, and a %s skin is led up to it; no other strong step shares its night."
+                                    .formatted(often, tolerance.label()));
         }
         String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
                 ? " " + asked.exfoliantsHalved().because().sentence()
                 : "";
-        return tolerance.because().withSentence("%s: what a %s skin bears; no other strong step shares its night.%s"
-                .formatted(often, tolerance.label(), halved));
+        return tolerance
+                .because()
+                .withSentence("%s: what a %s skin bears; no other strong step shares its night.%s"
+                        .formatted(often, tolerance.label(), halved));
     }
 
     /** The concerns that a product serves, heaviest first; else what its kind is for. */

@@ -63,12 +63,16 @@ final class Explainer {
                 continue;
             }
             plan.set(s, Optional.of(other));
-            search.weigh(plan).ifPresent(score -> all.add(new Alternative(
-                    other.product().id(),
-                    other.product().name(),
-                    Math.max(0, Math.round((found.score() - score) * 10) / 10.0),
-                    Math.round((other.product().price() - chosen.product().price()) * 100) / 100.0,
-                    Because.house(why(chosen, other, found.score() - score)))));
+            search.weigh(plan)
+                    .ifPresent(score -> all.add(new Alternative(
+                            other.product().id(),
+                            other.product().name(),
+                            Math.max(0, Math.round((found.score() - score) * 10) / 10.0),
+                            Math.round((other.product().price()
+                                                    - chosen.product().price())
+                                            * 100)
+                                    / 100.0,
+                            Because.house(why(chosen, other, found.score() - score)))));
         }
         return all.stream()
                 .sorted(Comparator.comparingDouble(Alternative::behind).thenComparing(Alternative::product))
@@ -96,7 +100,8 @@ final class Explainer {
             double less = chosen.helps()[c] - other.helps()[c];
             if (less > most) {
                 most = less;
-                reason = "Does less for %s.".formatted(skin.concerns().get(c).concern().words());
+                reason = "Does less for %s."
+                        .formatted(skin.concerns().get(c).concern().words());
             }
         }
         return reason;
@@ -111,7 +116,8 @@ final class Explainer {
                     .filter(c -> share(c, concern) > 0)
                     .sorted(Comparator.comparingDouble((Candidate c) -> -share(c, concern)))
                     .forEach(c -> by.add(c.product().name()));
-            all.add(new Served(concern.concern().words(), concern.weight(), List.copyOf(by), servedBecause(concern, by)));
+            all.add(new Served(
+                    concern.concern().words(), concern.weight(), List.copyOf(by), servedBecause(concern, by)));
         }
         return List.copyOf(all);
     }
@@ -133,14 +139,17 @@ final class Explainer {
         }
         return Because.house(
                 skin.barrier().calmReset()
-                        ? "Nothing for %s yet: the barrier comes first.".formatted(concern.concern().words())
+                        ? "Nothing for %s yet: the barrier comes first."
+                                .formatted(concern.concern().words())
                         : "Nothing that may be used, fits the limits and helps %s is on the shelf or in the catalogue."
                                 .formatted(concern.concern().words()));
     }
 
     List<ShelfAdvice> shelf(Function<Product, Optional<Because>> forbidden) {
         Set<ProductId> used = new LinkedHashSet<>();
-        found.chosen().stream().flatMap(Optional::stream).forEach(c -> used.add(c.product().id()));
+        found.chosen().stream()
+                .flatMap(Optional::stream)
+                .forEach(c -> used.add(c.product().id()));
         return consultation.shelf().stream()
                 .map(Owned::product)
                 .map(p -> advice(p, used.contains(p.id()), forbidden.apply(p)))
@@ -172,8 +181,10 @@ final class Explainer {
                 .flatMap(Optional::stream)
                 .filter(c -> c.product().kind() == p.kind())
                 .findFirst();
-        return stands.map(c -> "%s does more as %s now.".formatted(c.product().name(), Kinds.of(p.kind()).label()))
-                .orElseGet(() -> "No %s is asked for now.".formatted(Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)));
+        return stands.map(c -> "%s does more as %s now."
+                        .formatted(c.product().name(), Kinds.of(p.kind()).label()))
+                .orElseGet(() -> "No %s is asked for now."
+                        .formatted(Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)));
     }
 
     List<Because> notices() {

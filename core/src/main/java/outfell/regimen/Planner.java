@@ -24,7 +24,8 @@ public final class Planner {
         if (!safety.referrals().isEmpty() && consultation.answers().settled().isBlank()) {
             return new Outcome.ReferFirst(skin, safety, safety.referrals());
         }
-        return new Outcome.Planned(skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin)).regimen());
+        return new Outcome.Planned(
+                skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin)).regimen());
     }
 
     /** What the air of the consultation's month asks of this skin. */
@@ -53,7 +54,8 @@ public final class Planner {
             return Optional.of(new Turned(base, List.of()));
         }
         int months = Math.floorMod(other.getValue() - consultation.month().getValue(), 12);
-        Consultation.Standing standing = new Consultation.Standing(base.regimen().choices(), months * 52 / 12);
+        Consultation.Standing standing =
+                new Consultation.Standing(base.regimen().choices(), months * 52 / 12);
         Outcome turned = plan(consultation.in(other).keeping(standing));
         return turned instanceof Outcome.Planned planned
                 ? Optional.of(new Turned(planned, Change.between(base.regimen(), planned.regimen())))

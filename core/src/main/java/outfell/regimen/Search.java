@@ -19,7 +19,6 @@ final class Search {
     /** Beside morning and evening: what may stand in either. */
     private static final int EITHER = 2;
 
-
     /**
      * Hard limits of a plan; never traded.
      *
@@ -50,10 +49,12 @@ final class Search {
     private final int[] twin;
     /** The same product in the twin slot, where it is a candidate there. */
     private final @Nullable Candidate[][] inTwin;
+
     private final int[] undoLongest;
     private final boolean[] helping;
     /** Whether filling the slot is optional and costs a step of its own. */
     private final boolean[] takesAStep;
+
     private final double[][] extra;
     private final int[] extras = new int[EITHER + 1];
     private final double[] pooled;
@@ -62,6 +63,7 @@ final class Search {
 
     /** By concern and first open slot: the best help of each open slot, largest first. */
     private final double[][][] mostHelp;
+
     private final double[] mostOwn;
     private final int[] leastSeconds;
 
@@ -78,7 +80,13 @@ final class Search {
     private @Nullable Candidate @Nullable [] bestChosen;
     private long visited;
 
-    Search(List<Slot> slots, int concerns, int products, Limits limits, double[] comfortableSeconds, Yardstick yardstick) {
+    Search(
+            List<Slot> slots,
+            int concerns,
+            int products,
+            Limits limits,
+            double[] comfortableSeconds,
+            Yardstick yardstick) {
         this.slots = slots;
         this.limits = limits;
         this.comfortable = comfortableSeconds;
@@ -107,14 +115,17 @@ final class Search {
             Slot slot = slots.get(s);
             needSeconds[s] = needSeconds[s + 1].clone();
             needSteps[s] = needSteps[s + 1].clone();
-            mostOwn[s] = slot.candidates().stream().mapToDouble(Candidate::own).max().orElse(0);
+            mostOwn[s] =
+                    slot.candidates().stream().mapToDouble(Candidate::own).max().orElse(0);
             mostOwn[s] = slot.required() ? mostOwn[s] : Math.max(0, mostOwn[s]);
             boolean daily = slot.candidates().stream().noneMatch(Candidate::rationed);
             takesAStep[s] = daily && !slot.required();
             if (slot.required() && daily) {
                 needSteps[s][slot.part().ordinal()]++;
-                leastSeconds[s] =
-                        slot.candidates().stream().mapToInt(Candidate::seconds).min().orElse(0);
+                leastSeconds[s] = slot.candidates().stream()
+                        .mapToInt(Candidate::seconds)
+                        .min()
+                        .orElse(0);
                 needSeconds[s][slot.part().ordinal()] += leastSeconds[s];
             }
         }
@@ -126,7 +137,8 @@ final class Search {
         Candidate[] won = bestChosen;
         return won == null
                 ? Optional.empty()
-                : Optional.of(new Found(Arrays.stream(won).map(Optional::ofNullable).toList(), best, visited));
+                : Optional.of(
+                        new Found(Arrays.stream(won).map(Optional::ofNullable).toList(), best, visited));
     }
 
     private void descend(int s) {
@@ -169,7 +181,8 @@ final class Search {
     private record Ranked(int index, double worth) {}
 
     private List<Ranked> bestFirst(Slot slot, int from) {
-        List<Ranked> order = new ArrayList<>(slot.candidates().size() - Math.min(from, slot.candidates().size()));
+        List<Ranked> order = new ArrayList<>(
+                slot.candidates().size() - Math.min(from, slot.candidates().size()));
         for (int i = from; i < slot.candidates().size(); i++) {
             order.add(new Ranked(i, worth(slot.candidates().get(i))));
         }
@@ -415,7 +428,8 @@ final class Search {
         for (int s = 0; s < twin.length; s++) {
             List<Candidate> mine = slots.get(s).candidates();
             all[s] = new Candidate[mine.size()];
-            List<Candidate> theirs = twin[s] < 0 ? List.of() : slots.get(twin[s]).candidates();
+            List<Candidate> theirs =
+                    twin[s] < 0 ? List.of() : slots.get(twin[s]).candidates();
             for (int i = 0; i < mine.size(); i++) {
                 for (Candidate c : theirs) {
                     if (c.number() == mine.get(i).number()) {
@@ -440,7 +454,8 @@ final class Search {
         int addSeconds = c.rationed() ? Math.max(0, c.seconds() - longestRationed[p]) : c.seconds();
         int addSteps = c.rationed() ? (longestRationed[p] > 0 ? 0 : 1) : 1;
         if (baseSeconds[p] + longestRationed[p] + addSeconds + needSeconds[s + 1][p] > limits.seconds()[p]
-                || baseSteps[p] + (longestRationed[p] > 0 ? 1 : 0) + addSteps + needSteps[s + 1][p] > limits.steps()[p]) {
+                || baseSteps[p] + (longestRationed[p] > 0 ? 1 : 0) + addSteps + needSteps[s + 1][p]
+                        > limits.steps()[p]) {
             return false;
         }
         boolean prescribed = c.product().prescription();

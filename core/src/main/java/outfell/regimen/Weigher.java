@@ -60,7 +60,8 @@ final class Weigher {
         this.yardstick = yardstick;
         this.concerns = skin.concerns().stream().limit(yardstick.mostConcerns()).toList();
         consultation.shelf().forEach(o -> owned.put(o.product().id(), o));
-        List<ProductId> ids = consultation.products().stream().map(Product::id).sorted().toList();
+        List<ProductId> ids =
+                consultation.products().stream().map(Product::id).sorted().toList();
         for (int i = 0; i < ids.size(); i++) {
             rank.put(ids.get(i), i);
         }
@@ -85,7 +86,9 @@ final class Weigher {
     private int weeks(Product p) {
         Owned o = owned.get(p.id());
         int before = o == null ? 0 : o.weeks();
-        return consultation.standing().has(p.id()) ? before + consultation.standing().weeks() : before;
+        return consultation.standing().has(p.id())
+                ? before + consultation.standing().weeks()
+                : before;
     }
 
     /** Nights a week of a rationed product, 0 when this skin or this month allows none. */
@@ -129,8 +132,7 @@ final class Weigher {
         }
         List<Benefits.Help> helps = Benefits.of(p, rationed ? usesInTime(p) : 7, yardstick).stream()
                 .filter(h -> concerns.stream()
-                        .anyMatch(c -> c.concern() == h.concern()
-                                && h.share() * c.weight() >= yardstick.leastHelp()))
+                        .anyMatch(c -> c.concern() == h.concern() && h.share() * c.weight() >= yardstick.leastHelp()))
                 .toList();
         double[] values = new double[concerns.size()];
         int[] kinds = new int[concerns.size()];
@@ -194,7 +196,8 @@ final class Weigher {
         if (methodWants) {
             points.add(new Point("the method asks for it", yardstick.methodWants()));
         }
-        if ((slot == StepKind.SEAL && asked.seal().yes()) || (slot == StepKind.OIL && asked.oil().yes())) {
+        if ((slot == StepKind.SEAL && asked.seal().yes())
+                || (slot == StepKind.OIL && asked.oil().yes())) {
             points.add(new Point("the air or the barrier asks for it", yardstick.seasonWants()));
         }
         harshness(p, points);
@@ -270,8 +273,8 @@ final class Weigher {
     }
 
     private void clogging(Product p, List<Point> points) {
-        boolean prone = concerns.stream()
-                .anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
+        boolean prone =
+                concerns.stream().anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
         if (p.clogging() > 0 && !p.kind().comesOff()) {
             double each = prone ? yardstick.clogging() : yardstick.cloggingElsewhere();
             points.add(new Point("ingredients that old scores call comedogenic, debated", -each * p.clogging()));
@@ -322,8 +325,9 @@ final class Weigher {
         return switch (i.meeting()) {
             case NEVER, AM_PM -> true;
             case NIGHTS -> !(p.rationed() && Actives.of(other).rationed());
-            case MYTH -> method.vitaminCApartFromNiacinamide()
-                    && (other == ActiveKind.NIACINAMIDE || other == ActiveKind.VITAMIN_C_ACID);
+            case MYTH ->
+                method.vitaminCApartFromNiacinamide()
+                        && (other == ActiveKind.NIACINAMIDE || other == ActiveKind.VITAMIN_C_ACID);
             case CAUTION, FINE -> false;
         };
     }

@@ -94,7 +94,9 @@ public final class Amounts {
             return use.thinTechnique();
         }
         return BY_ACTIVE.stream()
-                .filter(a -> !product.kind().comesOff() && product.has(a.active()) && !a.technique().isEmpty())
+                .filter(a -> !product.kind().comesOff()
+                        && product.has(a.active())
+                        && !a.technique().isEmpty())
                 .map(ByActive::technique)
                 .findFirst()
                 .orElse(use.technique());
@@ -152,8 +154,9 @@ public final class Amounts {
                 grams,
                 "face and neck",
                 use.because()
-                        .withSentence("2 mg on each of %.0f cm² is %.2f g, about %.1f ml: less gives far less than the label's number."
-                                .formatted(FACE_AND_NECK_CM2, grams, ml)));
+                        .withSentence(
+                                "2 mg on each of %.0f cm² is %.2f g, about %.1f ml: less gives far less than the label's number."
+                                        .formatted(FACE_AND_NECK_CM2, grams, ml)));
     }
 
     /** What is too thick to drip is measured in peas, what drips in drops. */
@@ -180,7 +183,13 @@ public final class Amounts {
 
     private static String teaspoons(double grams) {
         double spoons = grams / TEASPOON_ML;
-        return spoons < 0.2 ? "⅛ teaspoon" : spoons < 0.38 ? "¼ teaspoon" : spoons < 0.75 ? "½ teaspoon" : spoons < 1.5 ? "1 teaspoon" : String.format(Locale.ROOT, "%.0f teaspoons", spoons);
+        return spoons < 0.2
+                ? "⅛ teaspoon"
+                : spoons < 0.38
+                        ? "¼ teaspoon"
+                        : spoons < 0.75
+                                ? "½ teaspoon"
+                                : spoons < 1.5 ? "1 teaspoon" : String.format(Locale.ROOT, "%.0f teaspoons", spoons);
     }
 
     private static Map<StepKind, Use> uses() {
@@ -212,7 +221,6 @@ public final class Amounts {
 
     private static ByActive readActive(Row row) {
         row.because("wait");
-        return new ByActive(
-                row.one("active", ActiveKind.class), row.whole("wait", 0, 1800), row.text("technique", ""));
+        return new ByActive(row.one("active", ActiveKind.class), row.whole("wait", 0, 1800), row.text("technique", ""));
     }
 }

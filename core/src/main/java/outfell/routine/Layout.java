@@ -70,7 +70,9 @@ public final class Layout {
         OnNights on = part == Part.EVENING && nights.containsKey(p.id())
                 ? nights.get(p.id())
                 : new OnNights(EVERY_DAY, DAILY);
-        boolean underSunscreen = i + 1 < sorted.size() && sorted.get(i + 1).kind() == StepKind.SUNSCREEN && !p.kind().comesOff();
+        boolean underSunscreen = i + 1 < sorted.size()
+                && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
+                && !p.kind().comesOff();
         int settle = Math.max(Amounts.settle(p), underSunscreen ? Amounts.creamBeforeSunscreen() : 0);
         return new Step(
                 i + 1,
@@ -130,11 +132,16 @@ public final class Layout {
         if (underSunscreen && seconds == Amounts.creamBeforeSunscreen()) {
             return Because.custom("Two minutes, so that the sunscreen lies on a dry film.");
         }
-        String what = p.leading().map(ActiveIn::kind).map(k -> Actives.of(k).label()).orElse(Kinds.of(p.kind()).label());
+        String what = p.leading()
+                .map(ActiveIn::kind)
+                .map(k -> Actives.of(k).label())
+                .orElse(Kinds.of(p.kind()).label());
         return Because.custom("The %s settles for %s before anything covers it.".formatted(what, time(seconds)));
     }
 
     private static String time(int seconds) {
-        return seconds < 60 ? seconds + " s" : seconds % 60 == 0 ? seconds / 60 + " min" : "%d min %d s".formatted(seconds / 60, seconds % 60);
+        return seconds < 60
+                ? seconds + " s"
+                : seconds % 60 == 0 ? seconds / 60 + " min" : "%d min %d s".formatted(seconds / 60, seconds % 60);
     }
 }

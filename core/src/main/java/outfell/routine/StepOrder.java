@@ -63,11 +63,12 @@ public final class StepOrder {
             case CLAY_MASK -> Seat.MASK;
             case SUNSCREEN -> Seat.SUNSCREEN;
             case LIP -> Seat.LIPS;
-            case EYE -> switch (method.eyePlace()) {
-                case BEFORE_SERUMS -> Seat.EYE_EARLY;
-                case AFTER_SERUMS -> Seat.EYE_MIDDLE;
-                case AFTER_MOISTURISER -> Seat.EYE_LATE;
-            };
+            case EYE ->
+                switch (method.eyePlace()) {
+                    case BEFORE_SERUMS -> Seat.EYE_EARLY;
+                    case AFTER_SERUMS -> Seat.EYE_MIDDLE;
+                    case AFTER_MOISTURISER -> Seat.EYE_LATE;
+                };
             case OIL -> method.oilPlace() == Method.OilPlace.BEFORE_CREAM ? Seat.OIL_UNDER_CREAM : Seat.WATER_FREE;
             case SEAL -> Seat.WATER_FREE;
             case MOISTURISER -> p.waterFree() ? Seat.WATER_FREE : Seat.CREAMS;
@@ -106,27 +107,34 @@ public final class StepOrder {
         }
         return switch (seat(step)) {
             case FIRST_CLEANSE -> Because.custom("It lifts sunscreen and make-up first, so it comes before the wash.");
-            case WASH -> Because.custom(
-                    before.isEmpty()
-                            ? "Everything else needs clean skin, so it comes first."
-                            : "After the first cleanse: it takes off what that has loosened.");
+            case WASH ->
+                Because.custom(
+                        before.isEmpty()
+                                ? "Everything else needs clean skin, so it comes first."
+                                : "After the first cleanse: it takes off what that has loosened.");
             case EXFOLIATION -> Because.custom("On clean skin and off again, before anything stays on.");
             case MASK -> Because.custom("On clean skin and off again; moisture follows.");
-            case ACID_ON_CLEAN_SKIN -> Because.custom("A low-pH step works on clean, dry skin, so it goes on before the light layers.");
-            case EYE_EARLY, EYE_MIDDLE, EYE_LATE -> Because.custom("Eyes come %s: the %s method has it so; others place them elsewhere."
-                    .formatted(eyeWords(), method.name()));
-            case PRESCRIBED -> new Because(
-                    "Prescribed: on dry skin after the light layers and before the cream, unless the prescriber said otherwise.",
-                    outfell.knowledge.Evidence.CONVENTION,
-                    "label");
-            case OIL_UNDER_CREAM -> Because.custom("Oil under the cream on damp skin: the %s method has it so.".formatted(method.name()));
-            case SUNSCREEN -> new Because(
-                    "Sunscreen ends the morning, whatever its texture; nothing goes over it.",
-                    outfell.knowledge.Evidence.CONVENTION,
-                    "custom");
+            case ACID_ON_CLEAN_SKIN ->
+                Because.custom("A low-pH step works on clean, dry skin, so it goes on before the light layers.");
+            case EYE_EARLY, EYE_MIDDLE, EYE_LATE ->
+                Because.custom("Eyes come %s: the %s method has it so; others place them elsewhere."
+                        .formatted(eyeWords(), method.name()));
+            case PRESCRIBED ->
+                new Because(
+                        "Prescribed: on dry skin after the light layers and before the cream, unless the prescriber said otherwise.",
+                        outfell.knowledge.Evidence.CONVENTION,
+                        "label");
+            case OIL_UNDER_CREAM ->
+                Because.custom("Oil under the cream on damp skin: the %s method has it so.".formatted(method.name()));
+            case SUNSCREEN ->
+                new Because(
+                        "Sunscreen ends the morning, whatever its texture; nothing goes over it.",
+                        outfell.knowledge.Evidence.CONVENTION,
+                        "custom");
             case LIPS -> Because.custom("Lips last: nothing else meets them.");
-            case WATER_FREE -> Because.custom("No water in it, so it follows every water-based layer: grade %s after %s."
-                    .formatted(grade(step), gradeOfLast(before)));
+            case WATER_FREE ->
+                Because.custom("No water in it, so it follows every water-based layer: grade %s after %s."
+                        .formatted(grade(step), gradeOfLast(before)));
             case LIGHT_LAYERS, CREAMS -> Because.custom(among(step, before, after));
         };
     }
@@ -160,22 +168,25 @@ public final class StepOrder {
             case PRESCRIBED -> "over the prescribed cream once it has settled";
             case EYE_EARLY, EYE_MIDDLE -> "after the eyes";
             case OIL_UNDER_CREAM -> "over the oil, which the method puts on damp skin";
-            default -> last.texture() < step.texture()
-                    ? "thicker than the %s before it: %s after %s".formatted(label(last), grade(step), grade(last))
-                    : last.texture() == step.texture()
-                            ? "as thin as the %s before it, with no more water in it".formatted(label(last))
-                            : "after the toner, which comes first on clean skin";
+            default ->
+                last.texture() < step.texture()
+                        ? "thicker than the %s before it: %s after %s".formatted(label(last), grade(step), grade(last))
+                        : last.texture() == step.texture()
+                                ? "as thin as the %s before it, with no more water in it".formatted(label(last))
+                                : "after the toner, which comes first on clean skin";
         };
     }
 
     private java.util.Optional<String> beforeNeighbour(Product step, Product next) {
         return switch (seat(next)) {
-            case LIGHT_LAYERS, CREAMS, WATER_FREE -> java.util.Optional.of(
-                    next.texture() > step.texture()
-                            ? "thinner than the %s after it: %s before %s".formatted(label(next), grade(step), grade(next))
-                            : next.texture() == step.texture()
-                                    ? "the %s after it is as thin, with no more water".formatted(label(next))
-                                    : "the %s after it has no water in it".formatted(label(next)));
+            case LIGHT_LAYERS, CREAMS, WATER_FREE ->
+                java.util.Optional.of(
+                        next.texture() > step.texture()
+                                ? "thinner than the %s after it: %s before %s"
+                                        .formatted(label(next), grade(step), grade(next))
+                                : next.texture() == step.texture()
+                                        ? "the %s after it is as thin, with no more water".formatted(label(next))
+                                        : "the %s after it has no water in it".formatted(label(next)));
             default -> java.util.Optional.empty();
         };
     }

@@ -28,6 +28,9 @@ public record Answers(
 
     public Answers {
         allergies = List.copyOf(allergies);
-        otherAllergies = otherAllergies.stream().map(String::strip).filter(s -> !s.isEmpty()).toList();
+        otherAllergies = otherAllergies.stream()
+                .map(String::strip)
+                .filter(s -> !s.isEmpty())
+                .toList();
     }
 }

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Label;
 import outfell.product.LabelLine;
 import outfell.product.Product;
 import outfell.product.Tag;
-import outfell.product.ActiveKind;
 
 /**
  * What must not touch this skin. Never traded against anything.
@@ -37,7 +37,8 @@ public record Ban(String name, Set<Tag> tags, Set<ActiveKind> actives, String wo
         }
         Optional<String> held = ingredient(product.label()).or(() -> family(product));
         return held.filter(_ -> !product.prescription())
-                .map(what -> because.withSentence("%s holds %s. %s".formatted(product.name(), what, because.sentence())));
+                .map(what ->
+                        because.withSentence("%s holds %s. %s".formatted(product.name(), what, because.sentence())));
     }
 
     private Optional<String> ingredient(Label label) {
@@ -52,10 +53,11 @@ public record Ban(String name, Set<Tag> tags, Set<ActiveKind> actives, String wo
     private Optional<String> family(Product product) {
         return switch (product.kind()) {
             case WASH, FIRST_CLEANSE -> Optional.empty();
-            default -> product.actives().stream()
-                    .filter(a -> actives.contains(a.kind()))
-                    .map(a -> Actives.of(a.kind()).label())
-                    .findFirst();
+            default ->
+                product.actives().stream()
+                        .filter(a -> actives.contains(a.kind()))
+                        .map(a -> Actives.of(a.kind()).label())
+                        .findFirst();
         };
     }
 }

@@ -28,6 +28,9 @@ public record SafetyVerdict(List<Ban> bans, List<Caution> cautions, List<Referra
 
     /** The first ban that keeps the product out, in the order of the table. */
     public Optional<Because> forbids(Product product) {
-        return bans.stream().map(b -> b.forbids(product)).flatMap(Optional::stream).findFirst();
+        return bans.stream()
+                .map(b -> b.forbids(product))
+                .flatMap(Optional::stream)
+                .findFirst();
     }
 }

@@ -46,5 +46,9 @@ public record Asked(
      * @param concerns heaviest first
      */
     public record Wearer(
-            outfell.skin.SkinVerdict skin, boolean swings, double outdoorHours, boolean prescribedRetinoid, List<Concern> concerns) {}
+            outfell.skin.SkinVerdict skin,
+            boolean swings,
+            double outdoorHours,
+            boolean prescribedRetinoid,
+            List<Concern> concerns) {}
 }

@@ -47,14 +47,17 @@ public final class Season {
     }
 
     private static Graded moisturiser(Air air, Wearer wearer, Band band, boolean combination) {
-        if (wearer.skin().barrier().state() == BarrierState.BROKEN || wearer.skin().barrier().calmReset()) {
+        if (wearer.skin().barrier().state() == BarrierState.BROKEN
+                || wearer.skin().barrier().calmReset()) {
             return new Graded(BROKEN, Because.house("A broken barrier wants grade 7, whatever the air."));
         }
-        double base = combination ? COMBINATION : switch (band) {
-            case DRY -> DRY;
-            case NORMAL -> NORMAL;
-            case OILY -> OILY;
-        };
+        double base = combination
+                ? COMBINATION
+                : switch (band) {
+                    case DRY -> DRY;
+                    case NORMAL -> NORMAL;
+                    case OILY -> OILY;
+                };
         int up = richer(air, wearer) ? 1 : 0;
         int down = up > 0 && air.heat() >= 50 ? 0 : lighter(air, wearer, band, combination);
         double grade = Math.clamp(base + up - down, 3, 8);
@@ -98,14 +101,18 @@ public final class Season {
                 && !wearer.skin().water().dehydrated()
                 && wearer.skin().barrier().state() != BarrierState.STRAINED;
         return without
-                ? new Whether(false, Because.house("Heat %.0f on oily skin: the sunscreen moistens enough.".formatted(air.heat())))
+                ? new Whether(
+                        false,
+                        Because.house("Heat %.0f on oily skin: the sunscreen moistens enough.".formatted(air.heat())))
                 : new Whether(true, Because.custom("Every routine ends in moisture before the sunscreen."));
     }
 
     private static Whether seal(Air air, Wearer wearer, Band band) {
         BarrierState barrier = wearer.skin().barrier().state();
         if (barrier == BarrierState.BROKEN || wearer.skin().barrier().calmReset()) {
-            return new Whether(true, new Because("A broken barrier is sealed every evening.", Evidence.CONTROLLED, "ghadially-1992"));
+            return new Whether(
+                    true,
+                    new Because("A broken barrier is sealed every evening.", Evidence.CONTROLLED, "ghadially-1992"));
         }
         if (air.dryBand() == DryBand.SEVERE || (air.dryBand() == DryBand.HIGH && band != Band.OILY)) {
             return new Whether(
@@ -121,11 +128,13 @@ public final class Season {
         }
         return new Whether(
                 false,
-                Because.house("Dryness %.0f and heat %.0f: no seal is asked for.".formatted(air.dryness(), air.heat())));
+                Because.house(
+                        "Dryness %.0f and heat %.0f: no seal is asked for.".formatted(air.dryness(), air.heat())));
     }
 
     private static Whether oil(Air air, Wearer wearer, Band band) {
-        boolean welcome = band == Band.DRY && air.heat() < 50 && !wearer.skin().barrier().calmReset();
+        boolean welcome =
+                band == Band.DRY && air.heat() < 50 && !wearer.skin().barrier().calmReset();
         return new Whether(
                 welcome,
                 Because.custom(welcome ? "Dry skin in cool air welcomes a few drops." : "No oil is asked for."));
@@ -140,12 +149,14 @@ public final class Season {
             return fifty("UV %.0f asks for SPF 50.".formatted(uv), "who-2002");
         }
         if (uv >= 2.5 && wearer.outdoorHours() >= OUTDOOR_WORK) {
-            return fifty("UV %.0f and %.0f hours outdoors ask for SPF 50.".formatted(uv, wearer.outdoorHours()), "who-2002");
+            return fifty(
+                    "UV %.0f and %.0f hours outdoors ask for SPF 50.".formatted(uv, wearer.outdoorHours()), "who-2002");
         }
         if (wearer.concerns().stream().limit(3).anyMatch(c -> c == Concern.PIGMENT)) {
             return fifty("Pigment marks ask for SPF 50 all year; UVA is there in winter and under cloud.", "who-2002");
         }
-        return new Least(30, new Because("UV %.0f: SPF 30 at least, all year.".formatted(uv), Evidence.CONVENTION, "who-2002"));
+        return new Least(
+                30, new Because("UV %.0f: SPF 30 at least, all year.".formatted(uv), Evidence.CONVENTION, "who-2002"));
     }
 
     private static Least fifty(String sentence, String source) {

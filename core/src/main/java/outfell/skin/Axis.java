@@ -3,6 +3,7 @@ package outfell.skin;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.Stream;
@@ -91,9 +92,7 @@ final class Axis {
 
     private static OptionalDouble waterByProbe(SkinReading reading, Zone zone) {
         OptionalDouble units = reading.measured(zone, ProbeReading.Quantity.HYDRATION);
-        return units.isEmpty()
-                ? units
-                : OptionalDouble.of(linear(units.getAsDouble(), HYDRATION, HYDRATION_TO_WATER));
+        return units.isEmpty() ? units : OptionalDouble.of(linear(units.getAsDouble(), HYDRATION, HYDRATION_TO_WATER));
     }
 
     /** W = 90 − 11 · tightness − 7 · flaking − 4.5 · thirst lines, at least 0; needs tightness or flaking. */
@@ -136,7 +135,11 @@ final class Axis {
 
     /** The plain mean of the cheeks present. */
     static OptionalDouble u(Map<Zone, Point> points) {
-        var mean = Zone.U.stream().filter(points::containsKey).mapToDouble(z -> points.get(z).value()).average();
+        var mean = Zone.U.stream()
+                .map(points::get)
+                .filter(Objects::nonNull)
+                .mapToDouble(Point::value)
+                .average();
         return mean.isEmpty() ? mean : OptionalDouble.of(tenth(mean.getAsDouble()));
     }
 

@@ -24,7 +24,18 @@ import outfell.skin.SkinVerdict.BarrierState;
 final class BarrierReader {
     /** Reference water loss, g/(m²·h); house judgement on kottner-2013. */
     private static final Map<Zone, Double> REFERENCE = Map.of(
-            Zone.FOREHEAD, 13.0, Zone.CHEEK_R, 12.0, Zone.CHEEK_L, 12.0, Zone.NOSE, 18.0, Zone.CHIN, 18.0, Zone.NECK, 10.0);
+            Zone.FOREHEAD,
+            13.0,
+            Zone.CHEEK_R,
+            12.0,
+            Zone.CHEEK_L,
+            12.0,
+            Zone.NOSE,
+            18.0,
+            Zone.CHIN,
+            18.0,
+            Zone.NECK,
+            10.0);
 
     private static final int NEEDED_SIGNS = 2;
 
@@ -45,7 +56,8 @@ final class BarrierReader {
         BarrierState state =
                 index >= 75 ? BarrierState.SOUND : index >= 50 ? BarrierState.STRAINED : BarrierState.BROKEN;
         boolean calm = index < 50 || (index < 75 && grade(reading, Sign.STING) >= 2);
-        Confidence sure = ratio.isPresent() ? (signs == 4 ? Confidence.HIGH : Confidence.MEDIUM)
+        Confidence sure = ratio.isPresent()
+                ? (signs == 4 ? Confidence.HIGH : Confidence.MEDIUM)
                 : signs == 4 ? Confidence.MEDIUM : Confidence.LOW;
         return new Barrier(state, index, calm, sure, because(reading, ratio, index, state, calm));
     }
@@ -55,10 +67,16 @@ final class BarrierReader {
         int sting = grade(reading, Sign.STING);
         int tightness = grade(reading, Sign.TIGHTNESS);
         int flaking = grade(reading, Sign.FLAKING);
-        double event = reading.events().stream().mapToDouble(RecentEvent::cost).max().orElse(0);
+        double event =
+                reading.events().stream().mapToDouble(RecentEvent::cost).max().orElse(0);
         double b = ratio.isPresent()
-                ? 100 - 30 * Math.clamp((ratio.getAsDouble() - 1.2) / 1.3, 0, 1)
-                        - 4 * redness - 6 * sting - 3 * tightness - 3 * flaking - event
+                ? 100
+                        - 30 * Math.clamp((ratio.getAsDouble() - 1.2) / 1.3, 0, 1)
+                        - 4 * redness
+                        - 6 * sting
+                        - 3 * tightness
+                        - 3 * flaking
+                        - event
                 : 100 - 6 * redness - 9 * sting - 4.5 * tightness - 4.5 * flaking - event;
         if (redness >= 3 || sting >= 3 || flaking >= 3) {
             b = Math.min(b, 74);
@@ -94,15 +112,13 @@ final class BarrierReader {
             worstGrade(reading, sign)
                     .ifPresent(g -> facts.add(Signs.of(sign).label().toLowerCase(java.util.Locale.ROOT) + " " + g));
         }
-        Optional<RecentEvent> event = reading.events().stream()
-                .filter(e -> e.cost() > 0)
-                .max((a, b) -> Double.compare(a.cost(), b.cost()));
+        Optional<RecentEvent> event =
+                reading.events().stream().filter(e -> e.cost() > 0).max((a, b) -> Double.compare(a.cost(), b.cost()));
         event.ifPresent(e -> facts.add("%s %d days ago".formatted(e.kind().words(), e.days())));
         String advice = calm ? " A calm reset comes first." : state == BarrierState.STRAINED ? " Go gently." : "";
         String by = ratio.isPresent() ? "" : " By eye only.";
         return new Because(
-                "%s: %s of 100.%s%s"
-                        .formatted(SkinReader.capital(String.join(", ", facts)), n(index), advice, by),
+                "%s: %s of 100.%s%s".formatted(SkinReader.capital(String.join(", ", facts)), n(index), advice, by),
                 Evidence.PROPOSED,
                 "kottner-2013");
     }

@@ -43,7 +43,9 @@ final class ConcernRanker {
                 .sum();
         return raw.stream()
                 .map(r -> ranked(r, lifted.contains(r.concern()), sum))
-                .sorted(Comparator.comparingDouble(RankedConcern::weight).reversed().thenComparing(RankedConcern::concern))
+                .sorted(Comparator.comparingDouble(RankedConcern::weight)
+                        .reversed()
+                        .thenComparing(RankedConcern::concern))
                 .toList();
     }
 
@@ -65,9 +67,11 @@ final class ConcernRanker {
             return Optional.empty();
         }
         int below = scale.countsFrom() - 1;
-        List<Zone> touched =
-                grades.keySet().stream().filter(z -> grades.getOrDefault(z, 0) > below).toList();
-        Collection<Integer> counted = touched.stream().map(z -> grades.getOrDefault(z, 0) - below).toList();
+        List<Zone> touched = grades.keySet().stream()
+                .filter(z -> grades.getOrDefault(z, 0) > below)
+                .toList();
+        Collection<Integer> counted =
+                touched.stream().map(z -> grades.getOrDefault(z, 0) - below).toList();
         double mean = counted.stream().mapToInt(Integer::intValue).average().orElse(0);
         String found = "%s %s on %d of %d zones: %s."
                 .formatted(
@@ -83,9 +87,15 @@ final class ConcernRanker {
 
     /** Water under 60 counts one grade, under 45 two, under 30 three. */
     private static Optional<Raw> dehydration(Map<Zone, Axis.Point> water) {
-        List<Zone> touched =
-                water.keySet().stream().filter(z -> thirst(water.get(z)) > 0).toList();
-        double mean = touched.stream().mapToInt(z -> thirst(water.get(z))).average().orElse(0);
+        List<Zone> touched = water.entrySet().stream()
+                .filter(e -> thirst(e.getValue()) > 0)
+                .map(Map.Entry::getKey)
+                .toList();
+        double mean = water.values().stream()
+                .mapToInt(ConcernRanker::thirst)
+                .filter(t -> t > 0)
+                .average()
+                .orElse(0);
         return mean == 0
                 ? Optional.empty()
                 : Optional.of(new Raw(

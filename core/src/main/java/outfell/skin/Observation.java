@@ -8,12 +8,13 @@ package outfell.skin;
 public record Observation(Zone zone, Sign sign, int grade, How how) {
     public Observation {
         if (grade < 0 || grade > 4) {
-            throw new IllegalArgumentException(
-                    "Grade %d of %s is outside 0..4.".formatted(grade, sign.name().toLowerCase()));
+            throw new IllegalArgumentException("Grade %d of %s is outside 0..4."
+                    .formatted(grade, sign.name().toLowerCase()));
         }
         if (!Signs.of(sign).zones().contains(zone)) {
             throw new IllegalArgumentException("%s is not read on the %s; it is read on %s."
-                    .formatted(Signs.of(sign).label(), zone.words(), Signs.of(sign).zoneWords()));
+                    .formatted(
+                            Signs.of(sign).label(), zone.words(), Signs.of(sign).zoneWords()));
         }
     }
 }

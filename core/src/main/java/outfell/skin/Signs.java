@@ -3,6 +3,7 @@ package outfell.skin;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import outfell.knowledge.Because;
@@ -46,7 +47,7 @@ public final class Signs {
     }
 
     public static Scale of(Sign sign) {
-        return BY_SIGN.get(sign);
+        return Objects.requireNonNull(BY_SIGN.get(sign));
     }
 
     private static Map<Sign, Scale> bySign() {

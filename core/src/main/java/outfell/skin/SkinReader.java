@@ -127,7 +127,8 @@ public final class SkinReader {
     private static String zoneSentence(SkinReading reading, Zone zone, Axis.Point point) {
         List<String> facts = new ArrayList<>();
         reading.grade(zone, Sign.SHINE).ifPresent(g -> facts.add("shine " + g));
-        reading.measured(zone, ProbeReading.Quantity.SEBUM).ifPresent(s -> facts.add("sebum %s µg/cm²".formatted(n(s))));
+        reading.measured(zone, ProbeReading.Quantity.SEBUM)
+                .ifPresent(s -> facts.add("sebum %s µg/cm²".formatted(n(s))));
         return "%s on the %s puts oil at %s."
                 .formatted(capital(String.join(" and ", facts)), zone.words(), n(Axis.tenth(point.value())));
     }
@@ -159,18 +160,23 @@ public final class SkinReader {
             reading.worst(sign)
                     .filter(e -> e.getValue() > 0)
                     .ifPresent(e -> facts.add("%s %d on the %s"
-                            .formatted(Signs.of(sign).label().toLowerCase(Locale.ROOT), e.getValue(), e.getKey().words())));
+                            .formatted(
+                                    Signs.of(sign).label().toLowerCase(Locale.ROOT),
+                                    e.getValue(),
+                                    e.getKey().words())));
         }
         reading.probe().stream()
                 .filter(p -> p.quantity() == ProbeReading.Quantity.HYDRATION)
                 .min((a, b) -> Double.compare(a.value(), b.value()))
-                .ifPresent(p -> facts.add("hydration %s on the %s".formatted(n(p.value()), p.zone().words())));
+                .ifPresent(p -> facts.add("hydration %s on the %s"
+                        .formatted(n(p.value()), p.zone().words())));
         boolean oily = oil.values().stream().filter(p -> p.value() > 65).count() >= 2;
         String oilyOrThirsty = oily && state != WaterState.HYDRATED
                 ? " Oily and thirsty at once: the shine is oil, the tightness is missing water."
                 : state != WaterState.HYDRATED ? " A condition, not a type: it can pass." : "";
         String found = facts.isEmpty() ? "No tightness and no flaking" : capital(String.join(", ", facts));
-        return new Because("%s: water %s of 100.%s".formatted(found, n(w), oilyOrThirsty), Evidence.PROPOSED, "heinrich-2003");
+        return new Because(
+                "%s: water %s of 100.%s".formatted(found, n(w), oilyOrThirsty), Evidence.PROPOSED, "heinrich-2003");
     }
 
     /**
@@ -220,13 +226,18 @@ public final class SkinReader {
             if (p.conflict()) {
                 all.add(Because.house(
                         "Eye and probe part on the %s: shine %d says oil %s, sebum says %s. Read again three hours after washing."
-                                .formatted(zone.words(), reading.grade(zone, Sign.SHINE).orElse(0), n(p.eye()), n(p.probe()))));
+                                .formatted(
+                                        zone.words(),
+                                        reading.grade(zone, Sign.SHINE).orElse(0),
+                                        n(p.eye()),
+                                        n(p.probe()))));
             }
         });
         water.forEach((zone, p) -> {
             if (p.conflict()) {
-                all.add(Because.house("Eye and probe part on the %s: the signs say water %s, the probe says %s. Read again."
-                        .formatted(zone.words(), n(p.eye()), n(p.probe()))));
+                all.add(Because.house(
+                        "Eye and probe part on the %s: the signs say water %s, the probe says %s. Read again."
+                                .formatted(zone.words(), n(p.eye()), n(p.probe()))));
             }
         });
         return List.copyOf(all);

@@ -60,7 +60,6 @@ public record SkinReading(
 
     /** The zone where a sign is worst, first in zone order when equal. */
     Optional<Map.Entry<Zone, Integer>> worst(Sign sign) {
-        return grades(sign).entrySet().stream()
-                .reduce((a, b) -> b.getValue() > a.getValue() ? b : a);
+        return grades(sign).entrySet().stream().reduce((a, b) -> b.getValue() > a.getValue() ? b : a);
     }
 }

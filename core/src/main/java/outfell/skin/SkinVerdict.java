@@ -68,7 +68,8 @@ public record SkinVerdict(
      * @param index 0 to 100, 100 sound; negative when not known
      * @param calmReset whether section 4.3 of the house rules asks for a calm reset
      */
-    public record Barrier(BarrierState state, double index, boolean calmReset, Confidence confidence, Because because) {}
+    public record Barrier(
+            BarrierState state, double index, boolean calmReset, Confidence confidence, Because because) {}
 
     /** Seventy-five and more sound, 50 and more strained, else broken. House judgement. */
     public enum BarrierState {

@@ -61,10 +61,13 @@ public sealed interface TypeVerdict {
     /** As said aloud: "combination, oily T-zone with dry cheeks". */
     default String words() {
         return switch (this) {
-            case Told told when told.combination() ->
-                "combination, %s T-zone with %s cheeks".formatted(told.t().words(), told.u().words());
+            case Told told
+            when told.combination() ->
+                "combination, %s T-zone with %s cheeks"
+                        .formatted(told.t().words(), told.u().words());
             case Told told -> told.overall().words();
-            case Provisional provisional -> "%s, for now".formatted(provisional.band().words());
+            case Provisional provisional ->
+                "%s, for now".formatted(provisional.band().words());
             case NotYet _ -> "not known yet";
         };
     }

@@ -16,9 +16,14 @@ import outfell.product.ProductId;
 public final class Nights {
     private static final int DAYS = 7;
     /** House custom: a first choice of evenings when spacing alone leaves several. */
-    private static final List<DayOfWeek> LIKED =
-            List.of(DayOfWeek.TUESDAY, DayOfWeek.THURSDAY, DayOfWeek.SATURDAY, DayOfWeek.MONDAY, DayOfWeek.SUNDAY,
-                    DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
+    private static final List<DayOfWeek> LIKED = List.of(
+            DayOfWeek.TUESDAY,
+            DayOfWeek.THURSDAY,
+            DayOfWeek.SATURDAY,
+            DayOfWeek.MONDAY,
+            DayOfWeek.SUNDAY,
+            DayOfWeek.WEDNESDAY,
+            DayOfWeek.FRIDAY);
 
     /**
      * One step that has its own nights.
@@ -68,13 +73,17 @@ public final class Nights {
 
     /** Widest own gap counts most, then the gap to what is taken, then the liked evenings. */
     private static double score(int mask, int taken) {
-        double liked = days(mask).stream().mapToInt(d -> DAYS - LIKED.indexOf(d)).sum();
+        double liked =
+                days(mask).stream().mapToInt(d -> DAYS - LIKED.indexOf(d)).sum();
         return 10_000.0 * shortestGap(mask) + 100.0 * shortestGap(mask | taken) + liked;
     }
 
     /** Nights between the two nearest of a repeating week; seven when there is one or none. */
     static int shortestGap(int mask) {
-        List<Integer> on = IntStream.range(0, DAYS).filter(i -> (mask >> i & 1) == 1).boxed().toList();
+        List<Integer> on = IntStream.range(0, DAYS)
+                .filter(i -> (mask >> i & 1) == 1)
+                .boxed()
+                .toList();
         int shortest = DAYS;
         for (int i = 0; i < on.size() && on.size() > 1; i++) {
             int next = on.get((i + 1) % on.size());

@@ -3,6 +3,7 @@ package outfell.week;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -23,7 +24,13 @@ import outfell.skin.SkinVerdict.BarrierState;
  * @param ramp nights a week of a retinoid in weeks 1 to 12
  */
 public record Tolerance(
-        Kind kind, String label, double cap, int rest, Map<ActiveKind, Integer> uses, List<Integer> ramp, Because because) {
+        Kind kind,
+        String label,
+        double cap,
+        int rest,
+        Map<ActiveKind, Integer> uses,
+        List<Integer> ramp,
+        Because because) {
     /** Kinds of skin by what they bear. */
     public enum Kind {
         OILY,
@@ -80,8 +87,10 @@ public record Tolerance(
         return product.actives().stream()
                 .filter(a -> POINTS.containsKey(a.kind()))
                 .mapToDouble(a -> {
-                    Points p = POINTS.get(a.kind());
-                    return a.high() >= p.strongFrom() && (a.declared() || a.low() >= p.strongFrom()) ? p.strong() : p.mild();
+                    Points p = Objects.requireNonNull(POINTS.get(a.kind()));
+                    return a.high() >= p.strongFrom() && (a.declared() || a.low() >= p.strongFrom())
+                            ? p.strong()
+                            : p.mild();
                 })
                 .max()
                 .orElse(0);

@@ -25,8 +25,13 @@ class AirTest {
 
     @ParameterizedTest
     @CsvSource({
-        "30, 75, 83.3, SWELTERING", "33, 80, 93.3, SWELTERING", "28, 60, 60.6, HOT", "26, 70, 56.1, HOT", "22, 50, 10.6, NONE",
-        "15, 90, 12.0, NONE", "38, 12, 50.0, DRY_HEAT"
+        "30, 75, 83.3, SWELTERING",
+        "33, 80, 93.3, SWELTERING",
+        "28, 60, 60.6, HOT",
+        "26, 70, 56.1, HOT",
+        "22, 50, 10.6, NONE",
+        "15, 90, 12.0, NONE",
+        "38, 12, 50.0, DRY_HEAT"
     })
     void heat_meets_the_worked_cases(double t, double rh, double heat, Air.HeatBand band) {
         MonthlyAir out = new MonthlyAir(t, rh, 3, 1);

@@ -11,7 +11,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 class HumidityTest {
     @ParameterizedTest
     @CsvSource({
-        "-10, 2.870", "0, 6.112", "10, 12.260", "20, 23.326", "21, 24.809", "22, 26.374", "25, 31.601", "30, 42.337",
+        "-10, 2.870",
+        "0, 6.112",
+        "10, 12.260",
+        "20, 23.326",
+        "21, 24.809",
+        "22, 26.374",
+        "25, 31.601",
+        "30, 42.337",
         "35, 56.128"
     })
     void saturation_meets_the_check_values(double celsius, double hPa) {
@@ -32,7 +39,12 @@ class HumidityTest {
 
     @ParameterizedTest
     @CsvSource({
-        "-20, 75, 22, 3.6", "-10, 80, 21, 9.3", "-5, 85, 21, 14.5", "0, 90, 21, 22.2", "0, 90, 23, 19.6", "5, 85, 21, 29.9",
+        "-20, 75, 22, 3.6",
+        "-10, 80, 21, 9.3",
+        "-5, 85, 21, 14.5",
+        "0, 90, 21, 22.2",
+        "0, 90, 23, 19.6",
+        "5, 85, 21, 29.9",
         "10, 80, 22, 37.2"
     })
     void heated_air_keeps_its_vapour_and_loses_its_humidity(double out, double percent, double room, double indoors) {

@@ -9,10 +9,13 @@ import org.junit.jupiter.api.Test;
 class KnowledgeFileTest {
     @Test
     void a_fault_names_file_line_and_what_is_allowed() {
-        assertThatThrownBy(() -> rows("a: 1\nrows:\n  - {id: x, grade: nine}\n").getFirst().number("grade"))
+        assertThatThrownBy(() -> rows("a: 1\nrows:\n  - {id: x, grade: nine}\n")
+                        .getFirst()
+                        .number("grade"))
                 .isInstanceOf(KnowledgeFault.class)
                 .hasMessage("try.yaml, line 3: \"grade\" is \"nine\", expected a number");
-        assertThatThrownBy(() -> rows("rows:\n  - {id: x, grade: 9}\n").getFirst().number("grade", 0, 4))
+        assertThatThrownBy(
+                        () -> rows("rows:\n  - {id: x, grade: 9}\n").getFirst().number("grade", 0, 4))
                 .hasMessageContaining("line 2")
                 .hasMessageContaining("allowed is 0.0 to 4.0");
     }
@@ -27,20 +30,25 @@ class KnowledgeFileTest {
     @Test
     void an_id_that_stands_twice_is_refused() {
         List<Row> rows = rows("rows:\n  - {id: x}\n  - {id: x}\n");
-        assertThatThrownBy(() -> Row.unique(rows, r -> r.text("id"), id -> id)).hasMessageContaining("line 3").hasMessageContaining("twice");
+        assertThatThrownBy(() -> Row.unique(rows, r -> r.text("id"), id -> id))
+                .hasMessageContaining("line 3")
+                .hasMessageContaining("twice");
     }
 
     @Test
     void a_reason_without_a_known_source_is_refused() {
         Row row = rows("rows:\n  - {evidence: A, source: nobody-2030}\n").getFirst();
-        assertThatThrownBy(() -> row.because("x")).hasMessageContaining("nobody-2030").hasMessageContaining("sources.yaml");
+        assertThatThrownBy(() -> row.because("x"))
+                .hasMessageContaining("nobody-2030")
+                .hasMessageContaining("sources.yaml");
         Row letter = rows("rows:\n  - {evidence: Q, source: house}\n").getFirst();
         assertThatThrownBy(() -> letter.because("x")).hasMessageContaining("A, B, C, D, debated, house");
     }
 
     @Test
     void broken_yaml_and_missing_files_are_said_plainly() {
-        assertThatThrownBy(() -> KnowledgeFile.yamlText("try.yaml", "a: [1, 2")).hasMessageContaining("not readable YAML");
+        assertThatThrownBy(() -> KnowledgeFile.yamlText("try.yaml", "a: [1, 2"))
+                .hasMessageContaining("not readable YAML");
         assertThatThrownBy(() -> KnowledgeFile.yaml("none.yaml")).hasMessageContaining("missing");
     }
 

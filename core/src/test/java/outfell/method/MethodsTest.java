@@ -7,8 +7,7 @@ import org.junit.jupiter.api.Test;
 import outfell.knowledge.KnowledgeFile;
 
 class MethodsTest {
-    private static final String CLASSIC =
-            """
+    private static final String CLASSIC = """
             id: x
             name: X
             note: n
@@ -42,9 +41,14 @@ class MethodsTest {
 
     @Test
     void a_setting_out_of_range_or_against_another_is_refused_with_its_line() {
-        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(0, "no"))).tonerLayers()).isZero();
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(9, "no")))).hasMessageContaining("allowed is 0.0 to 7.0");
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(0, "yes")))).hasMessageContaining("essence without a toner");
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(1, "maybe")))).hasMessageContaining("yes or no");
+        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(0, "no")))
+                        .tonerLayers())
+                .isZero();
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(9, "no"))))
+                .hasMessageContaining("allowed is 0.0 to 7.0");
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(0, "yes"))))
+                .hasMessageContaining("essence without a toner");
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(1, "maybe"))))
+                .hasMessageContaining("yes or no");
     }
 }

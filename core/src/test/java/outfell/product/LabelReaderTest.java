@@ -15,7 +15,8 @@ class LabelReaderTest {
     void a_heading_line_breaks_and_a_full_stop_are_no_ingredients() {
         assertThat(names("INGREDIENTS: AQUA, GLYCERIN,\nCAPRYLIC/CAPRIC TRIGLYCERIDE, Sodium\nHyaluronate."))
                 .containsExactly("AQUA", "GLYCERIN", "CAPRYLIC/CAPRIC TRIGLYCERIDE", "Sodium Hyaluronate");
-        assertThat(unknown("INGREDIENTS: AQUA, GLYCERIN,\nCAPRYLIC/CAPRIC TRIGLYCERIDE, Sodium\nHyaluronate.")).isEmpty();
+        assertThat(unknown("INGREDIENTS: AQUA, GLYCERIN,\nCAPRYLIC/CAPRIC TRIGLYCERIDE, Sodium\nHyaluronate."))
+                .isEmpty();
     }
 
     @Test
@@ -39,7 +40,8 @@ class LabelReaderTest {
 
     @Test
     void other_separators_and_locants() {
-        assertThat(known("Aqua • Glycerin · Panthenol; Squalane - Urea")).containsExactly("Aqua", "Glycerin", "Panthenol", "Squalane", "Urea");
+        assertThat(known("Aqua • Glycerin · Panthenol; Squalane - Urea"))
+                .containsExactly("Aqua", "Glycerin", "Panthenol", "Squalane", "Urea");
         assertThat(names("Aqua, 1,2-Hexanediol, Glycerin")).containsExactly("Aqua", "1,2-Hexanediol", "Glycerin");
         assertThat(known("Aqua\nGlycerin\nSqualane")).containsExactly("Aqua", "Glycerin", "Squalane");
     }
@@ -59,7 +61,8 @@ class LabelReaderTest {
 
     @Test
     void an_active_panel_is_read_before_the_list() {
-        Label label = LabelReader.read("Active ingredient: Salicylic Acid 2 %. Inactive ingredients: Water, Glycerin, Carbomer.");
+        Label label = LabelReader.read(
+                "Active ingredient: Salicylic Acid 2 %. Inactive ingredients: Water, Glycerin, Carbomer.");
         assertThat(label.lines().getFirst().printed()).isEqualTo("Salicylic Acid");
         assertThat(label.lines().getFirst().declared()).hasValue(2);
         assertThat(known("Active ingredient: Salicylic Acid 2 %. Inactive ingredients: Water, Glycerin, Carbomer."))
@@ -68,12 +71,14 @@ class LabelReaderTest {
 
     @Test
     void footnotes_marks_and_trailing_claims_fall_away() {
-        assertThat(known("Aqua, Simmondsia Chinensis Seed Oil*, Carbomer. Made in Skarrow")).containsExactly("Aqua", "Simmondsia Chinensis Seed Oil", "Carbomer");
+        assertThat(known("Aqua, Simmondsia Chinensis Seed Oil*, Carbomer. Made in Skarrow"))
+                .containsExactly("Aqua", "Simmondsia Chinensis Seed Oil", "Carbomer");
     }
 
     @Test
     void a_name_is_never_matched_by_a_part_of_it() {
-        assertThat(Ingredients.find("Cetearyl Alcohol").orElseThrow().is(Tag.DRYING_ALCOHOL)).isFalse();
+        assertThat(Ingredients.find("Cetearyl Alcohol").orElseThrow().is(Tag.DRYING_ALCOHOL))
+                .isFalse();
         assertThat(Ingredients.find("Retinyl Palmitate").orElseThrow().inci()).isEqualTo("Retinyl Palmitate");
         assertThat(Ingredients.find("Retin")).isEmpty();
         assertThat(Ingredients.find("Water").orElseThrow().inci()).isEqualTo("Aqua");
@@ -99,8 +104,10 @@ class LabelReaderTest {
 
     @Test
     void a_share_declared_above_one_percent_cancels_a_weak_marker() {
-        assertThat(LabelReader.read("Aqua, Parfum, Niacinamide 4 %").onePercentLine()).isZero();
-        assertThat(LabelReader.read("Aqua, Parfum, Niacinamide").onePercentLine()).isEqualTo(2);
+        assertThat(LabelReader.read("Aqua, Parfum, Niacinamide 4 %").onePercentLine())
+                .isZero();
+        assertThat(LabelReader.read("Aqua, Parfum, Niacinamide").onePercentLine())
+                .isEqualTo(2);
     }
 
     @ParameterizedTest
@@ -111,7 +118,9 @@ class LabelReaderTest {
             Label first = LabelReader.read(randomLabel(random));
             Label again = LabelReader.read(first.print());
             assertThat(again.print()).as("seed %d", seed).isEqualTo(first.print());
-            assertThat(again.lines()).extracting(LabelLine::printed).isEqualTo(first.lines().stream().map(LabelLine::printed).toList());
+            assertThat(again.lines())
+                    .extracting(LabelLine::printed)
+                    .isEqualTo(first.lines().stream().map(LabelLine::printed).toList());
         }
     }
 
@@ -140,36 +149,66 @@ class LabelReaderTest {
 
     @Test
     void a_little_lactic_acid_adjusts_and_does_not_exfoliate() {
-        assertThat(product("Light lotion", "Aqua, Glycerin, Squalane, Phenoxyethanol, Lactic Acid").has(ActiveKind.AHA)).isFalse();
-        assertThat(product("Lactic serum", "Aqua, Lactic Acid 5 %, Glycerin").has(ActiveKind.AHA)).isTrue();
+        assertThat(product("Light lotion", "Aqua, Glycerin, Squalane, Phenoxyethanol, Lactic Acid")
+                        .has(ActiveKind.AHA))
+                .isFalse();
+        assertThat(product("Lactic serum", "Aqua, Lactic Acid 5 %, Glycerin").has(ActiveKind.AHA))
+                .isTrue();
     }
 
     @Test
     void kinds_are_told_by_content_before_name() {
-        assertThat(product("Fresh skin", "Aqua, Coco-Glucoside, Glycerin").kind()).isEqualTo(StepKind.WASH);
-        assertThat(product("Day veil SPF 50", "Aqua, Zinc Oxide 20 %, Glycerin").kind()).isEqualTo(StepKind.SUNSCREEN);
-        assertThat(product("Night cream", "Aqua, Retinol 0.3 %, Squalane").kind()).isEqualTo(StepKind.TREATMENT);
+        assertThat(product("Fresh skin", "Aqua, Coco-Glucoside, Glycerin").kind())
+                .isEqualTo(StepKind.WASH);
+        assertThat(product("Day veil SPF 50", "Aqua, Zinc Oxide 20 %, Glycerin").kind())
+                .isEqualTo(StepKind.SUNSCREEN);
+        assertThat(product("Night cream", "Aqua, Retinol 0.3 %, Squalane").kind())
+                .isEqualTo(StepKind.TREATMENT);
         assertThat(product("Skin water", "Aqua, Glycerin, Panthenol").kind()).isEqualTo(StepKind.SERUM);
-        assertThat(product("Number nine", "Petrolatum, Cera Microcristallina").kind()).isEqualTo(StepKind.SEAL);
+        assertThat(product("Number nine", "Petrolatum, Cera Microcristallina").kind())
+                .isEqualTo(StepKind.SEAL);
     }
 
     @Test
     void every_ingredient_of_the_starter_catalogue_is_known() {
-        assertThat(StarterCatalogue.products()).hasSizeGreaterThanOrEqualTo(40).allSatisfy(p -> assertThat(p.label().unknown()).isEmpty());
+        assertThat(StarterCatalogue.products())
+                .hasSizeGreaterThanOrEqualTo(40)
+                .allSatisfy(p -> assertThat(p.label().unknown()).isEmpty());
         assertThat(Ingredients.all()).hasSizeGreaterThan(220);
     }
 
     private static Product product(String name, String label) {
-        return ProductReader.read(new Product.Facts(new ProductId("x"), name, "", 30, "ml", 0, label, java.util.Optional.empty(), java.util.OptionalDouble.empty(), false));
+        return ProductReader.read(new Product.Facts(
+                new ProductId("x"),
+                name,
+                "",
+                30,
+                "ml",
+                0,
+                label,
+                java.util.Optional.empty(),
+                java.util.OptionalDouble.empty(),
+                false));
     }
 
     private static String randomLabel(RandomGenerator random) {
-        List<String> pool = List.of("Aqua", "Glycerin", "1,2-Hexanediol", "Caprylic/Capric Triglyceride", "Niacinamide 5 %", "Unheard Of Extract", "Parfum", "Zinc Oxide [nano]", "Butyrospermum Parkii (Shea) Butter", "Urea (2,5 %)");
+        List<String> pool = List.of(
+                "Aqua",
+                "Glycerin",
+                "1,2-Hexanediol",
+                "Caprylic/Capric Triglyceride",
+                "Niacinamide 5 %",
+                "Unheard Of Extract",
+                "Parfum",
+                "Zinc Oxide [nano]",
+                "Butyrospermum Parkii (Shea) Butter",
+                "Urea (2,5 %)");
         List<String> separators = List.of(", ", "; ", " • ", ",\n");
         StringBuilder text = new StringBuilder(random.nextBoolean() ? "Ingredients: " : "");
         int n = 1 + random.nextInt(9);
         for (int i = 0; i < n; i++) {
-            text.append(i == 0 ? "" : separators.get(random.nextInt(separators.size()))).append(pool.get(random.nextInt(pool.size())));
+            text.append(i == 0 ? "" : separators.get(random.nextInt(separators.size())))
+                    .append(pool.get(random.nextInt(pool.size())));
         }
         return random.nextInt(4) == 0 ? text + ". May contain: CI 77491" : text.toString();
     }
@@ -179,7 +218,10 @@ class LabelReaderTest {
     }
 
     private static List<String> known(String text) {
-        return LabelReader.read(text).lines().stream().flatMap(l -> l.ingredient().stream()).map(Ingredient::inci).toList();
+        return LabelReader.read(text).lines().stream()
+                .flatMap(l -> l.ingredient().stream())
+                .map(Ingredient::inci)
+                .toList();
     }
 
     private static List<String> unknown(String text) {

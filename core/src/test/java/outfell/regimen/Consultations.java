@@ -31,7 +31,13 @@ final class Consultations {
     }
 
     static Consultation of(
-            SkinReading reading, String method, Month month, List<Product> catalogue, List<Owned> shelf, Answers answers, Life life) {
+            SkinReading reading,
+            String method,
+            Month month,
+            List<Product> catalogue,
+            List<Owned> shelf,
+            Answers answers,
+            Life life) {
         return new Consultation(
                 reading,
                 answers,
@@ -48,7 +54,10 @@ final class Consultations {
     }
 
     static Product product(String id) {
-        return CATALOGUE.stream().filter(p -> p.id().value().equals(id)).findFirst().orElseThrow();
+        return CATALOGUE.stream()
+                .filter(p -> p.id().value().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     static Owned owned(String id, int weeks) {
@@ -60,8 +69,13 @@ final class Consultations {
         List<Observation> all = new ArrayList<>();
         for (Sign sign : Sign.values()) {
             int usual = random.nextInt(3);
-            Signs.of(sign).zones().forEach(z -> all.add(new Observation(
-                    z, sign, sign == Sign.STING ? 0 : Math.clamp(usual + random.nextInt(3) - 1, 0, 3), Signs.of(sign).how())));
+            Signs.of(sign)
+                    .zones()
+                    .forEach(z -> all.add(new Observation(
+                            z,
+                            sign,
+                            sign == Sign.STING ? 0 : Math.clamp(usual + random.nextInt(3) - 1, 0, 3),
+                            Signs.of(sign).how())));
         }
         return new SkinReading(all, List.of(), OptionalInt.of(0), OptionalInt.of(0), List.of());
     }

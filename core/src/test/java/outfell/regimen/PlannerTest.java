@@ -47,23 +47,46 @@ class PlannerTest {
             .history(0, 0);
 
     @ParameterizedTest
-    @CsvSource({"classic, 1", "classic, 2", "classic, 3", "layered, 4", "layered, 5", "classic, 6", "layered, 7", "classic, 8"})
+    @CsvSource({
+        "classic, 1",
+        "classic, 2",
+        "classic, 3",
+        "layered, 4",
+        "layered, 5",
+        "classic, 6",
+        "layered, 7",
+        "classic, 8"
+    })
     void no_hard_limit_is_ever_broken(String method, long seed) {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
         for (int trial = 0; trial < 6; trial++) {
-            Life life = new Life(6 + random.nextInt(8), 10 + random.nextInt(15), 5 + random.nextInt(5), 2, 2, 3, false, Scent.ANY);
+            Life life = new Life(
+                    6 + random.nextInt(8), 10 + random.nextInt(15), 5 + random.nextInt(5), 2, 2, 3, false, Scent.ANY);
             Consultation c = Consultations.of(
-                    Consultations.face(random), method, Month.of(1 + random.nextInt(12)), Consultations.CATALOGUE, List.of(), Answers.NONE, life);
+                    Consultations.face(random),
+                    method,
+                    Month.of(1 + random.nextInt(12)),
+                    Consultations.CATALOGUE,
+                    List.of(),
+                    Answers.NONE,
+                    life);
             Regimen r = planned(c);
             assertThat(r.notices()).isEmpty();
             assertThat(r.morning().timeline().minutes()).isLessThanOrEqualTo(life.morningMinutes());
             assertThat(r.evening().timeline().minutes()).isLessThanOrEqualTo(life.eveningMinutes());
             assertThat(r.morning().steps().getLast().kind()).isEqualTo(StepKind.SUNSCREEN);
-            assertThat(r.evening().steps()).anyMatch(s -> s.kind() == StepKind.WASH).anyMatch(s -> s.kind() == StepKind.MOISTURISER);
+            assertThat(r.evening().steps())
+                    .anyMatch(s -> s.kind() == StepKind.WASH)
+                    .anyMatch(s -> s.kind() == StepKind.MOISTURISER);
             for (DayOfWeek day : DayOfWeek.values()) {
-                List<Step> tonight = r.evening().steps().stream().filter(s -> s.nights().contains(day)).toList();
-                assertThat(tonight.size()).isLessThanOrEqualTo(Math.min(life.mostSteps(), c.method().mostSteps()));
-                assertThat(tonight.stream().filter(s -> s.nights().size() < 7).count()).isLessThanOrEqualTo(1);
+                List<Step> tonight = r.evening().steps().stream()
+                        .filter(s -> s.nights().contains(day))
+                        .toList();
+                assertThat(tonight.size())
+                        .isLessThanOrEqualTo(
+                                Math.min(life.mostSteps(), c.method().mostSteps()));
+                assertThat(tonight.stream().filter(s -> s.nights().size() < 7).count())
+                        .isLessThanOrEqualTo(1);
                 noClash(tonight);
             }
             noClash(r.morning().steps());
@@ -72,10 +95,16 @@ class PlannerTest {
 
     @Test
     void pregnancy_takes_the_retinoid_off_the_shelf_with_the_reason() {
-        Regimen r = planned(with(OILY, new Answers(Expecting.PREGNANT, List.of(), List.of(), false, ""), Consultations.owned("retinol-serum-02", 20)));
+        Regimen r = planned(with(
+                OILY,
+                new Answers(Expecting.PREGNANT, List.of(), List.of(), false, ""),
+                Consultations.owned("retinol-serum-02", 20)));
         assertThat(r.shelf().getFirst().fate()).isEqualTo(Fate.STOP);
-        assertThat(r.shelf().getFirst().because().sentence()).contains("Retinol").contains("planning to birth");
-        assertThat(r.steps()).noneMatch(s -> Consultations.product(s.product().value()).has(ActiveKind.RETINOID));
+        assertThat(r.shelf().getFirst().because().sentence())
+                .contains("Retinol")
+                .contains("planning to birth");
+        assertThat(r.steps())
+                .noneMatch(s -> Consultations.product(s.product().value()).has(ActiveKind.RETINOID));
     }
 
     @Test
@@ -96,7 +125,10 @@ class PlannerTest {
         "MORNING, oil-cleanse-clear, takes off sunscreen"
     })
     void what_belongs_to_the_other_half_of_the_day_is_refused(Part part, String product, String because) {
-        assertThat(Planner.refusal(with(OILY, Answers.NONE), new Choice(part, new ProductId(product))).orElseThrow().sentence()).contains(because);
+        assertThat(Planner.refusal(with(OILY, Answers.NONE), new Choice(part, new ProductId(product)))
+                        .orElseThrow()
+                        .sentence())
+                .contains(because);
     }
 
     @Test
@@ -117,7 +149,8 @@ class PlannerTest {
                 .with(Sign.TIGHTNESS, 3, 3, 3, 3, 3)
                 .with(Sign.FLAKING, 2, 2, 2, 2, 2);
         Regimen r = planned(with(broken, Answers.NONE, Consultations.owned("glycolic-fluid-8", 3)));
-        assertThat(r.steps().map(Step::kind)).doesNotContain(StepKind.TREATMENT, StepKind.CLAY_MASK, StepKind.ENZYME, StepKind.SCRUB);
+        assertThat(r.steps().map(Step::kind))
+                .doesNotContain(StepKind.TREATMENT, StepKind.CLAY_MASK, StepKind.ENZYME, StepKind.SCRUB);
         assertThat(r.evening().steps()).anyMatch(s -> s.kind() == StepKind.SEAL);
         assertThat(r.morning().steps()).noneMatch(s -> s.kind() == StepKind.WASH);
         assertThat(r.shelf().getFirst().fate()).isEqualTo(Fate.STOP);
@@ -126,10 +159,23 @@ class PlannerTest {
     @Test
     void a_prescription_keeps_its_nights_and_nothing_else_strong_meets_it() {
         Product cream = ProductReader.read(new Product.Facts(
-                new ProductId("rx"), "Tretinoin cream 0.05 %", "", 30, "g", 0, "Tretinoin 0.05 %", Optional.empty(), OptionalDouble.empty(), true));
+                new ProductId("rx"),
+                "Tretinoin cream 0.05 %",
+                "",
+                30,
+                "g",
+                0,
+                "Tretinoin 0.05 %",
+                Optional.empty(),
+                OptionalDouble.empty(),
+                true));
         List<DayOfWeek> nights = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
-        Regimen r = planned(with(OILY, new Answers(Expecting.NO, List.of(), List.of(), true, ""), new Owned(cream, 14, nights)));
-        Step rx = r.evening().steps().stream().filter(Step::prescription).findFirst().orElseThrow();
+        Regimen r = planned(
+                with(OILY, new Answers(Expecting.NO, List.of(), List.of(), true, ""), new Owned(cream, 14, nights)));
+        Step rx = r.evening().steps().stream()
+                .filter(Step::prescription)
+                .findFirst()
+                .orElseThrow();
         assertThat(rx.nights()).isEqualTo(nights);
         assertThat(r.evening().steps().stream().filter(s -> s.nights().size() < 7 && !s.prescription()))
                 .allSatisfy(s -> assertThat(s.nights()).doesNotContainAnyElementsOf(nights));
@@ -141,14 +187,25 @@ class PlannerTest {
     void refer_first_shows_no_plan_until_it_is_settled() {
         Faces severe = face().with(Sign.SHINE, 2, 2, 2, 2, 2).with(Sign.SPOTS, 4, 4, 4, 4, 4);
         assertThat(Planner.plan(with(severe, Answers.NONE))).isInstanceOf(Outcome.ReferFirst.class);
-        assertThat(Planner.plan(with(severe, new Answers(Expecting.NO, List.of(), List.of(), false, "Dr Ashdown, 24 November")))).isInstanceOf(Outcome.Planned.class);
+        assertThat(Planner.plan(with(
+                        severe, new Answers(Expecting.NO, List.of(), List.of(), false, "Dr Ashdown, 24 November"))))
+                .isInstanceOf(Outcome.Planned.class);
     }
 
     @Test
     void too_few_minutes_are_said_and_the_necessary_steps_stay() {
-        Consultation c = Consultations.of(OILY.reading(), "classic", Month.MAY, Consultations.CATALOGUE, List.of(), Answers.NONE, new Life(1, 1, 2, 2, 2, 3, false, Scent.ANY));
+        Consultation c = Consultations.of(
+                OILY.reading(),
+                "classic",
+                Month.MAY,
+                Consultations.CATALOGUE,
+                List.of(),
+                Answers.NONE,
+                new Life(1, 1, 2, 2, 2, 3, false, Scent.ANY));
         Regimen r = planned(c);
-        assertThat(r.notices()).anyMatch(n -> n.sentence().contains("minutes for its necessary steps")).anyMatch(n -> n.sentence().contains("steps; the limit is 2"));
+        assertThat(r.notices())
+                .anyMatch(n -> n.sentence().contains("minutes for its necessary steps"))
+                .anyMatch(n -> n.sentence().contains("steps; the limit is 2"));
         assertThat(r.morning().steps().getLast().kind()).isEqualTo(StepKind.SUNSCREEN);
     }
 
@@ -156,7 +213,9 @@ class PlannerTest {
     void what_she_owns_is_used_up_first_unless_it_strips() {
         Regimen r = planned(with(OILY, Answers.NONE, Consultations.owned("milk-wash-thirsty", 4)));
         assertThat(r.evening().steps()).anyMatch(s -> s.product().value().equals("milk-wash-thirsty") && s.owned());
-        Faces thirsty = face().with(Sign.SHINE, 3, 3, 3, 3, 3).with(Sign.TIGHTNESS, 3, 3, 3, 3, 3).with(Sign.FLAKING, 1, 1, 1, 1, 1);
+        Faces thirsty = face().with(Sign.SHINE, 3, 3, 3, 3, 3)
+                .with(Sign.TIGHTNESS, 3, 3, 3, 3, 3)
+                .with(Sign.FLAKING, 1, 1, 1, 1, 1);
         Regimen strips = planned(with(thirsty, Answers.NONE, Consultations.owned("foam-wash-strong", 60)));
         assertThat(strips.shelf().getFirst().fate()).isEqualTo(Fate.SET_ASIDE);
         assertThat(strips.shelf().getFirst().because().sentence()).contains("surfactant");
@@ -164,33 +223,55 @@ class PlannerTest {
 
     @Test
     void no_scent_means_none() {
-        Consultation c = Consultations.of(OILY.reading(), "classic", Month.MAY, Consultations.CATALOGUE, List.of(Consultations.owned("cream-scented", 9)), Answers.NONE, new Life(8, 15, 6, 2, 2, 3, false, Scent.NEVER));
+        Consultation c = Consultations.of(
+                OILY.reading(),
+                "classic",
+                Month.MAY,
+                Consultations.CATALOGUE,
+                List.of(Consultations.owned("cream-scented", 9)),
+                Answers.NONE,
+                new Life(8, 15, 6, 2, 2, 3, false, Scent.NEVER));
         assertThat(planned(c).shelf().getFirst().because().sentence()).contains("no scent is wanted");
     }
 
     @Test
     void another_month_changes_what_the_air_changes_and_says_why() {
-        Faces swings = face().with(Sign.SHINE, 3, 3, 2, 1, 1).calm().with(Sign.REDNESS, 0, 0, 0, 0, 0).with(Sign.STING, 0, 0, 0, 0, 0).history(0, 0);
-        Consultation c = Consultations.of(swings.reading(), "classic", Month.NOVEMBER, Consultations.CATALOGUE, List.of(Consultations.owned("day-fluid-30", 4)), Answers.NONE, new Life(8, 15, 6, 4, 2, 3, true, Scent.ANY));
+        Faces swings = face().with(Sign.SHINE, 3, 3, 2, 1, 1)
+                .calm()
+                .with(Sign.REDNESS, 0, 0, 0, 0, 0)
+                .with(Sign.STING, 0, 0, 0, 0, 0)
+                .history(0, 0);
+        Consultation c = Consultations.of(
+                swings.reading(),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(Consultations.owned("day-fluid-30", 4)),
+                Answers.NONE,
+                new Life(8, 15, 6, 4, 2, 3, true, Scent.ANY));
         Planner.Turned july = Planner.turn(c, Month.JULY).orElseThrow();
         assertThat(july.changes()).anySatisfy(change -> {
             assertThat(change.kind()).isEqualTo(StepKind.SUNSCREEN);
             assertThat(change.from()).isEqualTo("Day fluid SPF 30");
             assertThat(change.because().sentence()).contains("UV 6");
         });
-        assertThat(july.changes()).anySatisfy(change -> assertThat(change.kind()).isEqualTo(StepKind.MOISTURISER));
+        assertThat(july.changes())
+                .anySatisfy(change -> assertThat(change.kind()).isEqualTo(StepKind.MOISTURISER));
         assertThat(Planner.turn(c, Month.NOVEMBER).orElseThrow().changes()).isEmpty();
     }
 
     @Test
     void an_unread_face_gets_the_safe_base_only() {
         Regimen r = planned(with(face(), Answers.NONE));
-        assertThat(r.steps().map(Step::kind).toList()).isSubsetOf(StepKind.WASH, StepKind.FIRST_CLEANSE, StepKind.MOISTURISER, StepKind.SUNSCREEN, StepKind.SEAL);
+        assertThat(r.steps().map(Step::kind).toList())
+                .isSubsetOf(
+                        StepKind.WASH, StepKind.FIRST_CLEANSE, StepKind.MOISTURISER, StepKind.SUNSCREEN, StepKind.SEAL);
     }
 
     @Test
     void an_empty_catalogue_is_said_step_by_step() {
-        Regimen r = planned(Consultations.of(OILY.reading(), "classic", Month.MAY, List.of(), List.of(), Answers.NONE, Life.USUAL));
+        Regimen r = planned(
+                Consultations.of(OILY.reading(), "classic", Month.MAY, List.of(), List.of(), Answers.NONE, Life.USUAL));
         assertThat(r.steps()).isEmpty();
         assertThat(r.notices()).anyMatch(n -> n.sentence().contains("may stand as sunscreen"));
     }
@@ -198,13 +279,19 @@ class PlannerTest {
     @ParameterizedTest
     @ValueSource(strings = {"classic", "layered"})
     void every_step_of_every_plan_is_explained(String method) {
-        Regimen r = planned(Consultations.of(OILY.reading(), method, Month.MARCH, Consultations.CATALOGUE, List.of(), Answers.NONE, Life.USUAL));
+        Regimen r = planned(Consultations.of(
+                OILY.reading(), method, Month.MARCH, Consultations.CATALOGUE, List.of(), Answers.NONE, Life.USUAL));
         assertThat(r.steps()).allSatisfy(s -> {
             assertThat(s.place().sentence()).isNotBlank();
-            assertThat(s.purpose()).isNotEmpty().allSatisfy(b -> assertThat(b.source()).isNotBlank());
+            assertThat(s.purpose())
+                    .isNotEmpty()
+                    .allSatisfy(b -> assertThat(b.source()).isNotBlank());
             assertThat(s.amount().because().source()).isNotBlank();
         });
-        assertThat(r.alternatives()).hasSize((int) r.steps().count()).allSatisfy(a -> assertThat(a.choices()).allSatisfy(x -> assertThat(x.because().sentence()).isNotBlank()));
+        assertThat(r.alternatives())
+                .hasSize((int) r.steps().count())
+                .allSatisfy(a -> assertThat(a.choices())
+                        .allSatisfy(x -> assertThat(x.because().sentence()).isNotBlank()));
         assertThat(r.sheetNotes()).isNotEmpty();
     }
 
@@ -216,26 +303,46 @@ class PlannerTest {
             assertThat(Interactions.between(i.b(), i.a())).contains(i);
             assertThat(seen.add(i.id())).isTrue();
         }
-        assertThat(Interactions.between(ActiveKind.VITAMIN_C_ACID, ActiveKind.NIACINAMIDE).orElseThrow().meeting()).isEqualTo(Meeting.MYTH);
-        assertThat(Interactions.between(ActiveKind.HUMECTANT, ActiveKind.RETINOID)).isEmpty();
+        assertThat(Interactions.between(ActiveKind.VITAMIN_C_ACID, ActiveKind.NIACINAMIDE)
+                        .orElseThrow()
+                        .meeting())
+                .isEqualTo(Meeting.MYTH);
+        assertThat(Interactions.between(ActiveKind.HUMECTANT, ActiveKind.RETINOID))
+                .isEmpty();
     }
 
     private static void noClash(List<Step> together) {
         List<Product> stays = new ArrayList<>();
-        together.stream().map(s -> Consultations.product(s.product().value())).filter(p -> p.kind() != StepKind.WASH && p.kind() != StepKind.FIRST_CLEANSE).forEach(stays::add);
+        together.stream()
+                .map(s -> Consultations.product(s.product().value()))
+                .filter(p -> p.kind() != StepKind.WASH && p.kind() != StepKind.FIRST_CLEANSE)
+                .forEach(stays::add);
         for (Product a : stays) {
             for (Product b : stays) {
                 if (a != b) {
-                    a.actives().forEach(x -> b.actives().forEach(y -> assertThat(Interactions.between(x.kind(), y.kind()).map(Interactions.Interaction::meeting))
-                            .as("%s with %s", a.name(), b.name())
-                            .isNotIn(Optional.of(Meeting.NEVER), Optional.of(Meeting.AM_PM), Optional.of(Meeting.NIGHTS))));
+                    a.actives()
+                            .forEach(x -> b.actives()
+                                    .forEach(y -> assertThat(Interactions.between(x.kind(), y.kind())
+                                                    .map(Interactions.Interaction::meeting))
+                                            .as("%s with %s", a.name(), b.name())
+                                            .isNotIn(
+                                                    Optional.of(Meeting.NEVER),
+                                                    Optional.of(Meeting.AM_PM),
+                                                    Optional.of(Meeting.NIGHTS))));
                 }
             }
         }
     }
 
     private static Consultation with(Faces face, Answers answers, Owned... shelf) {
-        return Consultations.of(face.reading(), "classic", Month.NOVEMBER, Consultations.CATALOGUE, List.of(shelf), answers, Life.USUAL);
+        return Consultations.of(
+                face.reading(),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(shelf),
+                answers,
+                Life.USUAL);
     }
 
     private static Regimen planned(Consultation c) {

@@ -36,7 +36,9 @@ class SearchTest {
         Consultation c = small(random);
         Draft draft = draft(c);
         List<Slot> slots = draft.openSlots();
-        long plans = slots.stream().mapToLong(s -> s.candidates().size() + (s.required() ? 0 : 1)).reduce(1, (a, b) -> a * b);
+        long plans = slots.stream()
+                .mapToLong(s -> s.candidates().size() + (s.required() ? 0 : 1))
+                .reduce(1, (a, b) -> a * b);
         if (plans > MOST_PLANS || plans == 0) {
             return;
         }
@@ -48,8 +50,12 @@ class SearchTest {
     @Test
     void enough_of_the_small_catalogues_are_small_enough_to_try_everything() {
         long tried = seeds().filter(seed -> {
-                    List<Slot> slots = draft(small(RandomGeneratorFactory.of("L64X128MixRandom").create(seed))).openSlots();
-                    long plans = slots.stream().mapToLong(s -> s.candidates().size() + (s.required() ? 0 : 1)).reduce(1, (a, b) -> a * b);
+                    List<Slot> slots = draft(small(RandomGeneratorFactory.of("L64X128MixRandom")
+                                    .create(seed)))
+                            .openSlots();
+                    long plans = slots.stream()
+                            .mapToLong(s -> s.candidates().size() + (s.required() ? 0 : 1))
+                            .reduce(1, (a, b) -> a * b);
                     return plans > 100 && plans <= MOST_PLANS;
                 })
                 .count();
@@ -67,11 +73,14 @@ class SearchTest {
             return;
         }
         more.add(extra);
-        Consultation wider = Consultations.of(c.reading(), c.method().id(), c.month(), more, List.of(), c.answers(), c.life());
+        Consultation wider =
+                Consultations.of(c.reading(), c.method().id(), c.month(), more, List.of(), c.answers(), c.life());
         if (!fits(c)) {
             return;
         }
-        assertThat(draft(wider).found().score()).as("seed %d with %s", seed, extra.name()).isGreaterThanOrEqualTo(draft(c).found().score() - 1e-6);
+        assertThat(draft(wider).found().score())
+                .as("seed %d with %s", seed, extra.name())
+                .isGreaterThanOrEqualTo(draft(c).found().score() - 1e-6);
     }
 
     @ParameterizedTest
@@ -80,8 +89,10 @@ class SearchTest {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(2000 + seed);
         Consultation c = small(random);
         List<Product> reversed = c.catalogue().reversed();
-        Consultation other = Consultations.of(c.reading(), c.method().id(), c.month(), reversed, List.of(), c.answers(), c.life());
-        assertThat(((Outcome.Planned) Planner.plan(other)).regimen().choices()).isEqualTo(((Outcome.Planned) Planner.plan(c)).regimen().choices());
+        Consultation other =
+                Consultations.of(c.reading(), c.method().id(), c.month(), reversed, List.of(), c.answers(), c.life());
+        assertThat(((Outcome.Planned) Planner.plan(other)).regimen().choices())
+                .isEqualTo(((Outcome.Planned) Planner.plan(c)).regimen().choices());
     }
 
     /** A required slot without any candidate changes what a plan is, so such catalogues are not compared. */
@@ -100,7 +111,15 @@ class SearchTest {
                 some.add(p);
             }
         }
-        Life life = new Life(3 + random.nextInt(8), 4 + random.nextInt(18), 4 + random.nextInt(6), 2, 2, 3, random.nextBoolean(), Scent.ANY);
+        Life life = new Life(
+                3 + random.nextInt(8),
+                4 + random.nextInt(18),
+                4 + random.nextInt(6),
+                2,
+                2,
+                3,
+                random.nextBoolean(),
+                Scent.ANY);
         return Consultations.of(
                 Consultations.face(random),
                 random.nextInt(3) == 0 ? "layered" : "classic",
@@ -139,7 +158,9 @@ class SearchTest {
     private static boolean distinct(List<Slot> slots, List<Optional<Candidate>> plan) {
         for (int a = 0; a < plan.size(); a++) {
             for (int b = a + 1; b < plan.size(); b++) {
-                if (slots.get(a).alike(slots.get(b)) && plan.get(a).isPresent() && plan.get(a).equals(plan.get(b))) {
+                if (slots.get(a).alike(slots.get(b))
+                        && plan.get(a).isPresent()
+                        && plan.get(a).equals(plan.get(b))) {
                     return false;
                 }
             }

@@ -26,25 +26,47 @@ class StepOrderTest {
 
     @Test
     void an_evening_goes_off_before_on_thin_before_thick_water_before_oil() {
-        assertThat(order(CLASSIC, "ointment-plain", "cream-ceramide-night", "oil-squalane", "toner-water", "gel-wash-low-foam", "serum-niacinamide-5", "oil-cleanse-clear", "eye-cream-plain"))
-                .containsExactly("oil-cleanse-clear", "gel-wash-low-foam", "toner-water", "serum-niacinamide-5", "eye-cream-plain", "cream-ceramide-night", "oil-squalane", "ointment-plain");
+        assertThat(order(
+                        CLASSIC,
+                        "ointment-plain",
+                        "cream-ceramide-night",
+                        "oil-squalane",
+                        "toner-water",
+                        "gel-wash-low-foam",
+                        "serum-niacinamide-5",
+                        "oil-cleanse-clear",
+                        "eye-cream-plain"))
+                .containsExactly(
+                        "oil-cleanse-clear",
+                        "gel-wash-low-foam",
+                        "toner-water",
+                        "serum-niacinamide-5",
+                        "eye-cream-plain",
+                        "cream-ceramide-night",
+                        "oil-squalane",
+                        "ointment-plain");
     }
 
     @Test
     void an_acid_goes_before_the_toner_or_after_it_as_the_method_has_it() {
-        assertThat(order(CLASSIC, "toner-water", "lactic-serum-5", "serum-humectant")).containsExactly("lactic-serum-5", "toner-water", "serum-humectant");
-        assertThat(order(LAYERED, "lactic-serum-5", "serum-humectant", "toner-water")).containsExactly("toner-water", "lactic-serum-5", "serum-humectant");
+        assertThat(order(CLASSIC, "toner-water", "lactic-serum-5", "serum-humectant"))
+                .containsExactly("lactic-serum-5", "toner-water", "serum-humectant");
+        assertThat(order(LAYERED, "lactic-serum-5", "serum-humectant", "toner-water"))
+                .containsExactly("toner-water", "lactic-serum-5", "serum-humectant");
     }
 
     @Test
     void oil_goes_under_the_cream_or_over_it_as_the_method_has_it() {
-        assertThat(order(CLASSIC, "oil-squalane", "cream-ceramide-night")).containsExactly("cream-ceramide-night", "oil-squalane");
-        assertThat(order(LAYERED, "cream-ceramide-night", "oil-squalane")).containsExactly("oil-squalane", "cream-ceramide-night");
+        assertThat(order(CLASSIC, "oil-squalane", "cream-ceramide-night"))
+                .containsExactly("cream-ceramide-night", "oil-squalane");
+        assertThat(order(LAYERED, "cream-ceramide-night", "oil-squalane"))
+                .containsExactly("oil-squalane", "cream-ceramide-night");
     }
 
     @Test
     void a_mask_comes_off_before_anything_stays_on() {
-        assertThat(order(LAYERED, "toner-water", "clay-mask-kaolin", "enzyme-powder", "gel-wash-low-foam")).containsExactly("gel-wash-low-foam", "enzyme-powder", "clay-mask-kaolin", "toner-water");
+        assertThat(order(LAYERED, "toner-water", "clay-mask-kaolin", "enzyme-powder", "gel-wash-low-foam"))
+                .containsExactly("gel-wash-low-foam", "enzyme-powder", "clay-mask-kaolin", "toner-water");
     }
 
     @ParameterizedTest
@@ -73,21 +95,29 @@ class StepOrderTest {
         List<ProductId> sorted = order.sort(all).stream().map(Product::id).toList();
         for (int leave = 0; leave < all.size(); leave++) {
             Product left = all.get(leave);
-            assertThat(order.sort(all.stream().filter(p -> p != left).toList()).stream().map(Product::id))
-                    .containsExactlyElementsOf(sorted.stream().filter(id -> !id.equals(left.id())).toList());
+            assertThat(order.sort(all.stream().filter(p -> p != left).toList()).stream()
+                            .map(Product::id))
+                    .containsExactlyElementsOf(
+                            sorted.stream().filter(id -> !id.equals(left.id())).toList());
         }
     }
 
     @Test
     void every_step_says_why_it_stands_where_it_does() {
         Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of());
-        Routine morning = layout.lay(Part.MORNING, products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"), 8);
-        assertThat(morning.steps()).extracting(s -> s.place().sentence()).containsExactly(
-                "Everything else needs clean skin, so it comes first.",
-                "Thinner than the moisturiser after it: 2 before 5.",
-                "Thicker than the serum before it: 5 after 2.",
-                "Sunscreen ends the morning, whatever its texture; nothing goes over it.");
-        assertThat(morning.steps()).allSatisfy(s -> assertThat(s.place().source()).isNotBlank());
+        Routine morning = layout.lay(
+                Part.MORNING,
+                products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"),
+                8);
+        assertThat(morning.steps())
+                .extracting(s -> s.place().sentence())
+                .containsExactly(
+                        "Everything else needs clean skin, so it comes first.",
+                        "Thinner than the moisturiser after it: 2 before 5.",
+                        "Thicker than the serum before it: 5 after 2.",
+                        "Sunscreen ends the morning, whatever its texture; nothing goes over it.");
+        assertThat(morning.steps())
+                .allSatisfy(s -> assertThat(s.place().source()).isNotBlank());
     }
 
     @Test
@@ -114,12 +144,16 @@ class StepOrderTest {
                 new ProductId("retinal-cream-005"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
         Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of());
-        Routine evening = layout.lay(Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
+        Routine evening = layout.lay(
+                Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
         assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);
         // 60 s wash + 35 s and 600 s retinal + 40 s cream
         assertThat(evening.timeline().minutes()).isEqualTo(12.3);
         assertThat(evening.timeline().shortestMinutes()).isEqualTo(1.7);
-        assertThat(evening.timeline().segments().stream().mapToInt(Routine.Segment::seconds).sum()).isEqualTo(735);
+        assertThat(evening.timeline().segments().stream()
+                        .mapToInt(Routine.Segment::seconds)
+                        .sum())
+                .isEqualTo(735);
     }
 
     @Test
@@ -131,12 +165,16 @@ class StepOrderTest {
     }
 
     private static List<String> order(Method method, String... ids) {
-        return new StepOrder(method).sort(products(ids)).stream().map(p -> p.id().value()).toList();
+        return new StepOrder(method)
+                .sort(products(ids)).stream().map(p -> p.id().value()).toList();
     }
 
     private static List<Product> products(String... ids) {
         return List.of(ids).stream()
-                .map(id -> StarterCatalogue.products().stream().filter(p -> p.id().value().equals(id)).findFirst().orElseThrow())
+                .map(id -> StarterCatalogue.products().stream()
+                        .filter(p -> p.id().value().equals(id))
+                        .findFirst()
+                        .orElseThrow())
                 .toList();
     }
 }

@@ -55,9 +55,14 @@ class SafetyScreenTest {
     @Test
     void an_allergy_the_table_does_not_know_is_matched_as_text_and_said_to_be_a_guess() {
         SafetyVerdict verdict = screen(new Answers(Expecting.NO, List.of(), List.of("oarweed"), false, ""), face());
-        assertThat(verdict.forbids(holding("Laminaria Digitata Extract")).orElseThrow().sentence()).contains("guess");
+        assertThat(verdict.forbids(holding("Laminaria Digitata Extract"))
+                        .orElseThrow()
+                        .sentence())
+                .contains("guess");
         assertThat(verdict.forbids(holding("Glycerin"))).isEmpty();
-        assertThat(screen(new Answers(Expecting.NO, List.of(), List.of("oar"), false, ""), face()).forbids(holding("Laminaria Digitata Extract"))).isEmpty();
+        assertThat(screen(new Answers(Expecting.NO, List.of(), List.of("oar"), false, ""), face())
+                        .forbids(holding("Laminaria Digitata Extract")))
+                .isEmpty();
     }
 
     @Test
@@ -70,9 +75,12 @@ class SafetyScreenTest {
             assertThat(verdict.forbids(holding("Hydroquinone"))).isPresent();
             assertThat(verdict.forbids(holding("Azelaic Acid"))).isEmpty();
         }
-        assertThat(screen(expecting(Expecting.PREGNANT), face()).forbids(holding("Lavandula Angustifolia Oil"))).isPresent();
-        assertThat(screen(expecting(Expecting.TRYING), face()).forbids(holding("Lavandula Angustifolia Oil"))).isEmpty();
-        assertThat(screen(expecting(Expecting.NO), face()).forbids(holding("Retinol"))).isEmpty();
+        assertThat(screen(expecting(Expecting.PREGNANT), face()).forbids(holding("Lavandula Angustifolia Oil")))
+                .isPresent();
+        assertThat(screen(expecting(Expecting.TRYING), face()).forbids(holding("Lavandula Angustifolia Oil")))
+                .isEmpty();
+        assertThat(screen(expecting(Expecting.NO), face()).forbids(holding("Retinol")))
+                .isEmpty();
     }
 
     @Test
@@ -89,33 +97,47 @@ class SafetyScreenTest {
         assertThat(alone.forbids(holding("Retinol"))).isPresent();
         assertThat(alone.forbids(holding("Lactic Acid"))).isEmpty();
         SafetyVerdict expecting = screen(new Answers(Expecting.TRYING, List.of(), List.of(), true, ""), face());
-        assertThat(expecting.referrals()).extracting(SafetyVerdict.Referral::whom).anyMatch(w -> w.contains("prescriber"));
+        assertThat(expecting.referrals())
+                .extracting(SafetyVerdict.Referral::whom)
+                .anyMatch(w -> w.contains("prescriber"));
     }
 
     @Test
     void severe_spots_and_sheets_of_flaking_refer_first_and_marked_ones_do_not() {
         assertThat(screen(Answers.NONE, face().with(Sign.SPOTS, 4)).referrals()).hasSize(1);
         assertThat(screen(Answers.NONE, face().with(Sign.SPOTS, 3)).referrals()).isEmpty();
-        assertThat(screen(Answers.NONE, face().with(Sign.FLAKING, 4)).referrals()).hasSize(1);
-        assertThat(screen(Answers.NONE, face().with(Sign.FLAKING, 3)).referrals()).isEmpty();
+        assertThat(screen(Answers.NONE, face().with(Sign.FLAKING, 4)).referrals())
+                .hasSize(1);
+        assertThat(screen(Answers.NONE, face().with(Sign.FLAKING, 3)).referrals())
+                .isEmpty();
     }
 
     @Test
     void a_broken_barrier_lets_nothing_strong_and_nothing_scented_near() {
-        SafetyVerdict broken = screen(Answers.NONE, face().with(Sign.STING, 3).with(Sign.REDNESS, 3).with(Sign.TIGHTNESS, 3));
-        assertThat(broken.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %"))).isPresent();
-        assertThat(broken.forbids(named("Vitamin C serum", "Aqua, Ascorbic Acid 12 %"))).isPresent();
-        assertThat(broken.forbids(named("Night cream", "Aqua, Squalane, Parfum"))).isPresent();
-        assertThat(broken.forbids(named("Plain cream", "Aqua, Glycerin, Petrolatum"))).isEmpty();
+        SafetyVerdict broken = screen(
+                Answers.NONE, face().with(Sign.STING, 3).with(Sign.REDNESS, 3).with(Sign.TIGHTNESS, 3));
+        assertThat(broken.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %")))
+                .isPresent();
+        assertThat(broken.forbids(named("Vitamin C serum", "Aqua, Ascorbic Acid 12 %")))
+                .isPresent();
+        assertThat(broken.forbids(named("Night cream", "Aqua, Squalane, Parfum")))
+                .isPresent();
+        assertThat(broken.forbids(named("Plain cream", "Aqua, Glycerin, Petrolatum")))
+                .isEmpty();
         SafetyVerdict sound = screen(Answers.NONE, face().with(Sign.STING, 0).with(Sign.REDNESS, 1));
-        assertThat(sound.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %"))).isEmpty();
+        assertThat(sound.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %")))
+                .isEmpty();
     }
 
     @Test
     void every_verdict_carries_evidence_and_source() {
-        SafetyVerdict verdict = screen(new Answers(Expecting.PREGNANT, allergies(), List.of("kelp"), true, ""), face().with(Sign.SPOTS, 4));
-        assertThat(verdict.bans()).isNotEmpty().allSatisfy(b -> assertThat(b.because().source()).isNotBlank());
-        assertThat(verdict.referrals()).allSatisfy(r -> assertThat(r.because().source()).isNotBlank());
+        SafetyVerdict verdict = screen(
+                new Answers(Expecting.PREGNANT, allergies(), List.of("kelp"), true, ""), face().with(Sign.SPOTS, 4));
+        assertThat(verdict.bans())
+                .isNotEmpty()
+                .allSatisfy(b -> assertThat(b.because().source()).isNotBlank());
+        assertThat(verdict.referrals())
+                .allSatisfy(r -> assertThat(r.because().source()).isNotBlank());
     }
 
     private static Answers expecting(Expecting expecting) {
@@ -132,6 +154,7 @@ class SafetyScreenTest {
     }
 
     private static Product named(String name, String label) {
-        return ProductReader.read(new Product.Facts(new ProductId("x"), name, "", 0, "ml", 0, label, Optional.empty(), OptionalDouble.empty(), false));
+        return ProductReader.read(new Product.Facts(
+                new ProductId("x"), name, "", 0, "ml", 0, label, Optional.empty(), OptionalDouble.empty(), false));
     }
 }

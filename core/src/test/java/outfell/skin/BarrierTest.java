@@ -38,7 +38,11 @@ class BarrierTest {
     @Test
     void water_loss_with_mild_signs_everywhere_is_broken() {
         barrier(
-                cheek(26).with(Sign.REDNESS, 2).with(Sign.STING, 2).with(Sign.TIGHTNESS, 2).with(Sign.FLAKING, 2),
+                cheek(26)
+                        .with(Sign.REDNESS, 2)
+                        .with(Sign.STING, 2)
+                        .with(Sign.TIGHTNESS, 2)
+                        .with(Sign.FLAKING, 2),
                 45.7,
                 BarrierState.BROKEN);
     }
@@ -96,21 +100,35 @@ class BarrierTest {
 
     @Test
     void a_sting_of_two_on_a_strained_barrier_asks_for_a_calm_reset() {
-        assertThat(face().with(Sign.REDNESS, 2).with(Sign.STING, 2).verdict().barrier().calmReset()).isTrue();
-        assertThat(face().with(Sign.REDNESS, 3).with(Sign.STING, 1).verdict().barrier().calmReset()).isFalse();
+        assertThat(face().with(Sign.REDNESS, 2)
+                        .with(Sign.STING, 2)
+                        .verdict()
+                        .barrier()
+                        .calmReset())
+                .isTrue();
+        assertThat(face().with(Sign.REDNESS, 3)
+                        .with(Sign.STING, 1)
+                        .verdict()
+                        .barrier()
+                        .calmReset())
+                .isFalse();
     }
 
     @Test
     void what_cannot_be_is_refused_with_the_range() {
-        assertThatThrownBy(() -> new Observation(Zone.NOSE, Sign.SHINE, 7, How.SEEN)).hasMessageContaining("0..4");
-        assertThatThrownBy(() -> new Observation(Zone.LIPS, Sign.SHINE, 1, How.SEEN)).hasMessageContaining("not read on");
+        assertThatThrownBy(() -> new Observation(Zone.NOSE, Sign.SHINE, 7, How.SEEN))
+                .hasMessageContaining("0..4");
+        assertThatThrownBy(() -> new Observation(Zone.LIPS, Sign.SHINE, 1, How.SEEN))
+                .hasMessageContaining("not read on");
         assertThatThrownBy(() -> new ProbeReading(WATER_LOSS, Zone.NOSE, 2000)).hasMessageContaining("0.0..200.0");
         assertThatThrownBy(() -> new RecentEvent(RecentEvent.Kind.WAXING, -1)).hasMessageContaining("ahead");
     }
 
     @Test
     void a_lifted_concern_weighs_half_as_much_again_and_all_add_up_to_a_hundred() {
-        SkinReading reading = face().with(Sign.SPOTS, 2, 0, 0, 0, 0).with(Sign.PIGMENT, 2, 0, 0, 0, 0).reading();
+        SkinReading reading = face().with(Sign.SPOTS, 2, 0, 0, 0, 0)
+                .with(Sign.PIGMENT, 2, 0, 0, 0, 0)
+                .reading();
         var plain = SkinReader.read(reading, Set.of()).concerns();
         var lifted = SkinReader.read(reading, Set.of(Concern.PIGMENT)).concerns();
         assertThat(plain).extracting(c -> c.weight()).containsExactly(50.0, 50.0);
@@ -129,7 +147,11 @@ class BarrierTest {
     }
 
     private static SkinVerdict.Sensitivity sensitivity(int sting, int redness, int flush, int reactions) {
-        return face().with(Sign.STING, sting).with(Sign.REDNESS, redness).history(flush, reactions).verdict().sensitivity();
+        return face().with(Sign.STING, sting)
+                .with(Sign.REDNESS, redness)
+                .history(flush, reactions)
+                .verdict()
+                .sensitivity();
     }
 
     private static List<Observation> randomGrades(RandomGenerator random) {
@@ -143,8 +165,8 @@ class BarrierTest {
     }
 
     private static double index(List<Observation> grades) {
-        return BarrierReader.read(new SkinReading(
-                        grades, List.of(), OptionalInt.empty(), OptionalInt.empty(), List.of()))
+        return BarrierReader.read(
+                        new SkinReading(grades, List.of(), OptionalInt.empty(), OptionalInt.empty(), List.of()))
                 .index();
     }
 }

@@ -29,10 +29,13 @@ class NightsTest {
 
     @Test
     void prescribed_nights_stand_and_nothing_else_shares_them() {
-        Map<ProductId, List<DayOfWeek>> nights = Nights.spread(List.of(new Nights.Wanted(RX, 3, List.of(FRIDAY, MONDAY, WEDNESDAY)), free(A, 2), free(B, 1)));
+        Map<ProductId, List<DayOfWeek>> nights = Nights.spread(
+                List.of(new Nights.Wanted(RX, 3, List.of(FRIDAY, MONDAY, WEDNESDAY)), free(A, 2), free(B, 1)));
         assertThat(nights.get(RX)).containsExactly(MONDAY, WEDNESDAY, FRIDAY);
         Set<DayOfWeek> all = new HashSet<>();
-        nights.values().forEach(on -> on.forEach(d -> assertThat(all.add(d)).as("%s is taken twice", d).isTrue()));
+        nights.values()
+                .forEach(on -> on.forEach(
+                        d -> assertThat(all.add(d)).as("%s is taken twice", d).isTrue()));
         assertThat(nights.get(A)).hasSize(2);
         assertThat(nights.get(B)).hasSize(1);
     }
@@ -53,11 +56,15 @@ class NightsTest {
 
     @Test
     void a_ramp_begins_low_and_a_dry_skin_stays_lower() {
-        var retinal = StarterCatalogue.products().stream().filter(p -> p.id().value().equals("retinal-cream-005")).findFirst().orElseThrow();
+        var retinal = StarterCatalogue.products().stream()
+                .filter(p -> p.id().value().equals("retinal-cream-005"))
+                .findFirst()
+                .orElseThrow();
         assertThat(Tolerance.of(Tolerance.Kind.NORMAL).usesPerWeek(retinal, 0)).isEqualTo(1);
         assertThat(Tolerance.of(Tolerance.Kind.NORMAL).usesPerWeek(retinal, 40)).isEqualTo(6);
         assertThat(Tolerance.of(Tolerance.Kind.DRY).usesPerWeek(retinal, 40)).isEqualTo(4);
-        assertThat(Tolerance.of(Tolerance.Kind.STRAINED).usesPerWeek(retinal, 40)).isZero();
+        assertThat(Tolerance.of(Tolerance.Kind.STRAINED).usesPerWeek(retinal, 40))
+                .isZero();
     }
 
     private static Nights.Wanted free(ProductId id, int uses) {
@@ -65,10 +72,14 @@ class NightsTest {
     }
 
     private static int gap(List<DayOfWeek> nights) {
-        return Nights.shortestGap(nights.stream().mapToInt(d -> 1 << d.ordinal()).sum());
+        return Nights.shortestGap(
+                nights.stream().mapToInt(d -> 1 << d.ordinal()).sum());
     }
 
     private static double points(String id) {
-        return Tolerance.points(StarterCatalogue.products().stream().filter(p -> p.id().value().equals(id)).findFirst().orElseThrow());
+        return Tolerance.points(StarterCatalogue.products().stream()
+                .filter(p -> p.id().value().equals(id))
+                .findFirst()
+                .orElseThrow());
     }
 }

@@ -1,9 +1,9 @@
 package outfell.server;
 
+import java.time.Month;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import java.time.Month;
 import outfell.product.ProductId;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.module.SimpleModule;

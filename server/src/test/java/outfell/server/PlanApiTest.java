@@ -30,7 +30,8 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /** POST /api/plan against the published schemas. */
-@SpringBootTest(properties = {"springdoc.api-docs.enabled=true", "spring.datasource.url=jdbc:h2:mem:plan;DB_CLOSE_DELAY=-1"})
+@SpringBootTest(
+        properties = {"springdoc.api-docs.enabled=true", "spring.datasource.url=jdbc:h2:mem:plan;DB_CLOSE_DELAY=-1"})
 @AutoConfigureMockMvc
 class PlanApiTest {
     private static final Path FORMATS = Path.of("../docs/formats");
@@ -50,7 +51,8 @@ class PlanApiTest {
         JsonNode plan = JSON.readTree(body(answer));
         assertThat(plan.at("/status").asString()).isEqualTo("PLANNED");
         assertThat(plan.at("/regimen/morning/steps").size()).isGreaterThanOrEqualTo(3);
-        assertThat(plan.at("/regimen/evening/steps/0/place/sentence").asString()).isNotBlank();
+        assertThat(plan.at("/regimen/evening/steps/0/place/sentence").asString())
+                .isNotBlank();
     }
 
     @Test
@@ -64,45 +66,53 @@ class PlanApiTest {
 
     @Test
     void a_banned_product_is_stopped_with_the_reason() throws IOException {
-        JsonNode plan = JSON.readTree(body(post(Files.readString(FORMATS.resolve("examples/pregnant-with-marks.json")))));
+        JsonNode plan =
+                JSON.readTree(body(post(Files.readString(FORMATS.resolve("examples/pregnant-with-marks.json")))));
         assertThat(plan.at("/regimen/shelf/0/fate").asString()).isEqualTo("STOP");
         assertThat(plan.at("/regimen/shelf/0/because/sentence").asString()).contains("Retinol");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "/intake/morningMinutes | 900 | /intake/morningMinutes | 120 or less",
-        "/intake/outdoorHours | -1 | /intake/outdoorHours | 0 or more",
-        "/reading/grades/0/grade | 7 | /reading/grades/0/grade | 4 or less",
-        "/reading/grades/0/grade | \"two\" | /reading/grades/0/grade | integer",
-        "/reading/grades/0/zone | \"ELBOW\" | /reading/grades/0/zone | FOREHEAD",
-        "/reading/probe/0/value | 5000 | /reading/probe/0/value | 400 or less",
-        "/month | \"SMARCH\" | /month | JANUARY",
-        "/intake/colour | \"blue\" | /intake/colour | ''"
-    })
-    void a_wrong_field_is_named_with_its_pointer_and_what_is_allowed(String at, String value, String pointer, String allowed)
-            throws IOException {
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/intake/morningMinutes | 900 | /intake/morningMinutes | 120 or less",
+                "/intake/outdoorHours | -1 | /intake/outdoorHours | 0 or more",
+                "/reading/grades/0/grade | 7 | /reading/grades/0/grade | 4 or less",
+                "/reading/grades/0/grade | \"two\" | /reading/grades/0/grade | integer",
+                "/reading/grades/0/zone | \"ELBOW\" | /reading/grades/0/zone | FOREHEAD",
+                "/reading/probe/0/value | 5000 | /reading/probe/0/value | 400 or less",
+                "/month | \"SMARCH\" | /month | JANUARY",
+                "/intake/colour | \"blue\" | /intake/colour | ''"
+            })
+    void a_wrong_field_is_named_with_its_pointer_and_what_is_allowed(
+            String at, String value, String pointer, String allowed) throws IOException {
         MvcTestResult answer = post(changed(at, value));
         assertThat(answer).hasStatus(400);
         JsonNode problem = JSON.readTree(body(answer));
         assertThat(problem.at("/code").asString()).isEqualTo("wrong-field");
-        assertThat(problem.at("/errors").valueStream().map(e -> e.at("/pointer").asString())).contains(pointer);
+        assertThat(problem.at("/errors").valueStream().map(e -> e.at("/pointer").asString()))
+                .contains(pointer);
         assertThat(body(answer)).contains(allowed.equals("''") ? "not a field that is known" : allowed);
         assertThat(answer.getResponse().getContentType()).isEqualTo("application/problem+json");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "/method | \"nobody\" | /method | classic",
-        "/intake/site | \"atlantis\" | /intake/site | skarrow-harbour",
-        "/intake/allergies | [\"moonlight\"] | /intake/allergies/0 | otherAllergies",
-        "/reading/grades/0/zone | \"LIPS\" | /reading/grades/0 | not read on",
-        "/owned/0/prescription | true | /owned/0/nights | nights are needed"
-    })
-    void what_the_schema_cannot_say_is_said_by_the_core(String at, String value, String pointer, String sentence) throws IOException {
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/method | \"nobody\" | /method | classic",
+                "/intake/site | \"atlantis\" | /intake/site | skarrow-harbour",
+                "/intake/allergies | [\"moonlight\"] | /intake/allergies/0 | otherAllergies",
+                "/reading/grades/0/zone | \"LIPS\" | /reading/grades/0 | not read on",
+                "/owned/0/prescription | true | /owned/0/nights | nights are needed"
+            })
+    void what_the_schema_cannot_say_is_said_by_the_core(String at, String value, String pointer, String sentence)
+            throws IOException {
         MvcTestResult answer = post(changed(at, value));
         assertThat(answer).hasStatus(400);
-        assertThat(JSON.readTree(body(answer)).at("/errors/0/pointer").asString()).isEqualTo(pointer);
+        assertThat(JSON.readTree(body(answer)).at("/errors/0/pointer").asString())
+                .isEqualTo(pointer);
         assertThat(body(answer)).contains(sentence);
     }
 
@@ -120,16 +130,20 @@ class PlanApiTest {
     void no_mangled_case_gives_a_fault(long seed) throws IOException {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
         for (int trial = 0; trial < 60; trial++) {
-            JsonNode mangled = mangle(JSON.readTree(Files.readString(FORMATS.resolve("examples/pregnant-with-marks.json"))), random);
+            JsonNode mangled = mangle(
+                    JSON.readTree(Files.readString(FORMATS.resolve("examples/pregnant-with-marks.json"))), random);
             MvcTestResult answer = post(mangled.toString());
-            assertThat(answer.getResponse().getStatus()).as("seed %d: %s", seed, mangled).isIn(200, 400, 422);
+            assertThat(answer.getResponse().getStatus())
+                    .as("seed %d: %s", seed, mangled)
+                    .isIn(200, 400, 422);
         }
     }
 
     /** The description of the API and the answer's schema are written from the code; -Doutfell.update=true writes them anew. */
     @Test
     void the_published_description_is_that_of_the_code() throws IOException {
-        ObjectNode api = (ObjectNode) JSON.readTree(body(mvc.get().uri("/v3/api-docs").exchange()));
+        ObjectNode api =
+                (ObjectNode) JSON.readTree(body(mvc.get().uri("/v3/api-docs").exchange()));
         api.remove("servers");
         same(Path.of("../web/openapi.json"), pretty(sorted(api)));
         same(FORMATS.resolve("regimen.schema.json"), pretty(answerSchema((ObjectNode) api.at("/components/schemas"))));
@@ -153,7 +167,9 @@ class PlanApiTest {
             }
         }
         ObjectNode ordered = JsonNodeFactory.instance.objectNode();
-        schema.properties().forEach(e -> ordered.set(e.getKey(), e.getKey().equals("$defs") ? sorted(e.getValue()) : e.getValue()));
+        schema.properties()
+                .forEach(
+                        e -> ordered.set(e.getKey(), e.getKey().equals("$defs") ? sorted(e.getValue()) : e.getValue()));
         return JSON.readTree(ordered.toString().replace("#/components/schemas/", "#/$defs/"));
     }
 
@@ -177,7 +193,9 @@ class PlanApiTest {
         if (Boolean.getBoolean("outfell.update")) {
             Files.writeString(file, now);
         }
-        assertThat(Files.readString(file)).as("%s has drifted from the code; run this test with -Doutfell.update=true", file).isEqualTo(now);
+        assertThat(Files.readString(file))
+                .as("%s has drifted from the code; run this test with -Doutfell.update=true", file)
+                .isEqualTo(now);
     }
 
     private static String pretty(JsonNode node) {
@@ -187,7 +205,9 @@ class PlanApiTest {
     private static JsonNode sorted(JsonNode node) {
         if (node instanceof ObjectNode object) {
             ObjectNode copy = JsonNodeFactory.instance.objectNode();
-            object.propertyStream().sorted(Map.Entry.comparingByKey()).forEach(e -> copy.set(e.getKey(), sorted(e.getValue())));
+            object.propertyStream()
+                    .sorted(Map.Entry.comparingByKey())
+                    .forEach(e -> copy.set(e.getKey(), sorted(e.getValue())));
             return copy;
         }
         if (node instanceof ArrayNode array) {
@@ -226,14 +246,19 @@ class PlanApiTest {
     }
 
     private static String changed(String at, String value) throws IOException {
-        ObjectNode document = (ObjectNode) JSON.readTree(Files.readString(FORMATS.resolve("examples/oily-and-thirsty.json")));
+        ObjectNode document =
+                (ObjectNode) JSON.readTree(Files.readString(FORMATS.resolve("examples/oily-and-thirsty.json")));
         int slash = at.lastIndexOf('/');
         ((ObjectNode) document.at(at.substring(0, slash))).set(at.substring(slash + 1), JSON.readTree(value));
         return document.toString();
     }
 
     private MvcTestResult post(String body) {
-        return mvc.post().uri("/api/plan").contentType(MediaType.APPLICATION_JSON).content(body).exchange();
+        return mvc.post()
+                .uri("/api/plan")
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body)
+                .exchange();
     }
 
     private static String body(MvcTestResult result) {

@@ -31,7 +31,13 @@ class VisitApiTest {
     void the_demo_practice_has_clients_who_differ_and_a_full_shelf() throws Exception {
         Answer desk = get("/api/desk");
         assertThat(desk.body().at("/clients").size()).isGreaterThanOrEqualTo(6);
-        assertThat(desk.body().at("/clients").valueStream().map(c -> c.at("/skin").asString()).distinct().count()).isGreaterThan(4);
+        assertThat(desk.body()
+                        .at("/clients")
+                        .valueStream()
+                        .map(c -> c.at("/skin").asString())
+                        .distinct()
+                        .count())
+                .isGreaterThan(4);
         assertThat(get("/api/products").body().size()).isGreaterThanOrEqualTo(40);
     }
 
@@ -40,7 +46,12 @@ class VisitApiTest {
         String visit = newVisit("Kit Marrow");
         ObjectNode mine = document(visit);
         ((ObjectNode) mine.at("/intake")).put("note", "two\nlines").put("morningMinutes", 9);
-        mine.withArray("/reading/grades").addObject().put("zone", "NOSE").put("sign", "SHINE").put("grade", 3).put("how", "SEEN");
+        mine.withArray("/reading/grades")
+                .addObject()
+                .put("zone", "NOSE")
+                .put("sign", "SHINE")
+                .put("grade", 3)
+                .put("how", "SEEN");
         Answer saved = put("/api/visits/" + visit, mine);
         assertThat(saved.status()).isEqualTo(200);
         assertThat(saved.body().at("/version").asInt()).isEqualTo(1);
@@ -56,7 +67,8 @@ class VisitApiTest {
         assertThat(clash.body().at("/theirs/intake/note").asString()).isEqualTo("two\nlines");
         second.put("version", clash.body().at("/theirs/version").asInt());
         assertThat(put("/api/visits/" + visit, second).status()).isEqualTo(200);
-        assertThat(get("/api/visits/" + visit).body().at("/intake/note").asString()).isEqualTo("from the other window");
+        assertThat(get("/api/visits/" + visit).body().at("/intake/note").asString())
+                .isEqualTo("from the other window");
     }
 
     @Test
@@ -83,15 +95,24 @@ class VisitApiTest {
         assertThat(shelf.body().at("/0/product/unknown/0").asString()).isEqualTo("Unheard Of Extract");
         JsonNode plan = get("/api/visits/" + visit + "/plan?month=MAY").body();
         String id = shelf.body().at("/0/product/id").asString();
-        assertThat(plan.at("/regimen/evening/steps").valueStream().map(s -> s.at("/product").asString())).contains(id);
-        Answer off = delete("/api/clients/" + client + "/shelf/" + shelf.body().at("/0/id").asString());
+        assertThat(plan.at("/regimen/evening/steps")
+                        .valueStream()
+                        .map(s -> s.at("/product").asString()))
+                .contains(id);
+        Answer off = delete(
+                "/api/clients/" + client + "/shelf/" + shelf.body().at("/0/id").asString());
         assertThat(off.body()).isEmpty();
-        assertThat(delete("/api/clients/" + client + "/shelf/" + java.util.UUID.randomUUID()).status()).isEqualTo(404);
+        assertThat(delete("/api/clients/" + client + "/shelf/" + java.util.UUID.randomUUID())
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
     void a_prescription_needs_its_nights() throws Exception {
-        String client = get("/api/visits/" + newVisit("Ode Sallow")).body().at("/client").asString();
+        String client = get("/api/visits/" + newVisit("Ode Sallow"))
+                .body()
+                .at("/client")
+                .asString();
         Answer refused = post("/api/clients/" + client + "/shelf/labels", """
                 {"product": {"name": "Tretinoin cream", "maker": "", "size": 0, "unit": "g", "price": 0, "label": "Tretinoin 0.05 %",
                  "kind": null, "texture": null, "prescription": true}, "weeks": 0, "nights": []}""");
@@ -102,11 +123,19 @@ class VisitApiTest {
     @Test
     void what_a_rule_forbids_is_refused_by_hand_with_the_reason() throws Exception {
         String ines = lastVisit("Ines Varro");
-        Answer refused = post("/api/visits/" + ines + "/choices/check", "{\"part\": \"EVENING\", \"product\": \"retinal-cream-005\"}");
+        Answer refused = post(
+                "/api/visits/" + ines + "/choices/check",
+                "{\"part\": \"EVENING\", \"product\": \"retinal-cream-005\"}");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.body().at("/detail").asString()).contains("Retinal").contains("planning to birth");
-        assertThat(post("/api/visits/" + ines + "/choices/check", "{\"part\": \"EVENING\", \"product\": \"serum-soothe\"}").status()).isEqualTo(204);
-        assertThat(post("/api/visits/" + ines + "/choices/check", "{\"part\": \"EVENING\", \"product\": \"nothing\"}").status()).isEqualTo(404);
+        assertThat(post(
+                                "/api/visits/" + ines + "/choices/check",
+                                "{\"part\": \"EVENING\", \"product\": \"serum-soothe\"}")
+                        .status())
+                .isEqualTo(204);
+        assertThat(post("/api/visits/" + ines + "/choices/check", "{\"part\": \"EVENING\", \"product\": \"nothing\"}")
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
@@ -115,13 +144,17 @@ class VisitApiTest {
         Answer first = post("/api/visits/" + visit + "/plans", "");
         assertThat(first.status()).isEqualTo(201);
         Answer second = post("/api/visits/" + visit + "/plans", "");
-        assertThat(second.body().at("/number").asInt()).isEqualTo(first.body().at("/number").asInt() + 1);
+        assertThat(second.body().at("/number").asInt())
+                .isEqualTo(first.body().at("/number").asInt() + 1);
         assertThat(get("/api/visits/" + visit + "/plans").body().size()).isEqualTo(2);
     }
 
     @Test
     void a_new_visit_carries_over_what_was_asked_and_reads_the_face_anew() throws Exception {
-        String client = get("/api/visits/" + lastVisit("Jorun Pell")).body().at("/client").asString();
+        String client = get("/api/visits/" + lastVisit("Jorun Pell"))
+                .body()
+                .at("/client")
+                .asString();
         JsonNode begun = post("/api/clients/" + client + "/visits", "").body();
         assertThat(begun.at("/intake/morningMinutes").asInt()).isEqualTo(10);
         assertThat(begun.at("/reading/grades")).isEmpty();
@@ -135,7 +168,9 @@ class VisitApiTest {
         assertThat(nameless.body().at("/errors/0/pointer").asString()).isEqualTo("/name");
         assertThat(get("/api/visits/" + java.util.UUID.randomUUID()).status()).isEqualTo(404);
         assertThat(get("/api/visits/no-id").status()).isEqualTo(400);
-        assertThat(get("/api/visits/" + lastVisit("Tobit Harl") + "/plan?month=SMARCH").status()).isEqualTo(400);
+        assertThat(get("/api/visits/" + lastVisit("Tobit Harl") + "/plan?month=SMARCH")
+                        .status())
+                .isEqualTo(400);
     }
 
     @Test
@@ -146,13 +181,20 @@ class VisitApiTest {
     }
 
     private String newVisit(String name) throws Exception {
-        Answer client = post("/api/clients", "{\"name\": \"%s\", \"trade\": \"rigger\", \"nextVisit\": null}".formatted(name));
+        Answer client =
+                post("/api/clients", "{\"name\": \"%s\", \"trade\": \"rigger\", \"nextVisit\": null}".formatted(name));
         assertThat(client.status()).isEqualTo(201);
-        return post("/api/clients/" + client.body().at("/id").asString() + "/visits", "").body().at("/id").asString();
+        return post("/api/clients/" + client.body().at("/id").asString() + "/visits", "")
+                .body()
+                .at("/id")
+                .asString();
     }
 
     private String lastVisit(String name) throws Exception {
-        return get("/api/desk").body().at("/clients").valueStream()
+        return get("/api/desk")
+                .body()
+                .at("/clients")
+                .valueStream()
                 .filter(c -> c.at("/name").asString().equals(name))
                 .map(c -> c.at("/lastVisit").asString())
                 .findFirst()
@@ -187,10 +229,12 @@ class VisitApiTest {
 
     private Answer send(HttpRequest.Builder request) throws IOException, InterruptedException {
         HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        return new Answer(answer.statusCode(), answer.body().isEmpty() ? JSON.createObjectNode() : JSON.readTree(answer.body()));
+        return new Answer(
+                answer.statusCode(), answer.body().isEmpty() ? JSON.createObjectNode() : JSON.readTree(answer.body()));
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path)).header("content-type", "application/json");
+        return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                .header("content-type", "application/json");
     }
 }

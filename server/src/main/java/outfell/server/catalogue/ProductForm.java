@@ -19,23 +19,32 @@ public record ProductForm(
         @NotBlank(message = "Say what stands on the pack, in a few words.")
         @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
         String name,
+
         @NotNull @Size(max = 120, message = "The maker is too long; allowed is 120 characters.")
         String maker,
+
         @DecimalMin(value = "0", message = "A size cannot be less than 0.")
         @DecimalMax(value = "5000", message = "The size is too large; allowed is up to 5000.")
         double size,
+
         @NotNull @Pattern(regexp = "ml|g", message = "The unit is ml or g.")
         String unit,
+
         @DecimalMin(value = "0", message = "A price cannot be less than 0.")
         @DecimalMax(value = "100000", message = "The price is too high; allowed is up to 100000.")
         double price,
+
         @NotNull @Size(max = 20000, message = "The list is too long; allowed is 20000 characters.")
         String label,
+
         @Schema(types = {"string", "null"}) @Nullable StepKind kind,
+
         @Schema(types = {"number", "null"})
         @DecimalMin(value = "1", message = "Texture runs from 1, water-thin.")
         @DecimalMax(value = "8", message = "Texture runs to 8, ointment.")
-        @Nullable Double texture,
+        @Nullable
+        Double texture,
+
         boolean prescription) {
 
     public Product.Facts facts(ProductId id) {

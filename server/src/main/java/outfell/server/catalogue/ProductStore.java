@@ -32,9 +32,7 @@ public class ProductStore {
     }
 
     public Optional<Product.Facts> find(ProductId id) {
-        return db.selectFrom(PRODUCT)
-                .where(PRODUCT.ID.eq(id.value()))
-                .fetchOptional(ProductStore::facts);
+        return db.selectFrom(PRODUCT).where(PRODUCT.ID.eq(id.value())).fetchOptional(ProductStore::facts);
     }
 
     public void add(Product.Facts facts, boolean house) {
@@ -56,10 +54,13 @@ public class ProductStore {
 
     /** An id from the name that nothing else has: "sun-fluid", "sun-fluid-2". */
     public ProductId freeId(String name) {
-        String stem = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        String stem =
+                name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
         String base = stem.isEmpty() ? "product" : stem.substring(0, Math.min(50, stem.length()));
-        List<String> taken =
-                db.select(PRODUCT.ID).from(PRODUCT).where(PRODUCT.ID.startsWith(base)).fetch(PRODUCT.ID);
+        List<String> taken = db.select(PRODUCT.ID)
+                .from(PRODUCT)
+                .where(PRODUCT.ID.startsWith(base))
+                .fetch(PRODUCT.ID);
         String id = base;
         for (int n = 2; taken.contains(id); n++) {
             id = base + "-" + n;

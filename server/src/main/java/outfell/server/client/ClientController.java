@@ -32,24 +32,32 @@ import outfell.server.problem.Problem;
 class ClientController {
     /** A client as shown. */
     record ClientView(
-            UUID id, String name, String trade, @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit) {}
+            UUID id,
+            String name,
+            String trade,
+            @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit) {}
 
     record NewClient(
             @NotBlank(message = "Say her name, or what you call her.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
             String name,
+
             @NotNull @Size(max = 120, message = "The trade is too long; allowed is 120 characters.")
             String trade,
+
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit) {}
 
     record Labelled(
             @Valid ProductForm product,
+
             @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
             int weeks,
+
             List<DayOfWeek> nights) {}
 
     record Known(
             @NotBlank(message = "Say which product.") String product,
+
             @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
             int weeks) {}
 

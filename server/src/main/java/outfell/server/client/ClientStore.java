@@ -18,7 +18,8 @@ import outfell.product.ProductId;
 @Repository
 public class ClientStore {
     /** A client; the time of the next visit is absent while none is agreed. */
-    public record Client(UUID id, String name, String trade, @Nullable LocalDateTime nextVisit) {}
+    public record Client(
+            UUID id, String name, String trade, @Nullable LocalDateTime nextVisit) {}
 
     /** One thing she owns. */
     public record ShelfItem(UUID id, ProductId product, int weeks, List<DayOfWeek> nights) {}
@@ -57,8 +58,8 @@ public class ClientStore {
         return db.selectFrom(SHELF_ITEM)
                 .where(SHELF_ITEM.CLIENT_ID.eq(client))
                 .orderBy(SHELF_ITEM.PLACE)
-                .fetch(r -> new ShelfItem(
-                        r.getId(), new ProductId(r.getProductId()), r.getWeeksUsed(), nights(r.getId())));
+                .fetch(r ->
+                        new ShelfItem(r.getId(), new ProductId(r.getProductId()), r.getWeeksUsed(), nights(r.getId())));
     }
 
     public UUID put(UUID client, ProductId product, int weeks, List<DayOfWeek> nights) {
@@ -89,7 +90,8 @@ public class ClientStore {
     }
 
     private List<DayOfWeek> nights(UUID item) {
-        return db.select(PRESCRIBED_NIGHT.WEEKDAY)
+        return db
+                .select(PRESCRIBED_NIGHT.WEEKDAY)
                 .from(PRESCRIBED_NIGHT)
                 .where(PRESCRIBED_NIGHT.SHELF_ITEM_ID.eq(item))
                 .fetch(r -> DayOfWeek.valueOf(r.value1()))

@@ -74,7 +74,10 @@ class DemoPractice implements SmartLifecycle {
             String note) {}
 
     record DemoItem(
-            @Nullable String known, @Nullable ProductFormLike label, int weeks, @Nullable List<DayOfWeek> nights) {}
+            @Nullable String known,
+            @Nullable ProductFormLike label,
+            int weeks,
+            @Nullable List<DayOfWeek> nights) {}
 
     record ProductFormLike(
             String name, String maker, double size, String unit, double price, String label, boolean prescription) {
@@ -170,7 +173,8 @@ class DemoPractice implements SmartLifecycle {
         table.forEach((sign, grades) -> {
             List<Zone> zones = Signs.of(sign).zones();
             for (int i = 0; i < grades.size(); i++) {
-                all.add(new CaseDocument.Grade(zones.get(i), sign, grades.get(i), Signs.of(sign).how()));
+                all.add(new CaseDocument.Grade(
+                        zones.get(i), sign, grades.get(i), Signs.of(sign).how()));
             }
         });
         return all;

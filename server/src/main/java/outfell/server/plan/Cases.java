@@ -68,12 +68,20 @@ public final class Cases {
                         .orElseThrow(() -> Problem.field(
                                 "/method",
                                 "There is no method %s; there are %s."
-                                        .formatted(method, Methods.all().stream().map(m -> m.id()).toList()))),
+                                        .formatted(
+                                                method,
+                                                Methods.all().stream()
+                                                        .map(m -> m.id())
+                                                        .toList()))),
                 Sites.find(intake.site())
                         .orElseThrow(() -> Problem.field(
                                 "/intake/site",
                                 "There is no site %s; there are %s."
-                                        .formatted(intake.site(), Sites.all().stream().map(s -> s.id()).toList()))),
+                                        .formatted(
+                                                intake.site(),
+                                                Sites.all().stream()
+                                                        .map(s -> s.id())
+                                                        .toList()))),
                 month,
                 choices(pins),
                 choices(takenOut),
@@ -88,7 +96,10 @@ public final class Cases {
             CaseDocument.Grade g = reading.grades().get(i);
             String pointer = "/reading/grades/" + i;
             if (!seen.add(g.zone() + " " + g.sign())) {
-                throw Problem.field(pointer, "%s of the %s is graded twice.".formatted(g.sign(), g.zone().words()));
+                throw Problem.field(
+                        pointer,
+                        "%s of the %s is graded twice."
+                                .formatted(g.sign(), g.zone().words()));
             }
             observations.add(at(pointer, () -> new Observation(g.zone(), g.sign(), g.grade(), g.how())));
         }
@@ -106,7 +117,8 @@ public final class Cases {
     }
 
     public static Answers answers(CaseDocument.Intake intake, boolean prescribedOnShelf) {
-        List<String> known = SafetyScreen.allergies().stream().map(SafetyScreen.Allergy::id).toList();
+        List<String> known =
+                SafetyScreen.allergies().stream().map(SafetyScreen.Allergy::id).toList();
         for (int i = 0; i < intake.allergies().size(); i++) {
             if (!known.contains(intake.allergies().get(i))) {
                 throw Problem.field(
@@ -128,15 +140,17 @@ public final class Cases {
     }
 
     private static Consultation.Life life(CaseDocument.Intake i) {
-        return at("/intake", () -> new Consultation.Life(
-                i.morningMinutes(),
-                i.eveningMinutes(),
-                i.mostSteps(),
-                i.outdoorHours(),
-                i.makeUpDays(),
-                i.sunscreenDays(),
-                i.swings(),
-                i.scent()));
+        return at(
+                "/intake",
+                () -> new Consultation.Life(
+                        i.morningMinutes(),
+                        i.eveningMinutes(),
+                        i.mostSteps(),
+                        i.outdoorHours(),
+                        i.makeUpDays(),
+                        i.sunscreenDays(),
+                        i.swings(),
+                        i.scent()));
     }
 
     private static List<Consultation.Owned> owned(List<CaseDocument.OwnedProduct> owned) {
@@ -151,7 +165,9 @@ public final class Cases {
                 throw Problem.field(pointer + "/product/id", "The id %s stands twice.".formatted(product.id()));
             }
             Integer weeks = o.weeks();
-            all.add(at(pointer + "/nights", () -> new Consultation.Owned(product, weeks == null ? 0 : weeks, orNone(o.nights()))));
+            all.add(at(
+                    pointer + "/nights",
+                    () -> new Consultation.Owned(product, weeks == null ? 0 : weeks, orNone(o.nights()))));
         }
         return all;
     }

@@ -38,7 +38,8 @@ public final class Problem extends RuntimeException {
     public static Problem fields(List<Field> fields) {
         String sentence = fields.size() == 1
                 ? fields.getFirst().sentence()
-                : "%d fields are not right. The first: %s".formatted(fields.size(), fields.getFirst().sentence());
+                : "%d fields are not right. The first: %s"
+                        .formatted(fields.size(), fields.getFirst().sentence());
         return new Problem(HttpStatus.BAD_REQUEST, "wrong-field", sentence, fields);
     }
 

@@ -3,6 +3,7 @@ package outfell.server.problem;
 import jakarta.validation.ConstraintViolationException;
 import java.net.URI;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -17,7 +18,6 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
-import org.jspecify.annotations.Nullable;
 
 /** Turns every refusal into a problem document (RFC 9457). Logs no client data. */
 @RestControllerAdvice
@@ -61,7 +61,10 @@ class Problems extends ResponseEntityExceptionHandler {
     /** What nobody foresaw: said plainly, logged by kind only, so that no client's words reach the log. */
     @ExceptionHandler
     ProblemDetail unforeseen(RuntimeException fault) {
-        LOG.error("Unforeseen {} at {}", fault.getClass().getName(), fault.getStackTrace().length > 0 ? fault.getStackTrace()[0] : "?");
+        LOG.error(
+                "Unforeseen {} at {}",
+                fault.getClass().getName(),
+                fault.getStackTrace().length > 0 ? fault.getStackTrace()[0] : "?");
         return document(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "fault",
@@ -80,9 +83,13 @@ class Problems extends ResponseEntityExceptionHandler {
             String pointer = databind.getPath().stream()
                     .map(r -> r.getPropertyName() == null ? String.valueOf(r.getIndex()) : r.getPropertyName())
                     .reduce("", (a, b) -> a + "/" + b);
-            String sentence = "%s is not known or has the wrong kind of value.".formatted(pointer.isEmpty() ? "The document" : pointer);
+            String sentence = "%s is not known or has the wrong kind of value."
+                    .formatted(pointer.isEmpty() ? "The document" : pointer);
             return respond(document(
-                    HttpStatus.BAD_REQUEST, "wrong-field", sentence, List.of(new Problem.Field(pointer, sentence, ""))));
+                    HttpStatus.BAD_REQUEST,
+                    "wrong-field",
+                    sentence,
+                    List.of(new Problem.Field(pointer, sentence, ""))));
         }
         return respond(document(HttpStatus.BAD_REQUEST, "not-json", "The document is not readable JSON.", List.of()));
     }

@@ -1,7 +1,6 @@
 package outfell.server.problem;
 
 import com.networknt.schema.Error;
-import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaLocation;
 import com.networknt.schema.SchemaRegistry;
@@ -66,8 +65,11 @@ class SchemaAdvice extends RequestBodyAdviceAdapter {
         Schema schema = schemas.computeIfAbsent(name, n -> registry.getSchema(SchemaLocation.of(BASE + n)));
         List<Error> errors = schema.validate(node);
         if (!errors.isEmpty()) {
-            throw Problem.fields(
-                    errors.stream().limit(MOST_ERRORS).map(e -> Sentences.field(e, node)).distinct().toList());
+            throw Problem.fields(errors.stream()
+                    .limit(MOST_ERRORS)
+                    .map(e -> Sentences.field(e, node))
+                    .distinct()
+                    .toList());
         }
     }
 

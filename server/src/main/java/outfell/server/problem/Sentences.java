@@ -22,7 +22,8 @@ final class Sentences {
         String name = pointer.isEmpty() ? "The document" : pointer.substring(pointer.lastIndexOf('/') + 1);
         return switch (String.valueOf(error.getKeyword())) {
             case "required" -> "%s is missing.".formatted(name);
-            case "additionalProperties", "unevaluatedProperties" -> "%s is not a field that is known here.".formatted(name);
+            case "additionalProperties", "unevaluatedProperties" ->
+                "%s is not a field that is known here.".formatted(name);
             case "type" -> "%s is %s; expected %s.".formatted(name, came, allowed);
             case "enum" -> "%s is %s; allowed is one of %s.".formatted(name, came, allowed);
             case "minimum", "exclusiveMinimum", "maximum", "exclusiveMaximum" ->
@@ -38,7 +39,15 @@ final class Sentences {
         JsonNode schema = error.getSchemaNode();
         JsonNode parent = error.getSchemaNode();
         String keyword = String.valueOf(error.getKeyword());
-        String value = schema == null ? "" : schema.isString() ? schema.asString() : schema.toString().replace("\"", "").replace(",", ", ").replace("[", "").replace("]", "");
+        String value = schema == null
+                ? ""
+                : schema.isString()
+                        ? schema.asString()
+                        : schema.toString()
+                                .replace("\"", "")
+                                .replace(",", ", ")
+                                .replace("[", "")
+                                .replace("]", "");
         return switch (keyword) {
             case "minimum" -> "%s or more".formatted(value);
             case "maximum" -> "%s or less".formatted(value);

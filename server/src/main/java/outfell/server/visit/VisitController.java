@@ -64,7 +64,9 @@ class VisitController {
 
     @GetMapping("/desk")
     Desk desk() {
-        return new Desk(LocalDateTime.now(clock), clients.all().stream().map(this::docket).toList());
+        return new Desk(
+                LocalDateTime.now(clock),
+                clients.all().stream().map(this::docket).toList());
     }
 
     @PostMapping("/clients/{client}/visits")
@@ -118,8 +120,7 @@ class VisitController {
 
     private Docket docket(ClientStore.Client c) {
         Optional<Visit> last = visits.latest(c.id());
-        Optional<VerdictView> verdict =
-                last.map(v -> plans.verdict(v.intake(), v.reading(), prescribed(v)));
+        Optional<VerdictView> verdict = last.map(v -> plans.verdict(v.intake(), v.reading(), prescribed(v)));
         return new Docket(
                 c.id(),
                 c.name(),
@@ -128,7 +129,10 @@ class VisitController {
                 last.map(Visit::id).orElse(null),
                 last.map(Visit::date).orElse(null),
                 verdict.map(VerdictView::type).orElse("not read yet"),
-                verdict.map(v -> v.safety().bans().stream().map(VerdictView.BanView::name).distinct().toList())
+                verdict.map(v -> v.safety().bans().stream()
+                                .map(VerdictView.BanView::name)
+                                .distinct()
+                                .toList())
                         .orElse(List.of()),
                 last.map(v -> visits.kept(v.id()).size()).orElse(0));
     }

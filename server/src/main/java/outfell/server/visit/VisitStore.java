@@ -169,19 +169,22 @@ public class VisitStore {
                 .forEach(c -> all.add(db.insertInto(VISIT_CONCERN)
                         .set(VISIT_CONCERN.VISIT_ID, v.id())
                         .set(VISIT_CONCERN.CONCERN, c.name())));
-        v.intake().recent()
+        v.intake()
+                .recent()
                 .forEach(e -> all.add(db.insertInto(VISIT_EVENT)
                         .set(VISIT_EVENT.VISIT_ID, v.id())
                         .set(VISIT_EVENT.KIND, e.kind().name())
                         .set(VISIT_EVENT.DAYS_PAST, e.days())));
-        v.reading().grades()
+        v.reading()
+                .grades()
                 .forEach(g -> all.add(db.insertInto(GRADE)
                         .set(GRADE.VISIT_ID, v.id())
                         .set(GRADE.ZONE, g.zone().name())
                         .set(GRADE.SIGN, g.sign().name())
                         .set(GRADE.GRADE_, g.grade())
                         .set(GRADE.KNOWN_BY, g.how().name())));
-        v.reading().probe()
+        v.reading()
+                .probe()
                 .forEach(p -> all.add(db.insertInto(PROBE_READING)
                         .set(PROBE_READING.VISIT_ID, v.id())
                         .set(PROBE_READING.QUANTITY, p.quantity().name())
@@ -265,8 +268,12 @@ public class VisitStore {
     private List<CaseDocument.Grade> grades(UUID visit) {
         return db.selectFrom(GRADE).where(GRADE.VISIT_ID.eq(visit)).fetch().stream()
                 .map(g -> new CaseDocument.Grade(
-                        Zone.valueOf(g.getZone()), Sign.valueOf(g.getSign()), g.getGrade(), How.valueOf(g.getKnownBy())))
-                .sorted(java.util.Comparator.comparing(CaseDocument.Grade::sign).thenComparing(CaseDocument.Grade::zone))
+                        Zone.valueOf(g.getZone()),
+                        Sign.valueOf(g.getSign()),
+                        g.getGrade(),
+                        How.valueOf(g.getKnownBy())))
+                .sorted(java.util.Comparator.comparing(CaseDocument.Grade::sign)
+                        .thenComparing(CaseDocument.Grade::zone))
                 .toList();
     }
 

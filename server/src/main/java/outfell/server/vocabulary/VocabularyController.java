@@ -65,11 +65,15 @@ class VocabularyController {
                 Signs.all().stream()
                         .map(s -> new SignWords(s.sign(), s.label(), s.how(), s.zones(), s.grades(), s.because()))
                         .toList(),
-                Arrays.stream(Zone.values()).map(z -> new ZoneWords(z, z.words())).toList(),
+                Arrays.stream(Zone.values())
+                        .map(z -> new ZoneWords(z, z.words()))
+                        .toList(),
                 Arrays.stream(Concern.values())
                         .map(c -> new ConcernWords(c, c.words()))
                         .toList(),
-                Kinds.all().stream().map(k -> new KindWords(k.kind(), k.label())).toList(),
+                Kinds.all().stream()
+                        .map(k -> new KindWords(k.kind(), k.label()))
+                        .toList(),
                 List.of(1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 6.5, 7.0, 8.0).stream()
                         .map(t -> new TextureWords(t, ProductReader.textureWords(t)))
                         .toList(),
@@ -77,7 +81,8 @@ class VocabularyController {
                 Methods.all().stream().map(VocabularyController::method).toList(),
                 SafetyScreen.allergies(),
                 Arrays.stream(Evidence.values())
-                        .collect(java.util.stream.Collectors.toMap(e -> e, Evidence::words, (a, _) -> a, java.util.TreeMap::new)),
+                        .collect(java.util.stream.Collectors.toMap(
+                                e -> e, Evidence::words, (a, _) -> a, java.util.TreeMap::new)),
                 Sources.all());
     }
 
