@@ -4,1673 +4,1363 @@
  */
 
 export interface paths {
-  '/api/clients': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['add_1']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{client}/visits': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['begin']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['client']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}/shelf': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['shelf']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}/shelf/labels': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['addLabel']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}/shelf/products': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['addKnown']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/clients/{id}/shelf/{item}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    delete: operations['takeOff']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/desk': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['desk']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/labels': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['read']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/plan': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['plan']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/products': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['products']
-    put?: never
-    post: operations['add']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/visits/{id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['visit']
-    put: operations['save']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/visits/{id}/choices/check': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['check']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/visits/{id}/plan': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['plan_1']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/visits/{id}/plans': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['kept']
-    put?: never
-    post: operations['keep']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/visits/{id}/verdict': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post: operations['verdict']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/vocabulary': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get: operations['vocabulary']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["client"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/shelf/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addLabel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/shelf/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addKnown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/shelf/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeOff"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["desk"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["products"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["visit"];
+        put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/choices/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kept"];
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["verdict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/vocabulary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["vocabulary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    Air: {
-      /** Format: double */
-      dewPoint: number
-      /** @enum {string} */
-      dryBand: 'LOW' | 'MODERATE' | 'HIGH' | 'SEVERE'
-      dryBecause: components['schemas']['Because']
-      /** Format: double */
-      dryness: number
-      /** Format: double */
-      heat: number
-      /** @enum {string} */
-      heatBand: 'NONE' | 'WARM' | 'HOT' | 'SWELTERING' | 'DRY_HEAT'
-      heatBecause: components['schemas']['Because']
-      outdoors: components['schemas']['MonthlyAir']
-      /** Format: double */
-      roomCelsius: number
-      /** Format: double */
-      roomHumidity: number
-      rooms: components['schemas']['Because']
-      /** @enum {string} */
-      uvBand: 'LOW' | 'MODERATE' | 'HIGH' | 'VERY_HIGH' | 'EXTREME'
-    }
-    Allergy: {
-      id: string
-      label: string
-    }
-    Alternative: {
-      because: components['schemas']['Because']
-      /** Format: double */
-      behind: number
-      name: string
-      /** Format: double */
-      priceDifference: number
-      product: string
-    }
-    Alternatives: {
-      choices: components['schemas']['Alternative'][]
-      instead: string
-      /** @enum {string} */
-      part: 'MORNING' | 'EVENING'
-    }
-    Amount: {
-      because: components['schemas']['Because']
-      /** Format: double */
-      grams: number
-      where: string
-      words: string
-    }
-    Asked: {
-      air: components['schemas']['Air']
-      exfoliantsHalved: components['schemas']['Whether']
-      moisturiser: components['schemas']['Graded']
-      moisturiserNeeded: components['schemas']['Whether']
-      newAcid: components['schemas']['Whether']
-      newRetinoid: components['schemas']['Whether']
-      oil: components['schemas']['Whether']
-      seal: components['schemas']['Whether']
-      spf: components['schemas']['Least']
-    }
-    BanView: {
-      because: components['schemas']['Because']
-      guess: boolean
-      name: string
-    }
-    Barrier: {
-      because: components['schemas']['Because']
-      calmReset: boolean
-      /** @enum {string} */
-      confidence: 'LOW' | 'MEDIUM' | 'HIGH'
-      /** Format: double */
-      index: number
-      /** @enum {string} */
-      state: 'SOUND' | 'STRAINED' | 'BROKEN' | 'NOT_YET'
-    }
-    Because: {
-      /** @enum {string} */
-      evidence: 'CONTROLLED' | 'SMALL' | 'MECHANISM' | 'CONVENTION' | 'DEBATED' | 'PROPOSED'
-      sentence: string
-      source: string
-    }
-    CaseDocument: {
-      catalogue: components['schemas']['ProductFacts'][]
-      client: components['schemas']['Client']
-      intake: components['schemas']['Intake']
-      method: string
-      /** @enum {string} */
-      month:
-        | 'JANUARY'
-        | 'FEBRUARY'
-        | 'MARCH'
-        | 'APRIL'
-        | 'MAY'
-        | 'JUNE'
-        | 'JULY'
-        | 'AUGUST'
-        | 'SEPTEMBER'
-        | 'OCTOBER'
-        | 'NOVEMBER'
-        | 'DECEMBER'
-      owned: components['schemas']['OwnedProduct'][]
-      pins: components['schemas']['Choice'][]
-      reading: components['schemas']['Reading']
-      takenOut: components['schemas']['Choice'][]
-    }
-    Caution: {
-      because: components['schemas']['Because']
-      forClient: string
-      forTherapist: string
-      name: string
-    }
-    Change: {
-      because: components['schemas']['Because']
-      from: string
-      /** @enum {string} */
-      kind:
-        | 'FIRST_CLEANSE'
-        | 'WASH'
-        | 'SCRUB'
-        | 'ENZYME'
-        | 'CLAY_MASK'
-        | 'TONER'
-        | 'ESSENCE'
-        | 'TREATMENT'
-        | 'SERUM'
-        | 'EYE'
-        | 'MOISTURISER'
-        | 'OIL'
-        | 'SEAL'
-        | 'LIP'
-        | 'SUNSCREEN'
-      /** @enum {string} */
-      part: 'MORNING' | 'EVENING'
-      to: string
-      what: string
-    }
-    Choice: {
-      /** @enum {string} */
-      part: 'MORNING' | 'EVENING'
-      product: string
-    }
-    Client: {
-      name: string
-      trade: string
-    }
-    ClientView: {
-      /** Format: uuid */
-      id: string
-      name: string
-      /** Format: date-time */
-      nextVisit?: string | null
-      trade: string
-    }
-    ConcernView: {
-      name: string
-      ranked: components['schemas']['RankedConcern']
-    }
-    ConcernWords: {
-      /** @enum {string} */
-      concern:
-        | 'BREAKOUTS'
-        | 'CONGESTION'
-        | 'PIGMENT'
-        | 'REDNESS'
-        | 'LINES'
-        | 'ROUGHNESS'
-        | 'DEHYDRATION'
-        | 'DRYNESS'
-        | 'OILINESS'
-        | 'PORES'
-        | 'DARK_CIRCLES'
-        | 'PUFFINESS'
-        | 'CHAPPED_LIPS'
-        | 'BARRIER'
-      label: string
-    }
-    Desk: {
-      clients: components['schemas']['Docket'][]
-      /** Format: date-time */
-      now: string
-    }
-    Docket: {
-      /** Format: uuid */
-      id: string
-      /** Format: date */
-      lastDate?: string | null
-      /** Format: uuid */
-      lastVisit?: string | null
-      mind: string[]
-      name: string
-      /** Format: date-time */
-      nextVisit?: string | null
-      /** Format: int32 */
-      plansKept: number
-      skin: string
-      trade: string
-    }
-    Event: {
-      /** Format: int32 */
-      days: number
-      /** @enum {string} */
-      kind:
-        | 'OVER_EXFOLIATION'
-        | 'SUPERFICIAL_PEEL'
-        | 'MEDIUM_PEEL'
-        | 'MICRONEEDLING'
-        | 'WAXING'
-        | 'LIGHT_OR_LASER'
-        | 'SUNBURN'
-    }
-    Finding: {
-      about: string
-      because: components['schemas']['Because']
-      found: string
-      sure: string
-    }
-    Grade: {
-      /** Format: int32 */
-      grade: number
-      /** @enum {string} */
-      how: 'SEEN' | 'FELT' | 'REPORTED'
-      /** @enum {string} */
-      sign:
-        | 'SHINE'
-        | 'FLAKING'
-        | 'TIGHTNESS'
-        | 'DEHYDRATION_LINES'
-        | 'REDNESS'
-        | 'STING'
-        | 'CONGESTION'
-        | 'SPOTS'
-        | 'PIGMENT'
-        | 'LINES'
-        | 'PORES'
-        | 'ROUGHNESS'
-        | 'DARKNESS'
-        | 'PUFFINESS'
-        | 'CHAPPING'
-      /** @enum {string} */
-      zone:
-        | 'FOREHEAD'
-        | 'NOSE'
-        | 'CHIN'
-        | 'CHEEK_R'
-        | 'CHEEK_L'
-        | 'EYE_R'
-        | 'EYE_L'
-        | 'UPPER_LIP'
-        | 'LIPS'
-        | 'NECK'
-    }
-    Graded: {
-      because: components['schemas']['Because']
-      /** Format: double */
-      grade: number
-    }
-    Intake: {
-      allergies: string[]
-      /** Format: int32 */
-      eveningMinutes: number
-      /** @enum {string} */
-      expecting: 'NO' | 'PREGNANT' | 'TRYING' | 'BREASTFEEDING'
-      /** Format: int32 */
-      flush?: number | null
-      /** Format: int32 */
-      makeUpDays: number
-      matters: (
-        | 'BREAKOUTS'
-        | 'CONGESTION'
-        | 'PIGMENT'
-        | 'REDNESS'
-        | 'LINES'
-        | 'ROUGHNESS'
-        | 'DEHYDRATION'
-        | 'DRYNESS'
-        | 'OILINESS'
-        | 'PORES'
-        | 'DARK_CIRCLES'
-        | 'PUFFINESS'
-        | 'CHAPPED_LIPS'
-        | 'BARRIER'
-      )[]
-      /** Format: int32 */
-      morningMinutes: number
-      /** Format: int32 */
-      mostSteps: number
-      note: string
-      otherAllergies: string[]
-      /** Format: double */
-      outdoorHours: number
-      prescribedRetinoid: boolean
-      /** Format: int32 */
-      reactions?: number | null
-      recent: components['schemas']['Event'][]
-      /** @enum {string} */
-      scent: 'ANY' | 'RATHER_NOT' | 'NEVER'
-      settled: string
-      site: string
-      /** Format: int32 */
-      sunscreenDays: number
-      swings: boolean
-    }
-    Item: {
-      /** Format: uuid */
-      id: string
-      nights: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      product: components['schemas']['ProductView']
-      /** Format: int32 */
-      weeks: number
-    }
-    KindWords: {
-      /** @enum {string} */
-      kind:
-        | 'FIRST_CLEANSE'
-        | 'WASH'
-        | 'SCRUB'
-        | 'ENZYME'
-        | 'CLAY_MASK'
-        | 'TONER'
-        | 'ESSENCE'
-        | 'TREATMENT'
-        | 'SERUM'
-        | 'EYE'
-        | 'MOISTURISER'
-        | 'OIL'
-        | 'SEAL'
-        | 'LIP'
-        | 'SUNSCREEN'
-      label: string
-    }
-    Known: {
-      product: string
-      /** Format: int32 */
-      weeks: number
-    }
-    Labelled: {
-      nights: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      product: components['schemas']['ProductForm']
-      /** Format: int32 */
-      weeks: number
-    }
-    Least: {
-      because: components['schemas']['Because']
-      /** Format: int32 */
-      value: number
-    }
-    LineView: {
-      because: string
-      /** Format: double */
-      high: number
-      known: string
-      /** Format: double */
-      low: number
-      mayContain: boolean
-      printed: string
-    }
-    MethodWords: {
-      because: components['schemas']['Because']
-      id: string
-      name: string
-      note: string
-    }
-    Missing: {
-      settles: string
-      /** @enum {string} */
-      sign:
-        | 'SHINE'
-        | 'FLAKING'
-        | 'TIGHTNESS'
-        | 'DEHYDRATION_LINES'
-        | 'REDNESS'
-        | 'STING'
-        | 'CONGESTION'
-        | 'SPOTS'
-        | 'PIGMENT'
-        | 'LINES'
-        | 'PORES'
-        | 'ROUGHNESS'
-        | 'DARKNESS'
-        | 'PUFFINESS'
-        | 'CHAPPING'
-      what: string
-    }
-    MonthlyAir: {
-      /** Format: double */
-      celsius: number
-      /** Format: double */
-      humidity: number
-      /** Format: double */
-      uvIndex: number
-      /** Format: double */
-      wind: number
-    }
-    NewClient: {
-      name: string
-      /** Format: date-time */
-      nextVisit?: string | null
-      trade: string
-    }
-    OwnedProduct: {
-      nights: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      prescription?: boolean | null
-      product: components['schemas']['ProductFacts']
-      /** Format: int32 */
-      weeks?: number | null
-    }
-    PlanAnswer: {
-      changes: components['schemas']['Change'][]
-      regimen?: components['schemas']['Regimen']
-      /** @enum {string} */
-      status: 'PLANNED' | 'REFER_FIRST'
-      verdict: components['schemas']['VerdictView']
-    }
-    Probe: {
-      /** @enum {string} */
-      quantity: 'HYDRATION' | 'SEBUM' | 'WATER_LOSS'
-      /** Format: double */
-      value: number
-      /** @enum {string} */
-      zone:
-        | 'FOREHEAD'
-        | 'NOSE'
-        | 'CHIN'
-        | 'CHEEK_R'
-        | 'CHEEK_L'
-        | 'EYE_R'
-        | 'EYE_L'
-        | 'UPPER_LIP'
-        | 'LIPS'
-        | 'NECK'
-    }
-    ProductFacts: {
-      id?: string | null
-      /** @enum {string|null} */
-      kind?:
-        | 'FIRST_CLEANSE'
-        | 'WASH'
-        | 'SCRUB'
-        | 'ENZYME'
-        | 'CLAY_MASK'
-        | 'TONER'
-        | 'ESSENCE'
-        | 'TREATMENT'
-        | 'SERUM'
-        | 'EYE'
-        | 'MOISTURISER'
-        | 'OIL'
-        | 'SEAL'
-        | 'LIP'
-        | 'SUNSCREEN'
-        | null
-      label?: string | null
-      maker?: string | null
-      name: string
-      /** Format: double */
-      price?: number | null
-      /** Format: double */
-      size?: number | null
-      /** Format: double */
-      texture?: number | null
-      unit?: string | null
-    }
-    ProductForm: {
-      /** @enum {string|null} */
-      kind?:
-        | 'FIRST_CLEANSE'
-        | 'WASH'
-        | 'SCRUB'
-        | 'ENZYME'
-        | 'CLAY_MASK'
-        | 'TONER'
-        | 'ESSENCE'
-        | 'TREATMENT'
-        | 'SERUM'
-        | 'EYE'
-        | 'MOISTURISER'
-        | 'OIL'
-        | 'SEAL'
-        | 'LIP'
-        | 'SUNSCREEN'
-        | null
-      label: string
-      maker: string
-      name: string
-      prescription: boolean
-      /** Format: double */
-      price: number
-      /** Format: double */
-      size: number
-      /** Format: double */
-      texture?: number | null
-      unit: string
-    }
-    ProductView: {
-      findings: components['schemas']['Finding'][]
-      id: string
-      /** @enum {string} */
-      kind:
-        | 'FIRST_CLEANSE'
-        | 'WASH'
-        | 'SCRUB'
-        | 'ENZYME'
-        | 'CLAY_MASK'
-        | 'TONER'
-        | 'ESSENCE'
-        | 'TREATMENT'
-        | 'SERUM'
-        | 'EYE'
-        | 'MOISTURISER'
-        | 'OIL'
-        | 'SEAL'
-        | 'LIP'
-        | 'SUNSCREEN'
-      kindLabel: string
-      lines: components['schemas']['LineView'][]
-      maker: string
-      name: string
-      prescription: boolean
-      /** Format: double */
-      price: number
-      shares: components['schemas']['Shares']
-      /** Format: double */
-      size: number
-      /** Format: int32 */
-      spf: number
-      /** Format: double */
-      texture: number
-      textureWords: string
-      unit: string
-      unknown: string[]
-    }
-    RankedConcern: {
-      because: components['schemas']['Because']
-      /** @enum {string} */
-      concern:
-        | 'BREAKOUTS'
-        | 'CONGESTION'
-        | 'PIGMENT'
-        | 'REDNESS'
-        | 'LINES'
-        | 'ROUGHNESS'
-        | 'DEHYDRATION'
-        | 'DRYNESS'
-        | 'OILINESS'
-        | 'PORES'
-        | 'DARK_CIRCLES'
-        | 'PUFFINESS'
-        | 'CHAPPED_LIPS'
-        | 'BARRIER'
-      /** Format: double */
-      severity: number
-      /** Format: double */
-      weight: number
-      /** Format: int32 */
-      zonesLooked: number
-      /** Format: int32 */
-      zonesTouched: number
-    }
-    Reading: {
-      grades: components['schemas']['Grade'][]
-      probe: components['schemas']['Probe'][]
-    }
-    Referral: {
-      because: components['schemas']['Because']
-      name: string
-      whom: string
-    }
-    Refusal: {
-      because: components['schemas']['Because']
-      name: string
-      /** @enum {string} */
-      part: 'MORNING' | 'EVENING'
-      product: string
-    }
-    Regimen: {
-      alternatives: components['schemas']['Alternatives'][]
-      asked: components['schemas']['Asked']
-      evening: components['schemas']['Routine']
-      /** @enum {string} */
-      month:
-        | 'JANUARY'
-        | 'FEBRUARY'
-        | 'MARCH'
-        | 'APRIL'
-        | 'MAY'
-        | 'JUNE'
-        | 'JULY'
-        | 'AUGUST'
-        | 'SEPTEMBER'
-        | 'OCTOBER'
-        | 'NOVEMBER'
-        | 'DECEMBER'
-      morning: components['schemas']['Routine']
-      notices: components['schemas']['Because'][]
-      refusals: components['schemas']['Refusal'][]
-      served: components['schemas']['Served'][]
-      sheetNotes: components['schemas']['SheetNote'][]
-      shelf: components['schemas']['ShelfAdvice'][]
-    }
-    Routine: {
-      /** @enum {string} */
-      part: 'MORNING' | 'EVENING'
-      steps: components['schemas']['Step'][]
-      timeline: components['schemas']['Timeline']
-    }
-    SafetyView: {
-      bans: components['schemas']['BanView'][]
-      cautions: components['schemas']['Caution'][]
-      referrals: components['schemas']['Referral'][]
-    }
-    SavedPlan: {
-      /** Format: uuid */
-      id: string
-      /** @enum {string} */
-      month:
-        | 'JANUARY'
-        | 'FEBRUARY'
-        | 'MARCH'
-        | 'APRIL'
-        | 'MAY'
-        | 'JUNE'
-        | 'JULY'
-        | 'AUGUST'
-        | 'SEPTEMBER'
-        | 'OCTOBER'
-        | 'NOVEMBER'
-        | 'DECEMBER'
-      /** Format: int32 */
-      number: number
-      /** Format: date-time */
-      savedAt: string
-    }
-    Segment: {
-      /** @enum {string} */
-      doing: 'HANDS_ON' | 'LEFT_ON' | 'WAITING'
-      /** Format: int32 */
-      seconds: number
-      /** Format: int32 */
-      step: number
-    }
-    Sensitivity: {
-      /** @enum {string} */
-      band: 'TOLERANT' | 'REACTIVE_TENDENCY' | 'SENSITIVE' | 'NOT_YET'
-      because: components['schemas']['Because']
-      /** Format: double */
-      score: number
-      treatAsSensitive: boolean
-    }
-    Served: {
-      because: components['schemas']['Because']
-      by: string[]
-      concern: string
-      /** Format: double */
-      weight: number
-    }
-    Shares: {
-      /** Format: double */
-      filter: number
-      /** Format: double */
-      oils: number
-      /** Format: double */
-      sealing: number
-      /** Format: double */
-      water: number
-    }
-    SheetNote: {
-      because: components['schemas']['Because']
-      text: string
-      title: string
-    }
-    ShelfAdvice: {
-      because: components['schemas']['Because']
-      /** @enum {string} */
-      fate: 'USED' | 'SET_ASIDE' | 'STOP'
-      name: string
-      product: string
-    }
-    SignWords: {
-      because: components['schemas']['Because']
-      grades: string[]
-      /** @enum {string} */
-      how: 'SEEN' | 'FELT' | 'REPORTED'
-      label: string
-      /** @enum {string} */
-      sign:
-        | 'SHINE'
-        | 'FLAKING'
-        | 'TIGHTNESS'
-        | 'DEHYDRATION_LINES'
-        | 'REDNESS'
-        | 'STING'
-        | 'CONGESTION'
-        | 'SPOTS'
-        | 'PIGMENT'
-        | 'LINES'
-        | 'PORES'
-        | 'ROUGHNESS'
-        | 'DARKNESS'
-        | 'PUFFINESS'
-        | 'CHAPPING'
-      zones: (
-        | 'FOREHEAD'
-        | 'NOSE'
-        | 'CHIN'
-        | 'CHEEK_R'
-        | 'CHEEK_L'
-        | 'EYE_R'
-        | 'EYE_L'
-        | 'UPPER_LIP'
-        | 'LIPS'
-        | 'NECK'
-      )[]
-    }
-    SiteWords: {
-      id: string
-      name: string
-      note: string
-    }
-    Step: {
-      amount: components['schemas']['Amount']
-      comesOff: boolean
-      /** Format: int32 */
-      contact: number
-      damp: boolean
-      /** Format: int32 */
-      handsOn: number
-      /** @enum {string} */
-      kind:
-        | 'FIRST_CLEANSE'
-        | 'WASH'
-        | 'SCRUB'
-        | 'ENZYME'
-        | 'CLAY_MASK'
-        | 'TONER'
-        | 'ESSENCE'
-        | 'TREATMENT'
-        | 'SERUM'
-        | 'EYE'
-        | 'MOISTURISER'
-        | 'OIL'
-        | 'SEAL'
-        | 'LIP'
-        | 'SUNSCREEN'
-      kindLabel: string
-      /** Format: double */
-      left: number
-      letter: string
-      maker: string
-      name: string
-      nights: ('MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY')[]
-      nightsBecause: components['schemas']['Because']
-      /** Format: int32 */
-      number: number
-      owned: boolean
-      part: string
-      place: components['schemas']['Because']
-      prescription: boolean
-      product: string
-      purpose: components['schemas']['Because'][]
-      /** Format: int32 */
-      settle: number
-      settleBecause: components['schemas']['Because']
-      shares: components['schemas']['Shares']
-      technique: string
-      /** Format: double */
-      texture: number
-    }
-    TextureWords: {
-      /** Format: double */
-      grade: number
-      label: string
-    }
-    Timeline: {
-      /** @enum {string} */
-      day: 'MONDAY' | 'TUESDAY' | 'WEDNESDAY' | 'THURSDAY' | 'FRIDAY' | 'SATURDAY' | 'SUNDAY'
-      /** Format: double */
-      handsOnMinutes: number
-      /** Format: int32 */
-      limitMinutes: number
-      /** Format: double */
-      minutes: number
-      segments: components['schemas']['Segment'][]
-      /** Format: double */
-      shortestMinutes: number
-    }
-    VerdictView: {
-      barrier: components['schemas']['Barrier']
-      concerns: components['schemas']['ConcernView'][]
-      /** @enum {string} */
-      confidence: 'LOW' | 'MEDIUM' | 'HIGH'
-      contradictions: components['schemas']['Because'][]
-      dehydrated: boolean
-      flags: string[]
-      missing: components['schemas']['Missing'][]
-      safety: components['schemas']['SafetyView']
-      sensitivity: components['schemas']['Sensitivity']
-      type: string
-      typeBecause: components['schemas']['Because']
-      /** @enum {string} */
-      typeKnown: 'TOLD' | 'PROVISIONAL' | 'NOT_YET'
-      water: string
-      waterBecause: components['schemas']['Because']
-      zones: components['schemas']['ZoneType'][]
-    }
-    VisitDocument: {
-      intake: components['schemas']['Intake']
-      method: string
-      /** @enum {string} */
-      month:
-        | 'JANUARY'
-        | 'FEBRUARY'
-        | 'MARCH'
-        | 'APRIL'
-        | 'MAY'
-        | 'JUNE'
-        | 'JULY'
-        | 'AUGUST'
-        | 'SEPTEMBER'
-        | 'OCTOBER'
-        | 'NOVEMBER'
-        | 'DECEMBER'
-      pins: components['schemas']['Choice'][]
-      reading: components['schemas']['Reading']
-      takenOut: components['schemas']['Choice'][]
-      /** Format: int32 */
-      version: number
-    }
-    VisitView: {
-      /** Format: uuid */
-      client: string
-      /** Format: date */
-      date: string
-      /** Format: uuid */
-      id: string
-      intake: components['schemas']['Intake']
-      method: string
-      /** @enum {string} */
-      month:
-        | 'JANUARY'
-        | 'FEBRUARY'
-        | 'MARCH'
-        | 'APRIL'
-        | 'MAY'
-        | 'JUNE'
-        | 'JULY'
-        | 'AUGUST'
-        | 'SEPTEMBER'
-        | 'OCTOBER'
-        | 'NOVEMBER'
-        | 'DECEMBER'
-      pins: components['schemas']['Choice'][]
-      reading: components['schemas']['Reading']
-      takenOut: components['schemas']['Choice'][]
-      /** Format: int32 */
-      version: number
-    }
-    Vocabulary: {
-      allergies: components['schemas']['Allergy'][]
-      concerns: components['schemas']['ConcernWords'][]
-      evidence: {
-        [key: string]: string
-      }
-      kinds: components['schemas']['KindWords'][]
-      methods: components['schemas']['MethodWords'][]
-      signs: components['schemas']['SignWords'][]
-      sites: components['schemas']['SiteWords'][]
-      sources: {
-        [key: string]: string
-      }
-      textures: components['schemas']['TextureWords'][]
-      zones: components['schemas']['ZoneWords'][]
-    }
-    Whether: {
-      because: components['schemas']['Because']
-      yes: boolean
-    }
-    ZoneType: {
-      /** @enum {string} */
-      band: 'DRY' | 'NORMAL' | 'OILY'
-      because: components['schemas']['Because']
-      /** Format: double */
-      oil: number
-      /** @enum {string} */
-      zone:
-        | 'FOREHEAD'
-        | 'NOSE'
-        | 'CHIN'
-        | 'CHEEK_R'
-        | 'CHEEK_L'
-        | 'EYE_R'
-        | 'EYE_L'
-        | 'UPPER_LIP'
-        | 'LIPS'
-        | 'NECK'
-    }
-    ZoneWords: {
-      label: string
-      /** @enum {string} */
-      zone:
-        | 'FOREHEAD'
-        | 'NOSE'
-        | 'CHIN'
-        | 'CHEEK_R'
-        | 'CHEEK_L'
-        | 'EYE_R'
-        | 'EYE_L'
-        | 'UPPER_LIP'
-        | 'LIPS'
-        | 'NECK'
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        Air: {
+            /** Format: double */
+            dewPoint: number;
+            /** @enum {string} */
+            dryBand: "LOW" | "MODERATE" | "HIGH" | "SEVERE";
+            dryBecause: components["schemas"]["Because"];
+            /** Format: double */
+            dryness: number;
+            /** Format: double */
+            heat: number;
+            /** @enum {string} */
+            heatBand: "NONE" | "WARM" | "HOT" | "SWELTERING" | "DRY_HEAT";
+            heatBecause: components["schemas"]["Because"];
+            outdoors: components["schemas"]["MonthlyAir"];
+            /** Format: double */
+            roomCelsius: number;
+            /** Format: double */
+            roomHumidity: number;
+            rooms: components["schemas"]["Because"];
+            /** @enum {string} */
+            uvBand: "LOW" | "MODERATE" | "HIGH" | "VERY_HIGH" | "EXTREME";
+        };
+        Allergy: {
+            id: string;
+            label: string;
+        };
+        Alternative: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            behind: number;
+            name: string;
+            /** Format: double */
+            priceDifference: number;
+            product: string;
+        };
+        Alternatives: {
+            choices: components["schemas"]["Alternative"][];
+            instead: string;
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+        };
+        Amount: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            grams: number;
+            where: string;
+            words: string;
+        };
+        Asked: {
+            air: components["schemas"]["Air"];
+            exfoliantsHalved: components["schemas"]["Whether"];
+            moisturiser: components["schemas"]["Graded"];
+            moisturiserNeeded: components["schemas"]["Whether"];
+            newAcid: components["schemas"]["Whether"];
+            newRetinoid: components["schemas"]["Whether"];
+            oil: components["schemas"]["Whether"];
+            seal: components["schemas"]["Whether"];
+            spf: components["schemas"]["Least"];
+        };
+        BanView: {
+            because: components["schemas"]["Because"];
+            guess: boolean;
+            name: string;
+        };
+        Barrier: {
+            because: components["schemas"]["Because"];
+            calmReset: boolean;
+            /** @enum {string} */
+            confidence: "LOW" | "MEDIUM" | "HIGH";
+            /** Format: double */
+            index: number;
+            /** @enum {string} */
+            state: "SOUND" | "STRAINED" | "BROKEN" | "NOT_YET";
+        };
+        Because: {
+            /** @enum {string} */
+            evidence: "CONTROLLED" | "SMALL" | "MECHANISM" | "CONVENTION" | "DEBATED" | "PROPOSED";
+            sentence: string;
+            source: string;
+        };
+        CaseDocument: {
+            catalogue: components["schemas"]["ProductFacts"][];
+            client: components["schemas"]["Client"];
+            intake: components["schemas"]["Intake"];
+            method: string;
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            owned: components["schemas"]["OwnedProduct"][];
+            pins: components["schemas"]["Choice"][];
+            reading: components["schemas"]["Reading"];
+            takenOut: components["schemas"]["Choice"][];
+        };
+        Caution: {
+            because: components["schemas"]["Because"];
+            forClient: string;
+            forTherapist: string;
+            name: string;
+        };
+        Change: {
+            because: components["schemas"]["Because"];
+            from: string;
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            to: string;
+            what: string;
+        };
+        Choice: {
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            product: string;
+        };
+        Client: {
+            name: string;
+            trade: string;
+        };
+        ClientView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            nextVisit?: string | null;
+            trade: string;
+        };
+        ConcernView: {
+            name: string;
+            ranked: components["schemas"]["RankedConcern"];
+        };
+        ConcernWords: {
+            /** @enum {string} */
+            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "BARRIER";
+            label: string;
+        };
+        Desk: {
+            clients: components["schemas"]["Docket"][];
+            /** Format: date-time */
+            now: string;
+        };
+        Docket: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            lastDate?: string | null;
+            /** Format: uuid */
+            lastVisit?: string | null;
+            mind: string[];
+            name: string;
+            /** Format: date-time */
+            nextVisit?: string | null;
+            /** Format: int32 */
+            plansKept: number;
+            skin: string;
+            trade: string;
+        };
+        Event: {
+            /** Format: int32 */
+            days: number;
+            /** @enum {string} */
+            kind: "OVER_EXFOLIATION" | "SUPERFICIAL_PEEL" | "MEDIUM_PEEL" | "MICRONEEDLING" | "WAXING" | "LIGHT_OR_LASER" | "SUNBURN";
+        };
+        Finding: {
+            about: string;
+            because: components["schemas"]["Because"];
+            found: string;
+            sure: string;
+        };
+        Grade: {
+            /** Format: int32 */
+            grade: number;
+            /** @enum {string} */
+            how: "SEEN" | "FELT" | "REPORTED";
+            /** @enum {string} */
+            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "CHAPPING";
+            /** @enum {string} */
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+        };
+        Graded: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            grade: number;
+        };
+        Intake: {
+            allergies: string[];
+            /** Format: int32 */
+            eveningMinutes: number;
+            /** @enum {string} */
+            expecting: "NO" | "PREGNANT" | "TRYING" | "BREASTFEEDING";
+            /** Format: int32 */
+            flush?: number | null;
+            /** Format: int32 */
+            makeUpDays: number;
+            matters: ("BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "BARRIER")[];
+            /** Format: int32 */
+            morningMinutes: number;
+            /** Format: int32 */
+            mostSteps: number;
+            note: string;
+            otherAllergies: string[];
+            /** Format: double */
+            outdoorHours: number;
+            prescribedRetinoid: boolean;
+            /** Format: int32 */
+            reactions?: number | null;
+            recent: components["schemas"]["Event"][];
+            /** @enum {string} */
+            scent: "ANY" | "RATHER_NOT" | "NEVER";
+            settled: string;
+            site: string;
+            /** Format: int32 */
+            sunscreenDays: number;
+            swings: boolean;
+        };
+        Item: {
+            /** Format: uuid */
+            id: string;
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            product: components["schemas"]["ProductView"];
+            /** Format: int32 */
+            weeks: number;
+        };
+        KindWords: {
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            label: string;
+        };
+        Known: {
+            product: string;
+            /** Format: int32 */
+            weeks: number;
+        };
+        Labelled: {
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            product: components["schemas"]["ProductForm"];
+            /** Format: int32 */
+            weeks: number;
+        };
+        Least: {
+            because: components["schemas"]["Because"];
+            /** Format: int32 */
+            value: number;
+        };
+        LineView: {
+            because: string;
+            /** Format: double */
+            high: number;
+            known: string;
+            /** Format: double */
+            low: number;
+            mayContain: boolean;
+            printed: string;
+        };
+        MethodWords: {
+            because: components["schemas"]["Because"];
+            id: string;
+            name: string;
+            note: string;
+        };
+        Missing: {
+            settles: string;
+            /** @enum {string} */
+            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "CHAPPING";
+            what: string;
+        };
+        MonthlyAir: {
+            /** Format: double */
+            celsius: number;
+            /** Format: double */
+            humidity: number;
+            /** Format: double */
+            uvIndex: number;
+            /** Format: double */
+            wind: number;
+        };
+        NewClient: {
+            name: string;
+            /** Format: date-time */
+            nextVisit?: string | null;
+            trade: string;
+        };
+        OwnedProduct: {
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            prescription?: boolean | null;
+            product: components["schemas"]["ProductFacts"];
+            /** Format: int32 */
+            weeks?: number | null;
+        };
+        PlanAnswer: {
+            changes: components["schemas"]["Change"][];
+            regimen?: components["schemas"]["Regimen"];
+            /** @enum {string} */
+            status: "PLANNED" | "REFER_FIRST";
+            verdict: components["schemas"]["VerdictView"];
+        };
+        Probe: {
+            /** @enum {string} */
+            quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS";
+            /** Format: double */
+            value: number;
+            /** @enum {string} */
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+        };
+        ProductFacts: {
+            id?: string | null;
+            /** @enum {string|null} */
+            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN" | null;
+            label?: string | null;
+            maker?: string | null;
+            name: string;
+            /** Format: double */
+            price?: number | null;
+            /** Format: double */
+            size?: number | null;
+            /** Format: double */
+            texture?: number | null;
+            unit?: string | null;
+        };
+        ProductForm: {
+            /** @enum {string|null} */
+            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN" | null;
+            label: string;
+            maker: string;
+            name: string;
+            prescription: boolean;
+            /** Format: double */
+            price: number;
+            /** Format: double */
+            size: number;
+            /** Format: double */
+            texture?: number | null;
+            unit: string;
+        };
+        ProductView: {
+            findings: components["schemas"]["Finding"][];
+            id: string;
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kindLabel: string;
+            lines: components["schemas"]["LineView"][];
+            maker: string;
+            name: string;
+            prescription: boolean;
+            /** Format: double */
+            price: number;
+            shares: components["schemas"]["Shares"];
+            /** Format: double */
+            size: number;
+            /** Format: int32 */
+            spf: number;
+            /** Format: double */
+            texture: number;
+            textureWords: string;
+            unit: string;
+            unknown: string[];
+        };
+        RankedConcern: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "BARRIER";
+            /** Format: double */
+            severity: number;
+            /** Format: double */
+            weight: number;
+            /** Format: int32 */
+            zonesLooked: number;
+            /** Format: int32 */
+            zonesTouched: number;
+        };
+        Reading: {
+            grades: components["schemas"]["Grade"][];
+            probe: components["schemas"]["Probe"][];
+        };
+        Referral: {
+            because: components["schemas"]["Because"];
+            name: string;
+            whom: string;
+        };
+        Refusal: {
+            because: components["schemas"]["Because"];
+            name: string;
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            product: string;
+        };
+        Regimen: {
+            alternatives: components["schemas"]["Alternatives"][];
+            asked: components["schemas"]["Asked"];
+            evening: components["schemas"]["Routine"];
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            morning: components["schemas"]["Routine"];
+            notices: components["schemas"]["Because"][];
+            refusals: components["schemas"]["Refusal"][];
+            served: components["schemas"]["Served"][];
+            sheetNotes: components["schemas"]["SheetNote"][];
+            shelf: components["schemas"]["ShelfAdvice"][];
+        };
+        Routine: {
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            steps: components["schemas"]["Step"][];
+            timeline: components["schemas"]["Timeline"];
+        };
+        SafetyView: {
+            bans: components["schemas"]["BanView"][];
+            cautions: components["schemas"]["Caution"][];
+            referrals: components["schemas"]["Referral"][];
+        };
+        SavedPlan: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            savedAt: string;
+        };
+        Segment: {
+            /** @enum {string} */
+            doing: "HANDS_ON" | "LEFT_ON" | "WAITING";
+            /** Format: int32 */
+            seconds: number;
+            /** Format: int32 */
+            step: number;
+        };
+        Sensitivity: {
+            /** @enum {string} */
+            band: "TOLERANT" | "REACTIVE_TENDENCY" | "SENSITIVE" | "NOT_YET";
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            score: number;
+            treatAsSensitive: boolean;
+        };
+        Served: {
+            because: components["schemas"]["Because"];
+            by: string[];
+            concern: string;
+            /** Format: double */
+            weight: number;
+        };
+        Shares: {
+            /** Format: double */
+            filter: number;
+            /** Format: double */
+            oils: number;
+            /** Format: double */
+            sealing: number;
+            /** Format: double */
+            water: number;
+        };
+        SheetNote: {
+            because: components["schemas"]["Because"];
+            text: string;
+            title: string;
+        };
+        ShelfAdvice: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            fate: "USED" | "SET_ASIDE" | "STOP";
+            name: string;
+            product: string;
+        };
+        SignWords: {
+            because: components["schemas"]["Because"];
+            grades: string[];
+            /** @enum {string} */
+            how: "SEEN" | "FELT" | "REPORTED";
+            label: string;
+            /** @enum {string} */
+            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "CHAPPING";
+            zones: ("FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK")[];
+        };
+        SiteWords: {
+            id: string;
+            name: string;
+            note: string;
+        };
+        Step: {
+            amount: components["schemas"]["Amount"];
+            comesOff: boolean;
+            /** Format: int32 */
+            contact: number;
+            damp: boolean;
+            /** Format: int32 */
+            handsOn: number;
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kindLabel: string;
+            /** Format: double */
+            left: number;
+            letter: string;
+            maker: string;
+            name: string;
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            nightsBecause: components["schemas"]["Because"];
+            /** Format: int32 */
+            number: number;
+            owned: boolean;
+            part: string;
+            place: components["schemas"]["Because"];
+            prescription: boolean;
+            product: string;
+            purpose: components["schemas"]["Because"][];
+            /** Format: int32 */
+            settle: number;
+            settleBecause: components["schemas"]["Because"];
+            shares: components["schemas"]["Shares"];
+            technique: string;
+            /** Format: double */
+            texture: number;
+        };
+        TextureWords: {
+            /** Format: double */
+            grade: number;
+            label: string;
+        };
+        Timeline: {
+            /** @enum {string} */
+            day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            /** Format: double */
+            handsOnMinutes: number;
+            /** Format: int32 */
+            limitMinutes: number;
+            /** Format: double */
+            minutes: number;
+            segments: components["schemas"]["Segment"][];
+            /** Format: double */
+            shortestMinutes: number;
+        };
+        VerdictView: {
+            barrier: components["schemas"]["Barrier"];
+            concerns: components["schemas"]["ConcernView"][];
+            /** @enum {string} */
+            confidence: "LOW" | "MEDIUM" | "HIGH";
+            contradictions: components["schemas"]["Because"][];
+            dehydrated: boolean;
+            flags: string[];
+            missing: components["schemas"]["Missing"][];
+            safety: components["schemas"]["SafetyView"];
+            sensitivity: components["schemas"]["Sensitivity"];
+            type: string;
+            typeBecause: components["schemas"]["Because"];
+            /** @enum {string} */
+            typeKnown: "TOLD" | "PROVISIONAL" | "NOT_YET";
+            water: string;
+            waterBecause: components["schemas"]["Because"];
+            zones: components["schemas"]["ZoneType"][];
+        };
+        VisitDocument: {
+            intake: components["schemas"]["Intake"];
+            method: string;
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            pins: components["schemas"]["Choice"][];
+            reading: components["schemas"]["Reading"];
+            takenOut: components["schemas"]["Choice"][];
+            /** Format: int32 */
+            version: number;
+        };
+        VisitView: {
+            /** Format: uuid */
+            client: string;
+            /** Format: date */
+            date: string;
+            /** Format: uuid */
+            id: string;
+            intake: components["schemas"]["Intake"];
+            method: string;
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            pins: components["schemas"]["Choice"][];
+            reading: components["schemas"]["Reading"];
+            takenOut: components["schemas"]["Choice"][];
+            /** Format: int32 */
+            version: number;
+        };
+        Vocabulary: {
+            allergies: components["schemas"]["Allergy"][];
+            concerns: components["schemas"]["ConcernWords"][];
+            evidence: {
+                [key: string]: string;
+            };
+            kinds: components["schemas"]["KindWords"][];
+            methods: components["schemas"]["MethodWords"][];
+            signs: components["schemas"]["SignWords"][];
+            sites: components["schemas"]["SiteWords"][];
+            sources: {
+                [key: string]: string;
+            };
+            textures: components["schemas"]["TextureWords"][];
+            zones: components["schemas"]["ZoneWords"][];
+        };
+        Whether: {
+            because: components["schemas"]["Because"];
+            yes: boolean;
+        };
+        ZoneType: {
+            /** @enum {string} */
+            band: "DRY" | "NORMAL" | "OILY";
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            oil: number;
+            /** @enum {string} */
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+        };
+        ZoneWords: {
+            label: string;
+            /** @enum {string} */
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  add_1: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewClient']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClientView']
-        }
-      }
-    }
-  }
-  begin: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        client: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['VisitView']
-        }
-      }
-    }
-  }
-  client: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ClientView']
-        }
-      }
-    }
-  }
-  shelf: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Item'][]
-        }
-      }
-    }
-  }
-  addLabel: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Labelled']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Item'][]
-        }
-      }
-    }
-  }
-  addKnown: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Known']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Item'][]
-        }
-      }
-    }
-  }
-  takeOff: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-        item: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Item'][]
-        }
-      }
-    }
-  }
-  desk: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Desk']
-        }
-      }
-    }
-  }
-  read: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProductForm']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProductView']
-        }
-      }
-    }
-  }
-  plan: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CaseDocument']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PlanAnswer']
-        }
-      }
-    }
-  }
-  products: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProductView'][]
-        }
-      }
-    }
-  }
-  add: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProductForm']
-      }
-    }
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProductView']
-        }
-      }
-    }
-  }
-  visit: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['VisitView']
-        }
-      }
-    }
-  }
-  save: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VisitDocument']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['VisitView']
-        }
-      }
-    }
-  }
-  check: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Choice']
-      }
-    }
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-    }
-  }
-  plan_1: {
-    parameters: {
-      query: {
-        month:
-          | 'JANUARY'
-          | 'FEBRUARY'
-          | 'MARCH'
-          | 'APRIL'
-          | 'MAY'
-          | 'JUNE'
-          | 'JULY'
-          | 'AUGUST'
-          | 'SEPTEMBER'
-          | 'OCTOBER'
-          | 'NOVEMBER'
-          | 'DECEMBER'
-      }
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['PlanAnswer']
-        }
-      }
-    }
-  }
-  kept: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SavedPlan'][]
-        }
-      }
-    }
-  }
-  keep: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Created */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['SavedPlan']
-        }
-      }
-    }
-  }
-  verdict: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VisitDocument']
-      }
-    }
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['VerdictView']
-        }
-      }
-    }
-  }
-  vocabulary: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Vocabulary']
-        }
-      }
-    }
-  }
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewClient"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientView"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitView"];
+                };
+            };
+        };
+    };
+    client: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientView"];
+                };
+            };
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+        };
+    };
+    addLabel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Labelled"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+        };
+    };
+    addKnown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Known"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+        };
+    };
+    takeOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+        };
+    };
+    desk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductView"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    products: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductView"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductView"];
+                };
+            };
+        };
+    };
+    visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitView"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitView"];
+                };
+            };
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Choice"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    plan_1: {
+        parameters: {
+            query: {
+                month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    kept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedPlan"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedPlan"];
+                };
+            };
+        };
+    };
+    verdict: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictView"];
+                };
+            };
+        };
+    };
+    vocabulary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Vocabulary"];
+                };
+            };
+        };
+    };
 }

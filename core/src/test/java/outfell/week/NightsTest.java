@@ -23,8 +23,10 @@ class NightsTest {
     @Test
     void one_night_is_a_liked_one_and_two_lie_as_far_apart_as_a_week_allows() {
         assertThat(Nights.spread(List.of(free(A, 1))).get(A)).containsExactly(TUESDAY);
-        assertThat(gap(Nights.spread(List.of(free(A, 2))).get(A))).isEqualTo(3);
-        assertThat(gap(Nights.spread(List.of(free(A, 3))).get(A))).isEqualTo(2);
+        assertThat(gap(Nights.spread(List.of(free(A, 2))).getOrDefault(A, List.of())))
+                .isEqualTo(3);
+        assertThat(gap(Nights.spread(List.of(free(A, 3))).getOrDefault(A, List.of())))
+                .isEqualTo(2);
     }
 
     @Test

@@ -61,7 +61,9 @@ public class Visits {
     /** A new visit: what was asked last time stands as a beginning, the face is read anew. */
     @Transactional
     public Visit begin(UUID client) {
-        clients.find(client).orElseThrow(() -> Problem.notFound("client", client));
+        if (clients.find(client).isEmpty()) {
+            throw Problem.notFound("client", client);
+        }
         LocalDate today = LocalDate.now(clock);
         Optional<Visit> last = store.latest(client);
         Visit visit = new Visit(
@@ -141,7 +143,9 @@ public class Visits {
     }
 
     private void known(String product) {
-        catalogue.find(new ProductId(product)).orElseThrow(() -> Problem.notFound("product", product));
+        if (catalogue.find(new ProductId(product)).isEmpty()) {
+            throw Problem.notFound("product", product);
+        }
     }
 
     private Consultation consultation(Visit v) {
