@@ -550,7 +550,7 @@ final class Draft {
                 List.copyOf(refusals),
                 SheetNotes.of(
                         evening.stream()
-                                .filter(Candidate::rationed)
+                                .filter(c -> c.rationed() && !c.product().prescription())
                                 .map(c -> c.product().name())
                                 .toList(),
                         consultation.life().outdoorHours()));

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
@@ -89,6 +90,9 @@ public final class Amounts {
     }
 
     static String technique(Product product) {
+        if (product.prescription()) {
+            return "as the prescriber said, on dry skin";
+        }
         Use use = of(product.kind());
         if (product.texture() < 2 && !use.thinTechnique().isEmpty()) {
             return use.thinTechnique();
@@ -111,6 +115,13 @@ public final class Amounts {
         Use use = of(product.kind());
         if (product.kind() == StepKind.SUNSCREEN) {
             return sunscreen(use);
+        }
+        if (product.prescription()) {
+            return new Amount(
+                    "as prescribed",
+                    use.grams(),
+                    where(product.kind(), use.withNeck()),
+                    new Because("The amount is the prescriber's.", Evidence.CONTROLLED, "label"));
         }
         // bands run dry, normal, oily; the file lists oily, normal, dry
         double factor = use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
