@@ -88,7 +88,10 @@ function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: (
       <i>{step.number}</i> <span className="name">{step.name}</span>{' '}
       <span className="amount">
         <b>{step.amount.words}</b>
-        <span className="visually-hidden">, {step.technique}</span>
+        <span className="visually-hidden">
+          , {step.technique}
+          {nights && ', '}
+        </span>
         {nights && <em> {nights}</em>}
       </span>
     </button>

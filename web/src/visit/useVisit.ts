@@ -23,10 +23,16 @@ export type Saving =
 const PAUSE_MS = 350
 const RETRY_MS = 3000
 
+/** Unsaved work of before goes on; without any, what the server has, with what was only half typed. */
+function begin(visit: Visit): Draft {
+  const before = kept(visit.id)
+  return before?.dirty ? before : { ...fresh(visit), typed: before?.typed ?? {} }
+}
+
 /** A visit being worked on: shown at once, kept on this machine, saved after a short pause. */
 export function useVisit(visit: Visit) {
   const queries = useQueryClient()
-  const [draft, setDraft] = useState<Draft>(() => kept(visit.id) ?? fresh(visit))
+  const [draft, setDraft] = useState<Draft>(() => begin(visit))
   const [saving, setSaving] = useState<Saving>({ state: 'saved' })
   const latest = useRef(draft)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)

@@ -1,8 +1,6 @@
 package outfell.regimen;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -66,6 +64,14 @@ final class Search {
 
     private final double[] mostOwn;
     private final int[] leastSeconds;
+    /** The most that any candidate of a slot earns by itself. */
+    private final double[] topOwn;
+    /** By depth of the node that looked, slot and candidate: what it would have brought there. */
+    private final double[][][] upper;
+    /** The same candidates by index, best first. */
+    private final int[][][] order;
+    /** Depth of the nearest node that looked ahead. */
+    private int known;
 
     private final int[] baseSeconds = new int[2];
     private final int[] longestRationed = new int[2];
@@ -109,6 +115,17 @@ final class Search {
         this.mostHelp = mostHelp(slots, concerns);
         this.mostOwn = new double[slots.size()];
         this.leastSeconds = new int[slots.size()];
+        this.topOwn = slots.stream()
+                .mapToDouble(x -> x.candidates().stream().mapToDouble(Candidate::own).max().orElse(0))
+                .toArray();
+        this.upper = new double[slots.size()][slots.size()][];
+        this.order = new int[slots.size()][slots.size()][];
+        for (int depth = 0; depth < slots.size(); depth++) {
+            for (int t = depth; t < slots.size(); t++) {
+                upper[depth][t] = new double[slots.get(t).candidates().size()];
+                order[depth][t] = new int[slots.get(t).candidates().size()];
+            }
+        }
         this.needSeconds = new int[slots.size() + 1][2];
         this.needSteps = new int[slots.size() + 1][2];
         for (int s = slots.size() - 1; s >= 0; s--) {
@@ -154,17 +171,19 @@ final class Search {
         Slot slot = slots.get(s);
         boolean second = s > 0 && slot.alike(slots.get(s - 1));
         int from = second ? pick[s - 1] + 1 : 0;
+        lookAhead(s);
         double soFar = soFar(s + 1);
         double rest = bySlot(s + 1);
-        for (Ranked ranked : bestFirst(slot, from)) {
-            if (soFar + ranked.worth() + rest <= best) {
+        for (int i : order[s][s]) {
+            if (soFar + upper[s][s][i] + rest <= best) {
                 break;
             }
-            Candidate c = slot.candidates().get(ranked.index());
-            if (allowed(slot, c, s)) {
-                take(s, c, ranked.index());
+            Candidate c = slot.candidates().get(i);
+            if (i >= from && allowed(slot, c, s)) {
+                take(s, c, i);
                 if (couldWin(s + 1)) {
                     descend(s + 1);
+                    known = s;
                 }
                 putBack(s, c);
             }
@@ -178,16 +197,32 @@ final class Search {
         }
     }
 
-    private record Ranked(int index, double worth) {}
-
-    private List<Ranked> bestFirst(Slot slot, int from) {
-        List<Ranked> order = new ArrayList<>(
-                slot.candidates().size() - Math.min(from, slot.candidates().size()));
-        for (int i = from; i < slot.candidates().size(); i++) {
-            order.add(new Ranked(i, worth(slot.candidates().get(i))));
+    /**
+     * What every candidate of the open slots would bring now, best first. Nothing can bring more further down, so below this
+     * node a slot's best is found after a few looks.
+     */
+    private void lookAhead(int s) {
+        known = s;
+        for (int t = s; t < slots.size(); t++) {
+            List<Candidate> candidates = slots.get(t).candidates();
+            int[] from = s == 0 ? order[0][t] : order[s - 1][t];
+            for (int i = 0; i < candidates.size(); i++) {
+                upper[s][t][i] = worth(candidates.get(i));
+            }
+            for (int i = 0; i < candidates.size(); i++) {
+                int place = i;
+                int index = s == 0 ? i : from[i];
+                while (place > 0 && later(s, t, order[s][t][place - 1], index)) {
+                    order[s][t][place] = order[s][t][place - 1];
+                    place--;
+                }
+                order[s][t][place] = index;
+            }
         }
-        order.sort(Comparator.comparingDouble(Ranked::worth).reversed());
-        return order;
+    }
+
+    private boolean later(int s, int t, int index, int than) {
+        return upper[s][t][index] < upper[s][t][than];
     }
 
     /** Whether the open slots could still lift this beginning above the best: both bounds must allow it. */
@@ -268,10 +303,11 @@ final class Search {
     private double most(int s, int from, @Nullable Candidate beside) {
         Slot slot = slots.get(s);
         double most = slot.required() ? NEVER : 0;
-        for (Candidate c : slot.candidates()) {
-            if (c.alone() <= most) {
+        for (int i : order[known][s]) {
+            if (upper[known][s][i] <= most) {
                 break;
             }
+            Candidate c = slot.candidates().get(i);
             boolean second = beside != null && beside.number() != c.number();
             most = Math.max(most, worth(c) - overtimeBy(c, s, from) - (second ? yardstick.anotherBottle() : 0));
         }
@@ -286,10 +322,13 @@ final class Search {
         double most = slots.get(s).required() || slots.get(t).required()
                 ? Math.max(two, Math.max(alone(s, t, one), alone(t, s, other)))
                 : Math.max(two, Math.max(one, other));
-        for (int i = 0; i < slots.get(s).candidates().size(); i++) {
+        for (int i : order[known][s]) {
+            if (upper[known][s][i] + topOwn[t] <= most) {
+                break;
+            }
             Candidate c = slots.get(s).candidates().get(i);
             Candidate same = inTwin[s][i];
-            if (same != null && c.alone() + same.own() > most) {
+            if (same != null) {
                 most = Math.max(most, worth(c) + same.own() - overtimeBy(c, s, from) - overtimeBy(same, t, from));
             }
         }
