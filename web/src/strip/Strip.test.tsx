@@ -28,7 +28,7 @@ const routine = {
 test('every step is one button that says name, amount, how and nights', async () => {
   const toggle = vi.fn()
   render(<Strip routine={routine} unit={units([routine])} open={null} toggle={toggle} weather="night" />)
-  const retinal = screen.getByRole('button', { name: /2 Retinal cream.*1 pea\s*, press in, +Mon, Tue/ })
+  const retinal = screen.getByRole('button', { name: /2 Retinal cream.*1 pea\s*, press in,\s*Mon, Tue/ })
   await userEvent.click(retinal)
   expect(toggle).toHaveBeenCalledWith('p2')
 })

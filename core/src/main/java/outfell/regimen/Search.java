@@ -116,7 +116,10 @@ final class Search {
         this.mostOwn = new double[slots.size()];
         this.leastSeconds = new int[slots.size()];
         this.topOwn = slots.stream()
-                .mapToDouble(x -> x.candidates().stream().mapToDouble(Candidate::own).max().orElse(0))
+                .mapToDouble(x -> x.candidates().stream()
+                        .mapToDouble(Candidate::own)
+                        .max()
+                        .orElse(0))
                 .toArray();
         this.upper = new double[slots.size()][slots.size()][];
         this.order = new int[slots.size()][slots.size()][];
