@@ -9,6 +9,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -44,6 +45,7 @@ class JourneyIT {
 
     @BeforeAll
     void open(@TempDir Path data) {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         server = new Server(data);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -166,7 +168,7 @@ class JourneyIT {
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         page.keyboard().press("Escape");
         page.keyboard().press("Alt+d");
-        assertThat(page.getByText("Rue Halyard")).isVisible();
+        assertThat(button("Open visit, Rue Halyard")).isVisible();
     }
 
     @Test

@@ -55,6 +55,57 @@ class PlanApiTest {
                 .isNotBlank();
     }
 
+    /** Read as a diff when a rule changes; -Doutfell.update=true writes it anew. */
+    @ParameterizedTest
+    @ValueSource(strings = {"oily-and-thirsty", "pregnant-with-marks"})
+    void the_explained_regimen_is_the_one_that_was_read_and_agreed(String example) throws IOException {
+        JsonNode plan = JSON.readTree(body(post(Files.readString(FORMATS.resolve("examples/" + example + ".json")))));
+        StringBuilder text = new StringBuilder();
+        text.append("skin: %s; water: %s; barrier: %s %s%n"
+                .formatted(
+                        plan.at("/verdict/type").asString(),
+                        plan.at("/verdict/water").asString(),
+                        plan.at("/verdict/barrier/state").asString().toLowerCase(java.util.Locale.ROOT),
+                        plan.at("/verdict/barrier/index").asString()));
+        plan.at("/verdict/concerns")
+                .forEach(c -> text.append("concern: %s %s%n"
+                        .formatted(
+                                c.at("/name").asString(), c.at("/ranked/weight").asString())));
+        for (String part : List.of("morning", "evening")) {
+            JsonNode routine = plan.at("/regimen/" + part);
+            text.append("%n%s, %s minutes%n"
+                    .formatted(part, routine.at("/timeline/minutes").asString()));
+            routine.at("/steps").forEach(step -> text.append(explained(step)));
+        }
+        plan.at("/regimen/shelf")
+                .forEach(s -> text.append("%nshelf: %s %s. %s%n"
+                        .formatted(
+                                s.at("/name").asString(),
+                                s.at("/fate").asString(),
+                                s.at("/because/sentence").asString())));
+        same(Path.of("src/test/resources/golden/" + example + ".txt"), text.toString());
+    }
+
+    private static String explained(JsonNode step) {
+        StringBuilder text = new StringBuilder("%s %s: %s; %s; nights %d; wait %s s%n"
+                .formatted(
+                        step.at("/number").asString(),
+                        step.at("/name").asString(),
+                        step.at("/amount/words").asString(),
+                        step.at("/technique").asString(),
+                        step.at("/nights").size(),
+                        step.at("/settle").asString()));
+        text.append(
+                "    here because: %s%n".formatted(step.at("/place/sentence").asString()));
+        step.at("/purpose")
+                .forEach(p -> text.append("    for: %s [%s, %s]%n"
+                        .formatted(
+                                p.at("/sentence").asString(),
+                                p.at("/evidence").asString(),
+                                p.at("/source").asString())));
+        return text.toString();
+    }
+
     @Test
     void the_label_of_an_owned_product_gives_it_a_computed_place() throws IOException {
         JsonNode plan = JSON.readTree(body(post(Files.readString(FORMATS.resolve("examples/oily-and-thirsty.json")))));
@@ -191,6 +242,7 @@ class PlanApiTest {
 
     private static void same(Path file, String now) throws IOException {
         if (Boolean.getBoolean("outfell.update")) {
+            Files.createDirectories(java.util.Objects.requireNonNull(file.getParent()));
             Files.writeString(file, now);
         }
         assertThat(Files.readString(file))
