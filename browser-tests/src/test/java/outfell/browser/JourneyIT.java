@@ -190,6 +190,20 @@ class JourneyIT {
     }
 
     @Test
+    void the_sheet_prints_on_one_side_of_paper() {
+        for (String name : List.of("Maren Oskell", "Anselm Roake", "Edda Quill")) {
+            page.navigate(visitOf(name) + "/sheet");
+            heading(name);
+            String pdf = new String(
+                    page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)),
+                    java.nio.charset.StandardCharsets.ISO_8859_1);
+            assertThat(Pattern.compile("/MediaBox").matcher(pdf).results().count())
+                    .as(name)
+                    .isEqualTo(1);
+        }
+    }
+
+    @Test
     void a_second_window_that_saves_the_same_visit_is_told_and_loses_nothing() {
         String talk = visitOf("Edda Quill") + "/talk";
         page.navigate(talk);
