@@ -144,6 +144,7 @@ final class Draft {
             if (product.isEmpty()) {
                 continue;
             }
+            safety.tellPrescriber(product.get()).ifPresent(notices::add);
             Optional<Because> refusal = refusal(product.get(), pin.part(), kept);
             if (refusal.isPresent()) {
                 refusals.add(

@@ -19,8 +19,16 @@ import outfell.product.Tag;
  * @param actives families that are out when they stay on or exfoliate
  * @param word out when it stands on the label as text; empty for none
  * @param guess whether the match is by text only
+ * @param allergy whether it comes from an allergy, of which a prescriber must hear
  */
-public record Ban(String name, Set<Tag> tags, Set<ActiveKind> actives, String word, boolean guess, Because because) {
+public record Ban(
+        String name,
+        Set<Tag> tags,
+        Set<ActiveKind> actives,
+        String word,
+        boolean guess,
+        boolean allergy,
+        Because because) {
     public Ban {
         tags = Set.copyOf(tags);
         actives = Set.copyOf(actives);
@@ -28,6 +36,11 @@ public record Ban(String name, Set<Tag> tags, Set<ActiveKind> actives, String wo
 
     /** Why this product is out, or nothing when it may be used. A prescriber's product is the prescriber's to settle. */
     public Optional<Because> forbids(Product product) {
+        return product.prescription() ? Optional.empty() : matches(product);
+    }
+
+    /** Why this product is what the ban speaks of, whoever owns it; or nothing. */
+    Optional<Because> matches(Product product) {
         if (!word.isEmpty()) {
             return product.mentions(word)
                     ? Optional.of(because.withSentence(
@@ -35,8 +48,8 @@ public record Ban(String name, Set<Tag> tags, Set<ActiveKind> actives, String wo
                                     .formatted(word, product.name())))
                     : Optional.empty();
         }
-        Optional<String> held = ingredient(product.label()).or(() -> family(product));
-        return held.filter(_ -> !product.prescription())
+        return ingredient(product.label())
+                .or(() -> family(product))
                 .map(what ->
                         because.withSentence("%s holds %s. %s".formatted(product.name(), what, because.sentence())));
     }

@@ -70,7 +70,14 @@ public final class SafetyScreen {
         for (Rule rule : RULES) {
             if (applies(rule, answers, reading, skin)) {
                 if (!rule.tags().isEmpty() || !rule.actives().isEmpty()) {
-                    bans.add(new Ban(rule.label(), rule.tags(), rule.actives(), "", false, rule.because()));
+                    bans.add(new Ban(
+                            rule.label(),
+                            rule.tags(),
+                            rule.actives(),
+                            "",
+                            false,
+                            rule.when().contains(When.ALLERGY),
+                            rule.because()));
                 }
                 if (!rule.whom().isEmpty()) {
                     referrals.add(new Referral(rule.label(), rule.whom(), rule.because()));
@@ -90,6 +97,7 @@ public final class SafetyScreen {
                 Set.of(),
                 Set.of(),
                 word,
+                true,
                 true,
                 Because.house("Reacts to %s, which the table does not know.".formatted(word)));
     }

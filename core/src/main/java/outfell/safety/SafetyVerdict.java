@@ -33,4 +33,16 @@ public record SafetyVerdict(List<Ban> bans, List<Caution> cautions, List<Referra
                 .flatMap(Optional::stream)
                 .findFirst();
     }
+
+    /** What a prescriber must hear of a prescribed product: that it holds what the client reacts to. */
+    public Optional<Because> tellPrescriber(Product product) {
+        return product.prescription()
+                ? bans.stream()
+                        .filter(Ban::allergy)
+                        .map(b -> b.matches(product))
+                        .flatMap(Optional::stream)
+                        .map(b -> b.withSentence(b.sentence() + " Ask the prescriber before the next dose."))
+                        .findFirst()
+                : Optional.empty();
+    }
 }

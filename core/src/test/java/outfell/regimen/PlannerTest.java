@@ -184,6 +184,28 @@ class PlannerTest {
     }
 
     @Test
+    void an_allergen_in_a_prescription_is_said_and_left_to_the_prescriber() {
+        Product cream = ProductReader.read(new Product.Facts(
+                new ProductId("rx"),
+                "Tretinoin cream",
+                "",
+                30,
+                "g",
+                0,
+                "Aqua, Lanolin, Tretinoin 0.05 %",
+                Optional.empty(),
+                OptionalDouble.empty(),
+                true));
+        Owned owned = new Owned(cream, 14, List.of(DayOfWeek.MONDAY));
+        Regimen r = planned(with(OILY, new Answers(Expecting.NO, List.of("lanolin"), List.of(), true, ""), owned));
+        assertThat(r.notices())
+                .anyMatch(n -> n.sentence().contains("Lanolin") && n.sentence().contains("prescriber"));
+        assertThat(r.evening().steps()).anyMatch(Step::prescription);
+        Regimen other = planned(with(OILY, new Answers(Expecting.NO, List.of("wheat"), List.of(), true, ""), owned));
+        assertThat(other.notices()).isEmpty();
+    }
+
+    @Test
     void refer_first_shows_no_plan_until_it_is_settled() {
         Faces severe = face().with(Sign.SHINE, 2, 2, 2, 2, 2).with(Sign.SPOTS, 4, 4, 4, 4, 4);
         assertThat(Planner.plan(with(severe, Answers.NONE))).isInstanceOf(Outcome.ReferFirst.class);
