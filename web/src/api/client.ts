@@ -2,7 +2,7 @@ import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
-export type Visit = Schemas['VisitView']
+export type Visit = Schemas['Visit']
 export type VisitDocument = Schemas['VisitDocument']
 export type Intake = Schemas['Intake']
 export type Reading = Schemas['Reading']
@@ -22,6 +22,11 @@ export type ProductForm = Schemas['ProductForm']
 export type ShelfItem = Schemas['Item']
 export type Vocabulary = Schemas['Vocabulary']
 export type Desk = Schemas['Desk']
+export type Quantity = Schemas['Probe']['quantity']
+export type Spot = Schemas['Probe']
+export type Conditions = Schemas['Conditions']
+export type Question = Schemas['Question']
+export type Referral = Schemas['Referral']
 
 /** One field that a server refused, by JSON pointer. */
 export type FieldProblem = { pointer: string; sentence: string; allowed: string }

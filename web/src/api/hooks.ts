@@ -13,6 +13,12 @@ export const keys = {
   plan: (visit: string, version: number, month: Month, shelf: string) =>
     ['plan', visit, version, month, shelf] as const,
   kept: (visit: string) => ['kept', visit] as const,
+  before: (visit: string) => ['before', visit] as const,
+  others: (client: string) => ['others', client] as const,
+  patches: (client: string) => ['patches', client] as const,
+  bands: ['bands'] as const,
+  probe: ['probe'] as const,
+  knobs: ['knobs'] as const,
 }
 
 export const useVocabulary = () =>
@@ -43,6 +49,75 @@ export const useKeptPlans = (visit: string) =>
     queryFn: () => ask(api.GET('/api/visits/{id}/plans', { params: { path: { id: visit } } })),
   })
 
+/** What was asked and read at the visit before; null when this is the first. */
+export const useBefore = (visit: string) =>
+  useQuery({
+    queryKey: keys.before(visit),
+    queryFn: async () =>
+      (await ask(api.GET('/api/visits/{id}/before', { params: { path: { id: visit } } }))) ?? null,
+    staleTime: Infinity,
+  })
+
+/** What other clients own and the house does not sell. */
+export const useOthers = (client: string) =>
+  useQuery({
+    queryKey: keys.others(client),
+    queryFn: () => ask(api.GET('/api/clients/{id}/shelf/others', { params: { path: { id: client } } })),
+  })
+
+export const usePatches = (client: string) =>
+  useQuery({
+    queryKey: keys.patches(client),
+    queryFn: () => ask(api.GET('/api/clients/{client}/patch-tests', { params: { path: { client } } })),
+    enabled: client !== '',
+  })
+
+/** Everything that can be done with a client's patch tests. */
+export function usePatchChange(client: string) {
+  const queries = useQueryClient()
+  const settle = (view: Schemas['PatchView']) => {
+    queries.setQueryData(keys.patches(client), view)
+    void queries.invalidateQueries({ queryKey: ['plan'] })
+    void queries.invalidateQueries({ queryKey: keys.desk })
+  }
+  return {
+    start: useMutation({
+      mutationFn: (body: Schemas['Start']) =>
+        ask(api.POST('/api/clients/{client}/patch-tests', { params: { path: { client } }, body })),
+      onSuccess: settle,
+    }),
+    drop: useMutation({
+      mutationFn: (test: string) =>
+        ask(api.DELETE('/api/patch-tests/{test}', { params: { path: { test } } })),
+      onSuccess: settle,
+    }),
+    read: useMutation({
+      mutationFn: ({ test, ...body }: Schemas['Read'] & { test: string }) =>
+        ask(api.POST('/api/patch-tests/{test}/readings', { params: { path: { test } }, body })),
+      onSuccess: settle,
+    }),
+    takeBack: useMutation({
+      mutationFn: (path: { test: string; reading: string }) =>
+        ask(api.DELETE('/api/patch-tests/{test}/readings/{reading}', { params: { path } })),
+      onSuccess: settle,
+    }),
+    waive: useMutation({
+      mutationFn: (body: Schemas['Waive']) =>
+        ask(api.POST('/api/clients/{client}/patch-waivers', { params: { path: { client } }, body })),
+      onSuccess: settle,
+    }),
+    unwaive: useMutation({
+      mutationFn: (product: string) =>
+        ask(
+          api.DELETE('/api/clients/{client}/patch-waivers/{product}', {
+            params: { path: { client, product } },
+          }),
+        ),
+      onSuccess: settle,
+    }),
+  }
+}
+
 /** Reads a label and keeps nothing. */
 export const useReadLabel = () =>
   useMutation({ mutationFn: (body: ProductForm) => ask(api.POST('/api/labels', { body })) })
@@ -63,6 +138,11 @@ export function useShelfChange(client: string) {
     addKnown: useMutation({
       mutationFn: (body: Schemas['Known']) =>
         ask(api.POST('/api/clients/{id}/shelf/products', { params: path, body: body as never })),
+      onSuccess: settle,
+    }),
+    use: useMutation({
+      mutationFn: ({ item, ...body }: Schemas['UseForm'] & { item: string }) =>
+        ask(api.PUT('/api/clients/{id}/shelf/{item}', { params: { path: { id: client, item } }, body })),
       onSuccess: settle,
     }),
     takeOff: useMutation({

@@ -20,6 +20,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}/patch-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/patch-waivers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["waive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/patch-waivers/{product}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["unwaive"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client}/visits": {
         parameters: {
             query?: never;
@@ -84,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/shelf/others": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownedByOthers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/shelf/products": {
         parameters: {
             query?: never;
@@ -108,7 +172,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        put: operations["change"];
         post?: never;
         delete: operations["takeOff"];
         options?: never;
@@ -141,8 +205,56 @@ export interface paths {
         };
         get?: never;
         put?: never;
+        post: operations["read_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patch-tests/{test}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patch-tests/{test}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
         post: operations["read"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patch-tests/{test}/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
         options?: never;
         head?: never;
         patch?: never;
@@ -158,6 +270,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/probe-bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/probe-bands/{band}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/probe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/probe/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readings"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -180,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/standin/probe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["knobs"];
+        put: operations["turn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}": {
         parameters: {
             query?: never;
@@ -189,6 +381,22 @@ export interface paths {
         };
         get: operations["visit"];
         put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/before": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["before"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -302,10 +510,6 @@ export interface components {
             /** @enum {string} */
             uvBand: "LOW" | "MODERATE" | "HIGH" | "VERY_HIGH" | "EXTREME";
         };
-        Allergy: {
-            id: string;
-            label: string;
-        };
         Alternative: {
             because: components["schemas"]["Because"];
             /** Format: double */
@@ -328,6 +532,14 @@ export interface components {
             where: string;
             words: string;
         };
+        Answer: {
+            /** Format: date */
+            asked: string;
+            /** Format: date */
+            on?: string | null;
+            question: string;
+            yes: boolean;
+        };
         Asked: {
             air: components["schemas"]["Air"];
             exfoliantsHalved: components["schemas"]["Whether"];
@@ -343,6 +555,31 @@ export interface components {
             because: components["schemas"]["Because"];
             guess: boolean;
             name: string;
+            rule: string;
+            /** Format: date */
+            until?: string | null;
+        };
+        BandForm: {
+            by: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+        };
+        BandView: {
+            /** @enum {string} */
+            band: "HYDRATION" | "SEBUM_T" | "SEBUM_U" | "WATER_LOSS" | "PH";
+            because: components["schemas"]["Because"];
+            changes: components["schemas"]["Changed"][];
+            /** Format: double */
+            high: number;
+            label: string;
+            /** Format: double */
+            low: number;
+            otherSchool: string;
+            shipped: components["schemas"]["Bounds"];
+            unit: string;
+            words: string[];
         };
         Barrier: {
             because: components["schemas"]["Because"];
@@ -360,14 +597,23 @@ export interface components {
             sentence: string;
             source: string;
         };
+        Bounds: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+        };
         CaseDocument: {
             catalogue: components["schemas"]["ProductFacts"][];
             client: components["schemas"]["Client"];
+            /** Format: date */
+            date: string;
             intake: components["schemas"]["Intake"];
             method: string;
             /** @enum {string} */
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
             owned: components["schemas"]["OwnedProduct"][];
+            patches: components["schemas"]["Patch"][];
             pins: components["schemas"]["Choice"][];
             reading: components["schemas"]["Reading"];
             takenOut: components["schemas"]["Choice"][];
@@ -387,6 +633,15 @@ export interface components {
             part: "MORNING" | "EVENING";
             to: string;
             what: string;
+        };
+        Changed: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
         };
         Choice: {
             /** @enum {string} */
@@ -411,13 +666,33 @@ export interface components {
         };
         ConcernWords: {
             /** @enum {string} */
-            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "BARRIER";
+            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER";
             label: string;
+        };
+        Conditions: {
+            cleanser: boolean;
+            /** Format: int32 */
+            hoursSinceProduct?: number | null;
+            /** Format: double */
+            humidity?: number | null;
+            /** Format: int32 */
+            minutesSettled?: number | null;
+            /** Format: int32 */
+            minutesSinceWash?: number | null;
+            /** Format: double */
+            roomCelsius?: number | null;
+        };
+        Contradiction: {
+            because: components["schemas"]["Because"];
+            id: string;
+            settled?: components["schemas"]["Settlement"];
+            sides: components["schemas"]["Saying"][];
         };
         Desk: {
             clients: components["schemas"]["Docket"][];
             /** Format: date-time */
             now: string;
+            patchTests: components["schemas"]["Due"][];
         };
         Docket: {
             /** Format: uuid */
@@ -435,11 +710,20 @@ export interface components {
             skin: string;
             trade: string;
         };
-        Event: {
-            /** Format: int32 */
-            days: number;
-            /** @enum {string} */
-            kind: "OVER_EXFOLIATION" | "SUPERFICIAL_PEEL" | "MEDIUM_PEEL" | "MICRONEEDLING" | "WAXING" | "LIGHT_OR_LASER" | "SUNBURN";
+        Due: {
+            /** Format: uuid */
+            client: string;
+            clientName: string;
+            /** Format: date-time */
+            due: string;
+            late: boolean;
+            name: string;
+            /** Format: uuid */
+            test: string;
+        };
+        FaceWords: {
+            id: string;
+            label: string;
         };
         Finding: {
             about: string;
@@ -453,58 +737,101 @@ export interface components {
             /** @enum {string} */
             how: "SEEN" | "FELT" | "REPORTED";
             /** @enum {string} */
-            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "CHAPPING";
+            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS";
             /** @enum {string} */
-            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS";
         };
         Graded: {
             because: components["schemas"]["Because"];
             /** Format: double */
             grade: number;
         };
+        Group: {
+            id: string;
+            label: string;
+        };
+        Hint: {
+            /** @enum {string} */
+            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS";
+            text: string;
+        };
         Intake: {
-            allergies: string[];
+            /** @enum {string} */
+            animal: "ANY" | "RATHER_NOT" | "NEVER";
+            answers: components["schemas"]["Answer"][];
+            /** Format: int32 */
+            birthYear?: number | null;
+            /** Format: double */
+            budget?: number | null;
+            /** Format: int32 */
+            burns?: number | null;
             /** Format: int32 */
             eveningMinutes: number;
-            /** @enum {string} */
-            expecting: "NO" | "PREGNANT" | "TRYING" | "BREASTFEEDING";
             /** Format: int32 */
             flush?: number | null;
+            /** @enum {string} */
+            makeUp: "LIGHT" | "FULL";
             /** Format: int32 */
             makeUpDays: number;
-            matters: ("BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "BARRIER")[];
+            matters: ("BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER")[];
+            medicines: string[];
             /** Format: int32 */
             morningMinutes: number;
             /** Format: int32 */
             mostSteps: number;
             note: string;
+            /** @enum {string} */
+            oils: "ANY" | "RATHER_NOT" | "NEVER";
             otherAllergies: string[];
             /** Format: double */
             outdoorHours: number;
-            prescribedRetinoid: boolean;
+            places: ("OUTDOORS" | "SEA" | "HEATED_ROOMS" | "COOLED_ROOMS" | "HEAT" | "PLANES")[];
             /** Format: int32 */
             reactions?: number | null;
-            recent: components["schemas"]["Event"][];
+            /** @enum {string|null} */
+            says?: "DRY" | "NORMAL" | "OILY" | "COMBINATION" | null;
             /** @enum {string} */
             scent: "ANY" | "RATHER_NOT" | "NEVER";
-            settled: string;
+            settled: components["schemas"]["Settled"][];
             site: string;
             /** Format: int32 */
             sunscreenDays: number;
             swings: boolean;
+            /** Format: int32 */
+            tans?: number | null;
         };
         Item: {
             /** Format: uuid */
             id: string;
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: components["schemas"]["ProductView"];
+            use: components["schemas"]["Use"];
+        };
+        KeptOut: {
+            because: components["schemas"]["Because"];
+            guess: boolean;
+            name: string;
+            products: string[];
+        };
+        KindOfTest: {
+            because: components["schemas"]["Because"];
             /** Format: int32 */
-            weeks: number;
+            enough: number;
+            hours: number[];
+            how: string;
+            /** @enum {string} */
+            kind: "USE_TEST" | "SHORT_SCREEN";
+            label: string;
         };
         KindWords: {
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
             label: string;
+        };
+        KnobsView: {
+            face: string;
+            faces: components["schemas"]["FaceWords"][];
+            plugged: boolean;
         };
         Known: {
             product: string;
@@ -539,10 +866,14 @@ export interface components {
             note: string;
         };
         Missing: {
+            /** Format: int32 */
+            seconds: number;
             settles: string;
-            /** @enum {string} */
-            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "CHAPPING";
+            /** @enum {string|null} */
+            sign?: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | null;
             what: string;
+            /** @enum {string} */
+            where: "SIGN" | "PROBE" | "TALK";
         };
         MonthlyAir: {
             /** Format: double */
@@ -560,12 +891,46 @@ export interface components {
             nextVisit?: string | null;
             trade: string;
         };
+        OilyOrThirsty: {
+            /** @enum {string} */
+            answer: "NOT_ASKED" | "OILY" | "THIRSTY" | "BOTH" | "NEITHER" | "CANNOT_TELL";
+            because: components["schemas"]["Because"];
+        };
         OwnedProduct: {
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             prescription?: boolean | null;
             product: components["schemas"]["ProductFacts"];
             /** Format: int32 */
             weeks?: number | null;
+        };
+        Patch: {
+            product: string;
+            test: components["schemas"]["Test"];
+            waiver: components["schemas"]["Waiver"];
+        };
+        PatchCall: {
+            because: components["schemas"]["Because"];
+            name: string;
+            product: string;
+            /** @enum {string} */
+            state: "MISSING" | "RUNNING" | "PASSED" | "WAIVED";
+        };
+        PatchView: {
+            tests: components["schemas"]["TestView"][];
+            waivers: components["schemas"]["WaiverView"][];
+        };
+        PatchWords: {
+            grades: string[];
+            kinds: components["schemas"]["KindOfTest"][];
+            sites: components["schemas"]["SiteOfTest"][];
+        };
+        Phototype: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            confidence: "LOW" | "MEDIUM" | "HIGH";
+            numeral: string;
+            /** Format: int32 */
+            type: number;
         };
         PlanAnswer: {
             changes: components["schemas"]["Change"][];
@@ -576,11 +941,40 @@ export interface components {
         };
         Probe: {
             /** @enum {string} */
-            quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS";
-            /** Format: double */
-            value: number;
+            quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS" | "PH";
+            simulated: boolean;
+            values: number[];
             /** @enum {string} */
-            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS";
+        };
+        ProbeLine: {
+            band: string;
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            counts: number;
+            /** Format: double */
+            median: number;
+            noisy: boolean;
+            /** @enum {string} */
+            quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS" | "PH";
+            simulated: boolean;
+            /** Format: double */
+            spread: number;
+            /** @enum {string} */
+            standing: "VALID" | "NOTED" | "INVALID";
+            values: number[];
+            /** @enum {string} */
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS";
+        };
+        ProbeState: {
+            connected: boolean;
+            /** Format: double */
+            humidity?: number | null;
+            /** Format: double */
+            roomCelsius?: number | null;
+            sentence: string;
+            serial: string;
+            simulated: boolean;
         };
         ProductFacts: {
             id?: string | null;
@@ -635,10 +1029,29 @@ export interface components {
             unit: string;
             unknown: string[];
         };
+        QuantityWords: {
+            label: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            /** @enum {string} */
+            quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS" | "PH";
+            unit: string;
+        };
+        Question: {
+            answer?: components["schemas"]["Answer"];
+            dated: boolean;
+            group: string;
+            id: string;
+            must: boolean;
+            stale: boolean;
+            text: string;
+        };
         RankedConcern: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "BARRIER";
+            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER";
             /** Format: double */
             severity: number;
             /** Format: double */
@@ -648,13 +1061,37 @@ export interface components {
             /** Format: int32 */
             zonesTouched: number;
         };
+        Read: {
+            /** Format: date-time */
+            at?: string | null;
+            /** Format: int32 */
+            grade: number;
+            remark: string;
+        };
         Reading: {
+            byHand: components["schemas"]["SetValue"][];
+            conditions?: components["schemas"]["Conditions"];
             grades: components["schemas"]["Grade"][];
             probe: components["schemas"]["Probe"][];
+            settlements: components["schemas"]["Settling"][];
+        };
+        ReadingView: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            grade: number;
+            /** Format: double */
+            hours: number;
+            /** Format: uuid */
+            id: string;
+            remark: string;
         };
         Referral: {
             because: components["schemas"]["Because"];
             name: string;
+            note: string;
+            rule: string;
+            settled?: components["schemas"]["Settled"];
             whom: string;
         };
         Refusal: {
@@ -668,10 +1105,12 @@ export interface components {
             alternatives: components["schemas"]["Alternatives"][];
             asked: components["schemas"]["Asked"];
             evening: components["schemas"]["Routine"];
+            keptOut: components["schemas"]["KeptOut"][];
             /** @enum {string} */
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
             morning: components["schemas"]["Routine"];
             notices: components["schemas"]["Because"][];
+            patches: components["schemas"]["PatchCall"][];
             refusals: components["schemas"]["Refusal"][];
             served: components["schemas"]["Served"][];
             sheetNotes: components["schemas"]["SheetNote"][];
@@ -684,9 +1123,12 @@ export interface components {
             timeline: components["schemas"]["Timeline"];
         };
         SafetyView: {
+            askAgain: components["schemas"]["Stale"][];
             bans: components["schemas"]["BanView"][];
             cautions: components["schemas"]["Caution"][];
+            questions: components["schemas"]["Question"][];
             referrals: components["schemas"]["Referral"][];
+            unasked: string[];
         };
         SavedPlan: {
             /** Format: uuid */
@@ -697,6 +1139,11 @@ export interface components {
             number: number;
             /** Format: date-time */
             savedAt: string;
+        };
+        Saying: {
+            says: string;
+            /** @enum {string} */
+            side: "EYE" | "PROBE" | "WORD" | "READING";
         };
         Segment: {
             /** @enum {string} */
@@ -710,6 +1157,8 @@ export interface components {
             /** @enum {string} */
             band: "TOLERANT" | "REACTIVE_TENDENCY" | "SENSITIVE" | "NOT_YET";
             because: components["schemas"]["Because"];
+            /** @enum {string} */
+            confidence: "LOW" | "MEDIUM" | "HIGH";
             /** Format: double */
             score: number;
             treatAsSensitive: boolean;
@@ -720,6 +1169,42 @@ export interface components {
             concern: string;
             /** Format: double */
             weight: number;
+        };
+        SetByHand: {
+            computed: string;
+            stands: string;
+            /** @enum {string} */
+            verdict: "TYPE" | "WATER" | "SENSITIVITY" | "BARRIER" | "PHOTOTYPE";
+            who: string;
+            why: string;
+        };
+        SetValue: {
+            value: string;
+            /** @enum {string} */
+            verdict: "TYPE" | "WATER" | "SENSITIVITY" | "BARRIER" | "PHOTOTYPE";
+            who: string;
+            why: string;
+        };
+        Settled: {
+            /** Format: date */
+            on: string;
+            referral: string;
+            remark: string;
+            who: string;
+        };
+        Settlement: {
+            contradiction: string;
+            /** @enum {string} */
+            keeps: "EYE" | "PROBE" | "WORD" | "READING";
+            who: string;
+            why: string;
+        };
+        Settling: {
+            contradiction: string;
+            /** @enum {string} */
+            keeps: "EYE" | "PROBE" | "WORD" | "READING";
+            who: string;
+            why: string;
         };
         Shares: {
             /** Format: double */
@@ -750,13 +1235,36 @@ export interface components {
             how: "SEEN" | "FELT" | "REPORTED";
             label: string;
             /** @enum {string} */
-            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "CHAPPING";
-            zones: ("FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK")[];
+            sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS";
+            zones: ("FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS")[];
+        };
+        SiteOfTest: {
+            amount: string;
+            label: string;
+            /** @enum {string} */
+            site: "FOREARM" | "BEHIND_EAR";
         };
         SiteWords: {
             id: string;
             name: string;
             note: string;
+        };
+        SseEmitter: {
+            /** Format: int64 */
+            timeout: number;
+        };
+        Stale: {
+            /** Format: date */
+            asked: string;
+            id: string;
+            label: string;
+        };
+        Start: {
+            /** @enum {string} */
+            kind: "USE_TEST" | "SHORT_SCREEN";
+            product: string;
+            /** @enum {string} */
+            site: "FOREARM" | "BEHIND_EAR";
         };
         Step: {
             amount: components["schemas"]["Amount"];
@@ -792,6 +1300,42 @@ export interface components {
             /** Format: double */
             texture: number;
         };
+        SunClass: {
+            because: components["schemas"]["Because"];
+            burns: string;
+            /** Format: double */
+            med: number;
+            /** Format: double */
+            medHigh: number;
+            /** Format: double */
+            medLow: number;
+            numeral: string;
+            tans: string;
+            /** Format: int32 */
+            type: number;
+        };
+        Test: {
+            /** @enum {string} */
+            kind: "USE_TEST" | "SHORT_SCREEN";
+            readings: components["schemas"]["Reading"][];
+            /** @enum {string} */
+            site: "FOREARM" | "BEHIND_EAR";
+        };
+        TestView: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "USE_TEST" | "SHORT_SCREEN";
+            name: string;
+            product: string;
+            readings: components["schemas"]["ReadingView"][];
+            schedule: string[];
+            /** @enum {string} */
+            site: "FOREARM" | "BEHIND_EAR";
+            /** Format: date-time */
+            started: string;
+            verdict: components["schemas"]["Verdict"];
+        };
         TextureWords: {
             /** Format: double */
             grade: number;
@@ -810,37 +1354,65 @@ export interface components {
             /** Format: double */
             shortestMinutes: number;
         };
+        Turn: {
+            face: string;
+            plugged: boolean;
+        };
+        Use: {
+            /** Format: int32 */
+            daysAWeek: number;
+            evening: boolean;
+            morning: boolean;
+            /** Format: int32 */
+            weeks: number;
+        };
+        UseForm: {
+            /** Format: int32 */
+            daysAWeek: number;
+            evening: boolean;
+            morning: boolean;
+            /** Format: int32 */
+            weeks: number;
+        };
+        Verdict: {
+            because: components["schemas"]["Because"];
+            /** Format: date-time */
+            due?: string | null;
+            /** @enum {string} */
+            standing: "OPEN" | "MAY_USE" | "REPEAT_WEAKER" | "DO_NOT_USE" | "REFER" | "URGENT";
+        };
         VerdictView: {
+            /** Format: int32 */
+            age?: number | null;
+            asymmetries: components["schemas"]["Because"][];
             barrier: components["schemas"]["Barrier"];
+            byHand: components["schemas"]["SetByHand"][];
             concerns: components["schemas"]["ConcernView"][];
             /** @enum {string} */
             confidence: "LOW" | "MEDIUM" | "HIGH";
-            contradictions: components["schemas"]["Because"][];
+            contradictions: components["schemas"]["Contradiction"][];
             dehydrated: boolean;
+            elsewhere: components["schemas"]["Because"][];
             flags: string[];
+            hints: components["schemas"]["Hint"][];
             missing: components["schemas"]["Missing"][];
+            oilyOrThirsty: components["schemas"]["OilyOrThirsty"];
+            phototype: components["schemas"]["Phototype"];
+            probe: components["schemas"]["ProbeLine"][];
             safety: components["schemas"]["SafetyView"];
             sensitivity: components["schemas"]["Sensitivity"];
+            swing?: components["schemas"]["Because"];
             type: string;
             typeBecause: components["schemas"]["Because"];
             /** @enum {string} */
-            typeKnown: "TOLD" | "PROVISIONAL" | "NOT_YET";
+            typeKnown: "TOLD" | "BY_HAND" | "PROVISIONAL" | "NOT_YET";
             water: string;
             waterBecause: components["schemas"]["Because"];
+            /** @enum {string} */
+            waterConfidence: "LOW" | "MEDIUM" | "HIGH";
             zones: components["schemas"]["ZoneType"][];
         };
-        VisitDocument: {
-            intake: components["schemas"]["Intake"];
-            method: string;
-            /** @enum {string} */
-            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
-            pins: components["schemas"]["Choice"][];
-            reading: components["schemas"]["Reading"];
-            takenOut: components["schemas"]["Choice"][];
-            /** Format: int32 */
-            version: number;
-        };
-        VisitView: {
+        Visit: {
             /** Format: uuid */
             client: string;
             /** Format: date */
@@ -857,14 +1429,28 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        VisitDocument: {
+            intake: components["schemas"]["Intake"];
+            method: string;
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            pins: components["schemas"]["Choice"][];
+            reading: components["schemas"]["Reading"];
+            takenOut: components["schemas"]["Choice"][];
+            /** Format: int32 */
+            version: number;
+        };
         Vocabulary: {
-            allergies: components["schemas"]["Allergy"][];
             concerns: components["schemas"]["ConcernWords"][];
             evidence: {
                 [key: string]: string;
             };
             kinds: components["schemas"]["KindWords"][];
             methods: components["schemas"]["MethodWords"][];
+            patch: components["schemas"]["PatchWords"];
+            phototypes: components["schemas"]["SunClass"][];
+            quantities: components["schemas"]["QuantityWords"][];
+            questionGroups: components["schemas"]["Group"][];
             signs: components["schemas"]["SignWords"][];
             sites: components["schemas"]["SiteWords"][];
             sources: {
@@ -872,6 +1458,25 @@ export interface components {
             };
             textures: components["schemas"]["TextureWords"][];
             zones: components["schemas"]["ZoneWords"][];
+        };
+        Waive: {
+            product: string;
+            who: string;
+            why: string;
+        };
+        Waiver: {
+            /** Format: date */
+            on: string;
+            who: string;
+            why: string;
+        };
+        WaiverView: {
+            name: string;
+            /** Format: date */
+            on: string;
+            product: string;
+            who: string;
+            why: string;
         };
         Whether: {
             because: components["schemas"]["Because"];
@@ -884,12 +1489,13 @@ export interface components {
             /** Format: double */
             oil: number;
             /** @enum {string} */
-            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS";
         };
         ZoneWords: {
             label: string;
+            onRequest: boolean;
             /** @enum {string} */
-            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK";
+            zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS";
         };
     };
     responses: never;
@@ -924,6 +1530,103 @@ export interface operations {
             };
         };
     };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Start"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    waive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Waive"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    unwaive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+                product: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
     begin: {
         parameters: {
             query?: never;
@@ -941,7 +1644,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitView"];
+                    "application/json": components["schemas"]["Visit"];
                 };
             };
         };
@@ -1016,6 +1719,28 @@ export interface operations {
             };
         };
     };
+    ownedByOthers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductView"][];
+                };
+            };
+        };
+    };
     addKnown: {
         parameters: {
             query?: never;
@@ -1028,6 +1753,33 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Known"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UseForm"];
             };
         };
         responses: {
@@ -1085,7 +1837,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -1105,6 +1857,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProductView"];
+                };
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Read"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test: string;
+                reading: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatchView"];
                 };
             };
         };
@@ -1129,6 +1952,96 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    bands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandView"][];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                band: "HYDRATION" | "SEBUM_T" | "SEBUM_U" | "WATER_LOSS" | "PH";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BandForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandView"][];
+                };
+            };
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProbeState"];
+                };
+            };
+        };
+    };
+    readings: {
+        parameters: {
+            query: {
+                quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS" | "PH";
+                zone: "FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS";
+                count: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
                 };
             };
         };
@@ -1177,6 +2090,50 @@ export interface operations {
             };
         };
     };
+    knobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnobsView"];
+                };
+            };
+        };
+    };
+    turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Turn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnobsView"];
+                };
+            };
+        };
+    };
     visit: {
         parameters: {
             query?: never;
@@ -1194,7 +2151,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitView"];
+                    "application/json": components["schemas"]["Visit"];
                 };
             };
         };
@@ -1220,7 +2177,29 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitView"];
+                    "application/json": components["schemas"]["Visit"];
+                };
+            };
+        };
+    };
+    before: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Visit"];
                 };
             };
         };

@@ -14,6 +14,9 @@ const Talk = lazy(() => import('../visit/Talk'))
 const Read = lazy(() => import('../visit/Read'))
 const RegimenPage = lazy(() => import('../regimen/RegimenPage'))
 const SheetPage = lazy(() => import('../sheet/SheetPage'))
+const ReferralNote = lazy(() => import('../visit/ReferralNote'))
+const PatchPage = lazy(() => import('../patch/PatchPage'))
+const PracticePage = lazy(() => import('../practice/PracticePage'))
 const HouseShelf = lazy(() => import('../products/HouseShelf'))
 
 const queries = new QueryClient({
@@ -58,6 +61,8 @@ export function App() {
                 <Route element={<Outside />}>
                   <Route index element={<Desk />} />
                   <Route path="products" element={<HouseShelf />} />
+                  <Route path="practice" element={<PracticePage />} />
+                  <Route path="patch/:client" element={<PatchPage />} />
                   <Route path="*" element={<Lost />} />
                 </Route>
                 <Route path="visits/:id" element={<VisitShell />}>
@@ -66,6 +71,7 @@ export function App() {
                   <Route path="read" element={<Read />} />
                   <Route path="regimen" element={<RegimenPage />} />
                   <Route path="sheet" element={<SheetPage />} />
+                  <Route path="referral" element={<ReferralNote />} />
                 </Route>
               </Routes>
             </Suspense>

@@ -43,6 +43,9 @@ export function DeskDocket({ onKeys }: { onKeys: () => void }) {
         <NavLink to="/products" className="st">
           House shelf
         </NavLink>
+        <NavLink to="/practice" className="st">
+          Probe
+        </NavLink>
       </nav>
       <div className="tools">
         <Keys onKeys={onKeys} />

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import { api, ask, type Desk as DeskData } from '../api/client'
@@ -53,6 +53,7 @@ export function Desk() {
       </div>
       {open.isError && <ErrorBand error={open.error} />}
       {adding && <NewClient close={() => setAdding(false)} />}
+      <PatchesDue due={desk.data.patchTests} now={now} />
       {clients.length === 0 ? (
         <div className="band desk-empty">
           <h2>No clients yet</h2>
@@ -79,6 +80,31 @@ export function Desk() {
         </div>
       )}
     </div>
+  )
+}
+
+/** Patch tests whose next reading is today or late, and those that come. */
+function PatchesDue({ due, now }: { due: DeskData['patchTests']; now: string }) {
+  if (due.length === 0) return null
+  return (
+    <section className="desk-due" aria-label="Patch tests to read">
+      <h2>Patch tests to read</h2>
+      <ul>
+        {due.map((d) => (
+          <li key={d.test}>
+            <Link to={`/patch/${d.client}`}>
+              <b className={d.late ? 'late' : ''}>
+                {d.late ? 'due since' : 'due'} {sameDay(d.due, now) ? 'today' : dateWords(d.due)}{' '}
+                {timeWords(d.due)}
+              </b>
+              <span>
+                {d.clientName}, {d.name}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

@@ -1,8 +1,11 @@
 import { useState } from 'react'
 import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
-import { useProducts, useShelf, useShelfChange } from '../api/hooks'
+import ToggleButton from '@mui/material/ToggleButton'
+import type { ShelfItem } from '../api/client'
+import { useOthers, useProducts, useShelf, useShelfChange } from '../api/hooks'
 import { dayShort } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
@@ -15,8 +18,12 @@ export function ClientShelf({ client }: { client: string }) {
   const house = useProducts()
   const change = useShelfChange(client)
   const [labelling, setLabelling] = useState(false)
-  const failed = change.addKnown.error ?? change.takeOff.error ?? shelf.error
-  const options = (house.data ?? []).map((p) => ({ id: p.id, label: p.name }))
+  const failed = change.addKnown.error ?? change.use.error ?? change.takeOff.error ?? shelf.error
+  const others = useOthers(client)
+  const options = [
+    ...(house.data ?? []).map((p) => ({ id: p.id, label: p.name, from: 'House shelf' })),
+    ...(others.data ?? []).map((p) => ({ id: p.id, label: p.name, from: 'Owned by other clients' })),
+  ]
   return (
     <section className="band shelf" aria-label="The client’s own shelf">
       <PatternSet />
@@ -24,12 +31,13 @@ export function ClientShelf({ client }: { client: string }) {
         <h2>What stands on the shelf at home</h2>
         <Autocomplete
           options={options}
+          groupBy={(o) => o.from}
           value={null}
           blurOnSelect
           clearOnBlur
           sx={{ width: 300, ml: 'auto' }}
           onChange={(_, next) => next && change.addKnown.mutate({ product: next.id, weeks: 4 })}
-          renderInput={(params) => <TextField {...params} label="From the house shelf" />}
+          renderInput={(params) => <TextField {...params} label="By name, from any shelf" />}
         />
         <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
           By its label
@@ -54,10 +62,11 @@ export function ClientShelf({ client }: { client: string }) {
               <b>{item.product.name}</b>
               <span className="second">
                 {item.product.kindLabel}, {item.product.textureWords}
-                {item.weeks > 0 ? `, used ${item.weeks} weeks` : ', new'}
+                {item.use.weeks > 0 ? `, used ${item.use.weeks} weeks` : ', new'}
                 {item.nights.length > 0 && `, prescribed for ${item.nights.map(dayShort).join(', ')}`}
               </span>
             </span>
+            <Use item={item} set={(use) => change.use.mutate({ item: item.id, ...use })} />
             <Button
               onClick={() => change.takeOff.mutate(item.id)}
               aria-label={`Take off: ${item.product.name}`}
@@ -71,5 +80,78 @@ export function ClientShelf({ client }: { client: string }) {
         )}
       </ul>
     </section>
+  )
+}
+
+const WEEKS = [0, 2, 6, 12, 26, 52]
+const OFTEN = [1, 2, 3, 5, 7]
+
+/** How a thing is used now: when, how often, since when; each by one tap. */
+function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => void }) {
+  const { use, product } = item
+  if (item.nights.length > 0) return <span />
+  return (
+    <div className="row shelf-use" role="group" aria-label={`How ${product.name} is used`}>
+      <ToggleButton
+        value="morning"
+        selected={use.morning}
+        onChange={() => set({ ...use, morning: !use.morning })}
+      >
+        morning
+      </ToggleButton>
+      <ToggleButton
+        value="evening"
+        selected={use.evening}
+        onChange={() => set({ ...use, evening: !use.evening })}
+      >
+        evening
+      </ToggleButton>
+      <Pick
+        label="Days a week"
+        value={use.daysAWeek}
+        choices={OFTEN}
+        words={(n) => (n === 7 ? 'daily' : `${n} a week`)}
+        pick={(daysAWeek) => set({ ...use, daysAWeek })}
+      />
+      <Pick
+        label="For"
+        value={use.weeks}
+        choices={WEEKS}
+        words={(n) => (n === 0 ? 'new' : `${n} weeks`)}
+        pick={(weeks) => set({ ...use, weeks })}
+      />
+    </div>
+  )
+}
+
+function Pick({
+  label,
+  value,
+  choices,
+  words,
+  pick,
+}: {
+  label: string
+  value: number
+  choices: number[]
+  words: (n: number) => string
+  pick: (n: number) => void
+}) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={value}
+      sx={{ width: 118 }}
+      onChange={(e) => pick(Number(e.target.value))}
+    >
+      {[...new Set([...choices, value])]
+        .sort((a, b) => a - b)
+        .map((n) => (
+          <MenuItem key={n} value={n}>
+            {words(n)}
+          </MenuItem>
+        ))}
+    </TextField>
   )
 }

@@ -1,8 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Month, type Part, type PlanAnswer, type Regimen } from '../api/client'
@@ -14,6 +13,7 @@ import { Key, PatternSet } from '../strip/Bands'
 import { units } from '../strip/layout'
 import { StepList, Strip } from '../strip/Strip'
 import { Timeline } from '../strip/Timeline'
+import { Referrals } from '../visit/Referrals'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import { ByHand } from './ByHand'
@@ -149,7 +149,7 @@ function Answer({
   fresh: boolean
 }) {
   const own = context.work.draft.document.month
-  if (!answer.regimen) return <ReferFirst context={context} answer={answer} />
+  if (!answer.regimen) return <ReferFirst answer={answer} />
   return (
     <div aria-busy={!fresh}>
       {shown !== own && (
@@ -161,43 +161,11 @@ function Answer({
   )
 }
 
-function ReferFirst({ context, answer }: { context: VisitContext; answer: PlanAnswer }) {
-  const { work } = context
-  const [text, setText] = useState('')
+/** No plan until somebody has settled what must be referred. */
+function ReferFirst({ answer }: { answer: PlanAnswer }) {
   return (
     <div className="page">
-      <div className="stop">
-        <h1>Refer first</h1>
-        <ul>
-          {answer.verdict.safety.referrals.map((r) => (
-            <li key={r.name} style={{ margin: '8px 0' }}>
-              <b>See {r.whom}.</b> <Why because={r.because} />
-            </li>
-          ))}
-        </ul>
-        <p>No plan is shown until this is settled. A therapist does not diagnose.</p>
-      </div>
-      <form
-        className="row"
-        style={{ marginTop: 16, alignItems: 'flex-start' }}
-        onSubmit={(e) => {
-          e.preventDefault()
-          if (text.trim() !== '') {
-            work.change((d) => ({ ...d, intake: { ...d.intake, settled: text.trim() } }))
-          }
-        }}
-      >
-        <TextField
-          label="Settled by whom, and when"
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-          sx={{ width: 420 }}
-          helperText="For example: Dr Ashdown, by telephone, 24 November."
-        />
-        <Button type="submit" disabled={text.trim() === ''}>
-          It is settled
-        </Button>
-      </form>
+      <Referrals referrals={answer.verdict.safety.referrals} />
     </div>
   )
 }
@@ -309,6 +277,7 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
                       regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)
                         ?.choices ?? []
                     }
+                    patch={regimen.patches.find((p) => p.product === step.product)}
                     close={() => setOpen(null)}
                   />
                 </div>
@@ -335,13 +304,21 @@ function Below({
   answer: PlanAnswer
 }) {
   const { air } = regimen.asked
-  const cautions = answer.verdict.safety.cautions
+  const cautions = answer.verdict.safety.cautions.filter((c) => c.forTherapist !== '')
+  const waiting = regimen.patches.filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
+  const keptOut = regimen.keptOut.filter((k) => k.products.length > 0)
   return (
     <>
       <ByHand context={context} regimen={regimen} />
-      {(regimen.notices.length > 0 || cautions.length > 0) && (
+      {(regimen.notices.length > 0 || cautions.length > 0 || waiting.length > 0) && (
         <div className="look">
           <ul>
+            {waiting.map((p) => (
+              <li key={p.product}>
+                <b>{p.state === 'MISSING' ? 'Patch test first:' : 'Patch test running:'}</b>{' '}
+                {p.because.sentence} <Link to={`/patch/${context.visit.client}`}>Patch tests</Link>
+              </li>
+            ))}
             {regimen.notices.map((n) => (
               <li key={n.sentence}>
                 <b>Look at this:</b> {n.sentence}
@@ -384,6 +361,22 @@ function Below({
             {regimen.shelf.length === 0 && <li>Nothing is on it yet; add bottles under Talk.</li>}
           </ul>
         </section>
+        {keptOut.length > 0 && (
+          <section aria-label="Kept out">
+            <h2>What is kept out, and why</h2>
+            <ul>
+              {keptOut.map((k) => (
+                <li key={k.name + k.because.sentence}>
+                  <b>{capital(k.name)}:</b> {k.because.sentence}{' '}
+                  <span className="second">
+                    {k.products.slice(0, 4).join(', ')}
+                    {k.products.length > 4 && ` and ${k.products.length - 4} more`}
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         <section aria-label="Air">
           <h2>The air of {monthName(regimen.month)}</h2>
           <ul>

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import { api, ask, type Part, type Schemas, type Step } from '../api/client'
 import { nightsWords, secondsWords } from '../shared/format'
+import { PatchMark } from '../patch/PatchMark'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
 import { swap, takeOut } from './byHandEdits'
@@ -12,12 +13,15 @@ export function StepDetail({
   part,
   step,
   alternatives,
+  patch,
   close,
 }: {
   context: VisitContext
   part: Part
   step: Step
   alternatives: Schemas['Alternative'][]
+  /** whether it may begin, for a strong step that is new */
+  patch?: Schemas['PatchCall']
   close: () => void
 }) {
   const { visit, work } = context
@@ -69,6 +73,7 @@ export function StepDetail({
             </li>
           )}
         </ul>
+        {patch && <PatchMark client={visit.client} call={patch} />}
       </div>
       <div>
         <h3>How</h3>

@@ -1,4 +1,5 @@
 import { useEffect } from 'react'
+import { Link } from 'react-router'
 import Button from '@mui/material/Button'
 import type { Regimen, Routine, Schemas, Step } from '../api/client'
 import {
@@ -43,7 +44,10 @@ export default function SheetPage() {
       <div className="page">
         <div className="stop">
           <h1>No sheet yet</h1>
-          <p>Something must be referred first; see Regimen.</p>
+          <p>
+            Something must be referred first.{' '}
+            <Link to={`/visits/${visit.id}/referral`}>The note to take along</Link> can be printed.
+          </p>
         </div>
       </div>
     )
@@ -80,6 +84,9 @@ function Paper({
   cautions: Schemas['Caution'][]
   mind: string[]
 }) {
+  const waits = regimen.patches
+    .filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
+    .map((p) => p.product)
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article className="paper" data-paper aria-label={`Plan for ${client.name}`}>
@@ -100,8 +107,8 @@ function Paper({
         </p>
       </header>
       <div className="paper-lists">
-        <List routine={regimen.morning} />
-        <List routine={regimen.evening} />
+        <List routine={regimen.morning} waits={waits} />
+        <List routine={regimen.evening} waits={waits} />
       </div>
       {nightly.length > 0 && (
         <section>
@@ -156,7 +163,7 @@ const evening = (nightly: Step[], day: (typeof DAYS)[number]) =>
     .map((s) => `${s.number} ${s.name}`)
     .join(', ') || 'rest'
 
-function List({ routine }: { routine: Routine }) {
+function List({ routine, waits }: { routine: Routine; waits: string[] }) {
   const t = routine.timeline
   const minutes =
     t.minutes === t.shortestMinutes
@@ -176,6 +183,7 @@ function List({ routine }: { routine: Routine }) {
             <b>
               {s.name}
               {nightsWords(s) && <em>{nightsWords(s)}</em>}
+              {waits.includes(s.product) && <em>not before its patch test is read</em>}
             </b>
             <span>
               {s.amount.words}; {s.technique}

@@ -10,6 +10,11 @@ export const problemAt = (work: VisitWork, pointer: string) =>
     ? work.saving.fields.find((f) => f.pointer === pointer || f.pointer.startsWith(pointer + '/'))?.sentence
     : undefined
 
+/** What was said at the visit before, where it differs. */
+function Was({ was }: { was: string | undefined }) {
+  return was === undefined ? null : <span className="was">was: {was || 'not asked'}</span>
+}
+
 /** One question with one answer by one tap. */
 export function Choose<T extends string>({
   question,
@@ -17,17 +22,22 @@ export function Choose<T extends string>({
   options,
   choose,
   hint,
+  was,
 }: {
   question: string
-  value: T
+  value: T | null
   options: { value: T; label: string }[]
   choose: (value: T) => void
   hint?: ReactNode
+  /** what was answered at the visit before, when it differs */
+  was?: string
 }) {
   const id = useId()
   return (
     <div className="ask">
-      <span id={id}>{question}</span>
+      <span>
+        <span id={id}>{question}</span> <Was was={was} />
+      </span>
       <ToggleButtonGroup
         exclusive
         value={value}
@@ -53,17 +63,22 @@ export function ChooseAny<T extends string>({
   options,
   choose,
   hint,
+  was,
 }: {
   question: string
   value: T[]
   options: { value: T; label: string }[]
   choose: (value: T[]) => void
   hint?: ReactNode
+  /** what was answered at the visit before, when it differs */
+  was?: string
 }) {
   const id = useId()
   return (
     <div className="ask">
-      <span id={id}>{question}</span>
+      <span>
+        <span id={id}>{question}</span> <Was was={was} />
+      </span>
       <div className="row" role="group" aria-labelledby={id}>
         {options.map((o) => (
           <ToggleButton
@@ -90,29 +105,51 @@ export function NumberField({
   value,
   work,
   set,
+  clear,
+  was,
+  unit,
+  width = 150,
 }: {
   label: string
   /** JSON pointer of the field in the visit */
   pointer: string
-  value: number
+  value: number | null
   work: VisitWork
   set: (value: number) => void
+  /** makes it "not asked"; absent when there must be a number */
+  clear?: () => void
+  /** what it was at the visit before, when it differs */
+  was?: string
+  unit?: string
+  width?: number
 }) {
   const typed = work.draft.typed[pointer]
   const notANumber = typed !== undefined
   const refused = problemAt(work, pointer)
+  const still = value === null ? 'none counts yet' : `the last one, ${value}, still counts`
   return (
     <TextField
       label={label}
-      value={typed ?? String(value)}
+      value={typed ?? (value === null ? '' : String(value))}
       error={notANumber || !!refused}
-      helperText={notANumber ? `"${typed}" is not a number; the last one, ${value}, still counts.` : refused}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      sx={{ width: notANumber || refused ? 240 : 150 }}
+      helperText={
+        notANumber
+          ? `"${typed}" is not a number; ${still}.`
+          : (refused ?? (was === undefined ? undefined : `was: ${was || 'not asked'}`))
+      }
+      slotProps={{
+        htmlInput: { inputMode: 'decimal' },
+        input: unit ? { endAdornment: <span className="second">{unit}</span> } : {},
+        formHelperText: was !== undefined && !refused && !notANumber ? { className: 'was' } : {},
+      }}
+      sx={{ width: notANumber || refused ? 240 : width }}
       onChange={(e) => {
         const text = e.target.value
         const number = Number(text.replace(',', '.'))
-        if (text.trim() === '' || Number.isNaN(number)) {
+        if (text.trim() === '' && clear) {
+          work.type(pointer, null)
+          clear()
+        } else if (text.trim() === '' || Number.isNaN(number)) {
           work.type(pointer, text)
         } else {
           work.type(pointer, null)

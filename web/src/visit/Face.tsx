@@ -1,3 +1,4 @@
+import { useRef } from 'react'
 import type { Zone } from '../api/client'
 
 /** Outlines of the zones on a 420 × 470 drawing; the left side of the client is the mirror of the right. */
@@ -17,6 +18,19 @@ const MIDDLE: Partial<Record<Zone, string>> = {
   NECK: 'M156 378C174 402 192 410 210 410C228 410 246 402 264 378C264 404 268 426 282 446C256 460 164 460 138 446C152 426 156 404 156 378Z',
 }
 
+/** Places beyond the drawn face: a collar below the neck, both ears, the jaw, the crown, and a hand beside it. */
+const BEYOND: Partial<Record<Zone, string>> = {
+  DECOLLETE:
+    'M132 449C156 462 264 462 288 449C312 458 334 464 352 472C340 478 332 480 320 480L100 480C88 480 80 478 68 472C86 464 108 458 132 449Z',
+  EARS: 'M102 209C88 201 81 214 84 232C86 250 95 264 105 261C103 246 102 226 102 209ZM318 209C332 201 339 214 336 232C334 250 325 264 315 261C317 246 318 226 318 209Z',
+  BEARD:
+    'M120 292C130 326 142 346 157 366C172 390 190 401 210 401C230 401 248 390 263 366C278 346 290 326 300 292C302 330 292 352 274 374C254 402 232 412 210 412C188 412 166 402 146 374C128 352 118 330 120 292Z',
+  SCALP:
+    'M104 160C104 112 128 74 168 68C196 62 224 62 252 68C292 74 316 112 316 160C306 118 284 96 250 88C224 83 196 83 170 88C136 96 114 118 104 160Z',
+  HANDS:
+    'M352 424C350 412 352 396 356 388C359 383 363 385 363 391L365 406L368 380C369 373 375 373 375 380L376 405L381 383C383 377 388 379 387 385L385 409L391 396C394 391 398 394 397 399C395 412 392 424 386 436C380 446 362 446 356 436Z',
+}
+
 const SPOT: Record<Zone, [number, number]> = {
   FOREHEAD: [210, 126],
   NOSE: [210, 258],
@@ -27,21 +41,46 @@ const SPOT: Record<Zone, [number, number]> = {
   EYE_L: [272, 226],
   UPPER_LIP: [210, 309],
   LIPS: [210, 336],
-  NECK: [210, 434],
+  NECK: [210, 430],
+  DECOLLETE: [210, 470],
+  EARS: [92, 236],
+  BEARD: [132, 348],
+  SCALP: [210, 76],
+  HANDS: [374, 424],
 }
 
-/** Where the name of a zone stands, and whether on the right of the drawing. */
-const CALL: Record<Zone, [number, 'left' | 'right']> = {
-  FOREHEAD: [120, 'left'],
-  EYE_R: [196, 'left'],
-  CHEEK_R: [272, 'left'],
-  LIPS: [346, 'left'],
-  NECK: [422, 'left'],
-  NOSE: [120, 'right'],
-  EYE_L: [196, 'right'],
-  CHEEK_L: [272, 'right'],
-  UPPER_LIP: [346, 'right'],
-  CHIN: [422, 'right'],
+/** On which side of the drawing the name of a zone stands. */
+const SIDE: Record<Zone, 'left' | 'right'> = {
+  SCALP: 'left',
+  FOREHEAD: 'left',
+  EYE_R: 'left',
+  EARS: 'left',
+  CHEEK_R: 'left',
+  LIPS: 'left',
+  BEARD: 'left',
+  NECK: 'left',
+  NOSE: 'right',
+  EYE_L: 'right',
+  CHEEK_L: 'right',
+  UPPER_LIP: 'right',
+  CHIN: 'right',
+  HANDS: 'right',
+  DECOLLETE: 'right',
+}
+const ORDER = Object.keys(SIDE) as Zone[]
+const TOP = 118
+const BOTTOM = 440
+
+/** Names spread evenly down each side, in the order of the face. */
+function calls(zones: Zone[]): Map<Zone, number> {
+  const heights = new Map<Zone, number>()
+  for (const side of ['left', 'right'] as const) {
+    const mine = ORDER.filter((z) => SIDE[z] === side && zones.includes(z))
+    const step = mine.length > 1 ? Math.min(80, (BOTTOM - TOP) / (mine.length - 1)) : 0
+    const from = (TOP + BOTTOM - step * (mine.length - 1)) / 2
+    mine.forEach((z, i) => heights.set(z, from + i * step))
+  }
+  return heights
 }
 
 const WIDTH = 760
@@ -52,8 +91,10 @@ export function Face({
   zones,
   label,
   grade,
+  text,
   current,
   pick,
+  paint,
 }: {
   /** zones where this sign is read */
   zones: Zone[]
@@ -61,17 +102,25 @@ export function Face({
   label: (zone: Zone) => string
   /** grade of a zone, null when not looked at */
   grade: (zone: Zone) => number | null
+  /** what stands in the box beside a zone; its grade when absent */
+  text?: (zone: Zone) => string
   /** the zone that keys and pads grade */
   current: Zone
   /** a zone was tapped */
   pick: (zone: Zone) => void
+  /** a drag went over a zone; absent when nothing can be painted */
+  paint?: (zone: Zone) => void
 }) {
+  const drag = useDrag(pick, paint)
+  const heights = calls(zones)
   return (
     <svg
-      viewBox={`0 60 ${WIDTH} 420`}
+      viewBox={`0 60 ${WIDTH} 424`}
       width={WIDTH}
       role="group"
       aria-label="Face, the client's left is on the right"
+      style={{ touchAction: paint ? 'none' : undefined }}
+      {...drag}
     >
       <Patterns />
       <g transform={`translate(${SHIFT} 0)`}>
@@ -93,6 +142,8 @@ export function Face({
           zone={zone}
           name={label(zone)}
           grade={grade(zone)}
+          text={text?.(zone) ?? String(grade(zone) ?? '?')}
+          y={heights.get(zone) ?? TOP}
           current={zone === current}
           pick={() => pick(zone)}
         />
@@ -107,20 +158,60 @@ export function Face({
   )
 }
 
+const zoneUnder = (x: number, y: number) =>
+  document.elementFromPoint(x, y)?.closest<SVGElement>('[data-zone]')?.dataset.zone as Zone | undefined
+
+/** A press picks its zone; drawn on over other zones, it paints all of them. */
+function useDrag(pick: (zone: Zone) => void, paint?: (zone: Zone) => void) {
+  const from = useRef<Zone | null>(null)
+  const last = useRef<Zone | null>(null)
+  if (!paint) return {}
+  const end = () => {
+    from.current = null
+    last.current = null
+  }
+  return {
+    onPointerDown: (e: React.PointerEvent) => {
+      const zone = zoneUnder(e.clientX, e.clientY)
+      if (zone) {
+        from.current = zone
+        last.current = zone
+        pick(zone)
+      }
+    },
+    onPointerMove: (e: React.PointerEvent) => {
+      const zone = from.current && zoneUnder(e.clientX, e.clientY)
+      if (!zone || zone === last.current) return
+      if (last.current === from.current) paint(last.current as Zone)
+      last.current = zone
+      paint(zone)
+    },
+    onPointerUp: end,
+    onPointerLeave: end,
+    onPointerCancel: end,
+  }
+}
+
 function ZoneTarget({
   zone,
   name,
   grade,
+  text: boxText,
+  y,
   current,
   pick,
 }: {
   zone: Zone
   name: string
   grade: number | null
+  /** what stands in its box */
+  text: string
+  /** height of its name */
+  y: number
   current: boolean
   pick: () => void
 }) {
-  const [y, side] = CALL[zone]
+  const side = SIDE[zone]
   const [sx, sy] = SPOT[zone]
   const box = side === 'left' ? 8 : WIDTH - 52
   const text = side === 'left' ? box + 54 : box - 10
@@ -133,7 +224,8 @@ function ZoneTarget({
         role="button"
         tabIndex={0}
         aria-current={current}
-        aria-label={`${name}: ${grade === null ? 'not looked at' : grade}`}
+        aria-label={`${name}: ${boxText === '?' ? 'not looked at' : boxText}`}
+        data-zone={zone}
         onClick={pick}
         onFocus={pick}
       >
@@ -162,11 +254,19 @@ function ZoneTarget({
         <rect x={side === 'left' ? 4 : WIDTH - 166} y={y - 24} width="162" height="48" fill="transparent" />
       </g>
       <g aria-hidden="true" pointerEvents="none" fill="var(--ink)">
-        <text x={to} y={sy + 5} fontSize="14" fontWeight="700" textAnchor="middle">
-          {grade ?? '?'}
-        </text>
-        <text x={box + 22} y={y + 7} fontSize="20" fontWeight="700" textAnchor="middle">
-          {grade ?? '?'}
+        {boxText.length < 3 && (
+          <text x={to} y={sy + 5} fontSize="14" fontWeight="700" textAnchor="middle">
+            {boxText}
+          </text>
+        )}
+        <text
+          x={box + 22}
+          y={y + (boxText.length < 3 ? 7 : 5)}
+          fontSize={boxText.length < 3 ? 20 : 15}
+          fontWeight="700"
+          textAnchor="middle"
+        >
+          {boxText}
         </text>
         <text
           x={text}
@@ -188,7 +288,7 @@ const mirrored = (zone: Zone) => zone.endsWith('_L')
 function outline(zone: Zone): string {
   if (zone.startsWith('EYE')) return RIGHT.EYE
   if (zone.startsWith('CHEEK')) return RIGHT.CHEEK
-  return MIDDLE[zone] ?? ''
+  return MIDDLE[zone] ?? BEYOND[zone] ?? ''
 }
 
 const fill = (grade: number | null) => (grade === null ? 'none' : `url(#grade-${grade})`)

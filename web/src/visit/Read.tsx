@@ -1,26 +1,41 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
-import type { Reading, Sign, Zone } from '../api/client'
-import { capital } from '../shared/format'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import type { Grade, Reading, Sign, Zone } from '../api/client'
+import { useBefore } from '../api/hooks'
+import { capital, dateWords } from '../shared/format'
 import { Face } from './Face'
-import { graded, gradeOf, mirrored, neighbour } from './reading'
+import { ProbePanel } from './ProbePanel'
+import { asBefore, graded, gradeOf, mirrored, neighbour, zonesOf } from './reading'
 import { VerdictPanel } from './VerdictPanel'
 import { useVisitContext } from './VisitShell'
 
 const NAMES = ['none', 'faint', 'mild', 'marked', 'severe']
+const HOWS: { value: Grade['how']; label: string }[] = [
+  { value: 'SEEN', label: 'seen' },
+  { value: 'FELT', label: 'felt' },
+  { value: 'REPORTED', label: 'told' },
+]
 
-/** The face, one sign at a time, with the live verdict beside it. */
+/** The face, one sign at a time or with the probe, and the live verdict beside it. */
 export default function Read() {
   const { visit, words, work, verdict } = useVisitContext()
   const navigate = useNavigate()
+  const before = useBefore(visit.id).data
   const reading = work.draft.document.reading
   const signs = words.signs
-  const [signId, setSign] = useState<Sign>('SHINE')
-  const sign = signs.find((s) => s.sign === signId) ?? signs[0]
+  const [shown, setShown] = useState<Sign | 'PROBE'>('SHINE')
+  const sign = signs.find((s) => s.sign === shown) ?? signs[0]
   const [zoneId, setZone] = useState<Zone>('FOREHEAD')
-  const zone = sign && sign.zones.includes(zoneId) ? zoneId : (sign?.zones[0] ?? 'FOREHEAD')
+  const [asked, setAsked] = useState<Zone[]>([])
+  const [brush, setBrush] = useState<number | null>(null)
+  const beard = work.draft.document.intake.answers.some((a) => a.question === 'beard' && a.yes)
+  const zones = sign ? zonesOf(sign, words.zones, beard ? [...asked, 'BEARD'] : asked, reading) : []
+  const zone = zones.includes(zoneId) ? zoneId : (zones[0] ?? 'FOREHEAD')
   const history = useRef<Reading[]>([])
+  const probing = shown === 'PROBE'
 
   const edit = useCallback(
     (next: (before: Reading) => Reading) =>
@@ -33,39 +48,66 @@ export default function Read() {
     [work],
   )
   const undo = useCallback(() => {
-    const before = history.current.pop()
-    if (before) work.change((d) => ({ ...d, reading: before }))
+    const last = history.current.pop()
+    if (last) work.change((d) => ({ ...d, reading: last }))
   }, [work])
   const grade = useCallback(
-    (value: number | null) => sign && edit((r) => graded(r, sign, zone, value)),
+    (value: number | null) => {
+      if (!sign) return
+      if (value !== null) setBrush(value)
+      edit((r) => graded(r, sign, zone, value))
+    },
     [edit, sign, zone],
   )
+  const all = [...signs.map((s) => s.sign), 'PROBE' as const]
+  const turn = (by: number) => setShown(neighbour<Sign | 'PROBE'>(all, shown, by))
+  const known = reading.grades.find((g) => g.sign === sign?.sign && g.zone === zone)
+  const knownBy = (how: Grade['how']) => sign && known && edit((r) => graded(r, sign, zone, known.grade, how))
+  const restNone = () =>
+    sign &&
+    edit((r) => zones.reduce((x, z) => (gradeOf(x, sign.sign, z) === null ? graded(x, sign, z, 0) : x), r))
 
   useEffect(() => {
     if (!sign) return
     const key = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement
       if (typing || e.altKey || e.ctrlKey || e.metaKey) return
-      if (/^[0-4]$/.test(e.key)) {
+      const letter = e.key.toLowerCase()
+      if (e.key === ']') turn(1)
+      else if (e.key === '[') turn(-1)
+      else if (letter === 'z') undo()
+      else if (probing) return
+      else if (/^[0-4]$/.test(e.key)) {
         grade(Number(e.key))
-        setZone(neighbour(sign.zones, zone, 1))
-      } else if (e.key === 'ArrowRight' || e.key === 'ArrowDown') setZone(neighbour(sign.zones, zone, 1))
-      else if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') setZone(neighbour(sign.zones, zone, -1))
-      else if (e.key === ']') setSign(neighbour(signs, sign, 1).sign)
-      else if (e.key === '[') setSign(neighbour(signs, sign, -1).sign)
-      else if (e.key.toLowerCase() === 'm') edit((r) => mirrored(r, sign, zone))
-      else if (e.key.toLowerCase() === 'z') undo()
+        setZone(neighbour(zones, zone, 1))
+      } else if (e.key === 'ArrowRight' || e.key === 'ArrowDown') setZone(neighbour(zones, zone, 1))
+      else if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') setZone(neighbour(zones, zone, -1))
+      else if (letter === 'm') edit((r) => mirrored(r, sign, zone))
+      else if (letter === 'r') restNone()
+      else if (letter === 'l' && before) edit((r) => asBefore(r, before.reading, sign))
+      else if (letter === 'h' && known)
+        knownBy(
+          neighbour(
+            HOWS.map((h) => h.value),
+            known.how,
+            1,
+          ),
+        )
       else if (e.key === 'Delete') grade(null)
       else return
       e.preventDefault()
     }
     window.addEventListener('keydown', key)
     return () => window.removeEventListener('keydown', key)
-  }, [edit, grade, sign, signs, undo, zone])
+  })
 
   if (!sign) return null
   const now = gradeOf(reading, sign.sign, zone)
   const label = (z: Zone) => words.zones.find((w) => w.zone === z)?.label ?? z
+  const then = before?.reading.grades.filter((g) => g.sign === sign.sign) ?? []
+  const thenHere = then.find((g) => g.zone === zone)
+  const hints = verdict?.hints.filter((h) => h.sign === sign.sign) ?? []
+  const onRequest = words.zones.filter((z) => z.onRequest && sign.zones.includes(z.zone))
   return (
     <>
       <div className="signs" role="toolbar" aria-label="Signs">
@@ -76,80 +118,132 @@ export default function Read() {
             <button
               key={s.sign}
               type="button"
-              aria-pressed={s.sign === sign.sign}
-              onClick={() => setSign(s.sign)}
+              aria-pressed={s.sign === shown}
+              onClick={() => setShown(s.sign)}
             >
               {s.label}
-              <small>
-                {looked.length === 0 ? 'not yet' : `${NAMES[worst]} ${looked.length}/${s.zones.length}`}
-              </small>
+              <small>{looked.length === 0 ? 'not yet' : `${NAMES[worst]}, ${looked.length}`}</small>
             </button>
           )
         })}
+        <button type="button" aria-pressed={probing} onClick={() => setShown('PROBE')}>
+          Probe
+          <small>
+            {reading.probe.length === 0
+              ? 'not yet'
+              : `${reading.probe.length} ${reading.probe.length === 1 ? 'spot' : 'spots'}`}
+          </small>
+        </button>
       </div>
       <div className="read">
-        <section className="face-side" aria-label="Face">
-          <div className="face-box">
-            <Face
-              zones={sign.zones}
-              label={label}
-              grade={(z) => gradeOf(reading, sign.sign, z)}
-              current={zone}
-              pick={setZone}
-            />
-          </div>
-          <p className="descriptor" aria-live="polite">
-            <b>
-              {capital(label(zone))}, {sign.label.toLowerCase()}{' '}
-              {now === null ? 'not looked at' : `${now} ${NAMES[now]}`}:
-            </b>{' '}
-            {now === null
-              ? `usually ${sign.how.toLowerCase()}; tap a grade or type 0 to 4`
-              : sign.grades[now]}
-          </p>
-          <div className="pads" role="group" aria-label="Grade">
-            {NAMES.map((name, i) => (
-              <button
-                key={name}
-                type="button"
-                aria-pressed={now === i}
-                title={sign.grades[i]}
-                onClick={() => {
-                  grade(i)
-                  setZone(neighbour(sign.zones, zone, 1))
-                }}
+        {probing ? (
+          <section className="face-side" aria-label="Probe">
+            <ProbePanel edit={edit} undo={undo} label={label} />
+          </section>
+        ) : (
+          <section className="face-side" aria-label="Face">
+            <div className="face-box">
+              <Face
+                zones={zones}
+                label={label}
+                grade={(z) => gradeOf(reading, sign.sign, z)}
+                current={zone}
+                pick={setZone}
+                paint={
+                  brush === null
+                    ? undefined
+                    : (z) => {
+                        setZone(z)
+                        edit((r) => graded(r, sign, z, brush))
+                      }
+                }
+              />
+            </div>
+            <div className="descriptor" aria-live="polite">
+              <p>
+                <b>
+                  {capital(label(zone))}, {sign.label.toLowerCase()}{' '}
+                  {now === null ? 'not looked at' : `${now} ${NAMES[now]}`}:
+                </b>{' '}
+                {now === null
+                  ? 'tap a grade or type 0 to 4' +
+                    (brush === null ? '' : `; drawing over zones paints ${brush} ${NAMES[brush]}`)
+                  : sign.grades[now]}
+                {thenHere && before && (
+                  <span className="second">
+                    {' '}
+                    It was {thenHere.grade} on {dateWords(before.date)}.
+                  </span>
+                )}
+              </p>
+              {hints.map((h) => (
+                <p key={h.text} className="hint">
+                  {h.text}
+                </p>
+              ))}
+            </div>
+            <div className="pads" role="group" aria-label="Grade">
+              {NAMES.map((name, i) => (
+                <button
+                  key={name}
+                  type="button"
+                  aria-pressed={now === i}
+                  title={sign.grades[i]}
+                  onClick={() => {
+                    grade(i)
+                    setZone(neighbour(zones, zone, 1))
+                  }}
+                >
+                  <b>{i}</b> {name}
+                </button>
+              ))}
+            </div>
+            <div className="row read-tools">
+              <ToggleButtonGroup
+                exclusive
+                value={known?.how ?? sign.how}
+                disabled={!known}
+                aria-label="How it is known"
+                onChange={(_, how: Grade['how'] | null) => how !== null && knownBy(how)}
               >
-                <b>{i}</b> {name}
-              </button>
-            ))}
-          </div>
-          <div className="row" style={{ marginTop: 10 }}>
-            <Button
-              onClick={() =>
-                edit((r) =>
-                  sign.zones.reduce(
-                    (x, z) => (gradeOf(x, sign.sign, z) === null ? graded(x, sign, z, 0) : x),
-                    r,
-                  ),
-                )
-              }
-            >
-              Rest none
-            </Button>
-            <Button onClick={() => edit((r) => mirrored(r, sign, zone))}>Both sides alike</Button>
-            <Button onClick={() => grade(null)}>Not looked at</Button>
-            <Button onClick={undo}>Undo</Button>
-            <Button sx={{ ml: 'auto' }} onClick={() => setSign(neighbour(signs, sign, 1).sign)}>
-              Next: {neighbour(signs, sign, 1).label}
-            </Button>
-          </div>
-        </section>
+                {HOWS.map((h) => (
+                  <ToggleButton key={h.value} value={h.value}>
+                    {h.label}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+              <Button onClick={() => edit((r) => mirrored(r, sign, zone))}>Both sides alike</Button>
+              <Button onClick={restNone}>Rest none</Button>
+              {before && then.length > 0 && (
+                <Button onClick={() => edit((r) => asBefore(r, before.reading, sign))}>As last time</Button>
+              )}
+              <Button onClick={() => grade(null)}>Not looked at</Button>
+              <Button onClick={undo}>Undo</Button>
+              {onRequest
+                .filter((z) => !zones.includes(z.zone))
+                .map((z) => (
+                  <Button
+                    key={z.zone}
+                    onClick={() => {
+                      setAsked([...asked, z.zone])
+                      setZone(z.zone)
+                    }}
+                  >
+                    + {z.label}
+                  </Button>
+                ))}
+              <Button sx={{ ml: 'auto' }} onClick={() => turn(1)}>
+                Next: {neighbour(signs, sign, 1).label}
+              </Button>
+            </div>
+          </section>
+        )}
         <section className="verdict-side" aria-label="Verdict">
           <VerdictPanel
             verdict={verdict}
             label={label}
-            looked={reading.grades.length}
-            show={(s) => setSign(s)}
+            looked={reading.grades.length + reading.probe.length}
+            show={setShown}
           />
           <div className="build-bar">
             <Button

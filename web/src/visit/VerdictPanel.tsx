@@ -1,8 +1,38 @@
-import type { Sign, Verdict, Zone } from '../api/client'
+import { useState, type ReactNode } from 'react'
+import Button from '@mui/material/Button'
+import { useNavigate } from 'react-router'
+import type { Schemas, Sign, Verdict, Zone } from '../api/client'
 import { capital } from '../shared/format'
 import { Why } from '../shared/Why'
+import { Decide } from './Decide'
+import { useVisitContext } from './VisitShell'
 
 const SHOWN = 5
+
+type HandVerdict = Schemas['SetByHand']['verdict']
+
+const BY_HAND: Record<HandVerdict, { value: string; label: string }[]> = {
+  TYPE: [
+    { value: 'DRY', label: 'dry' },
+    { value: 'NORMAL', label: 'normal' },
+    { value: 'OILY', label: 'oily' },
+    { value: 'OILY-NORMAL', label: 'oily T, normal cheeks' },
+    { value: 'OILY-DRY', label: 'oily T, dry cheeks' },
+    { value: 'NORMAL-DRY', label: 'normal T, dry cheeks' },
+  ],
+  WATER: [
+    { value: 'HYDRATED', label: 'enough' },
+    { value: 'SLIGHTLY_DEHYDRATED', label: 'slightly short' },
+    { value: 'DEHYDRATED', label: 'short' },
+    { value: 'VERY_DEHYDRATED', label: 'very short' },
+  ],
+  SENSITIVITY: [{ value: 'SENSITIVE', label: 'treat as sensitive' }],
+  BARRIER: [
+    { value: 'STRAINED', label: 'strained' },
+    { value: 'BROKEN', label: 'broken' },
+  ],
+  PHOTOTYPE: ['I', 'II', 'III', 'IV', 'V', 'VI'].map((label, i) => ({ value: String(i + 1), label })),
+}
 
 /** What the reading says, each line with its reason; it prints, it computes nothing. */
 export function VerdictPanel({
@@ -13,18 +43,18 @@ export function VerdictPanel({
 }: {
   verdict: Verdict | undefined
   label: (zone: Zone) => string
-  /** how many grades there are */
+  /** how many grades and spots there are */
   looked: number
-  /** opens a sign that is still missing */
-  show: (sign: Sign) => void
+  /** opens a sign, or the probe, that is still missing */
+  show: (sign: Sign | 'PROBE') => void
 }) {
   if (!verdict) return <p className="second">Weighing what was read</p>
-  const { barrier, sensitivity } = verdict
+  const { barrier, sensitivity, phototype, oilyOrThirsty } = verdict
   return (
     <div aria-live="polite">
       <p className="second">
-        Skin type, from {looked} {looked === 1 ? 'grade' : 'grades'}
-        {verdict.typeKnown === 'TOLD' && `, ${verdict.confidence.toLowerCase()} confidence`}
+        Skin type, from {looked} {looked === 1 ? 'finding' : 'findings'}
+        <Sure confidence={verdict.confidence} known={verdict.typeKnown !== 'NOT_YET'} />
       </p>
       <h1>{capital(verdict.type)}</h1>
       {verdict.zones.length > 0 && (
@@ -46,84 +76,259 @@ export function VerdictPanel({
           {f}
         </p>
       ))}
+      <SetByHand verdict={verdict} which="TYPE" question="Type by hand" />
       {verdict.contradictions.map((c) => (
-        <p key={c.sentence} className="look">
-          <b>These two disagree.</b> {c.sentence}
-        </p>
+        <Contradiction key={c.id} contradiction={c} />
       ))}
-      <div className="line">
-        <h2>Water: {verdict.water}</h2>
-        {verdict.dehydrated && <span className="second">a condition, not a type</span>}
+      {oilyOrThirsty.answer !== 'NOT_ASKED' && (
+        <Line title="Oily or only thirsty?">
+          <p>
+            <Why because={oilyOrThirsty.because} />
+          </p>
+        </Line>
+      )}
+      <Line
+        title={`Water: ${verdict.water}`}
+        aside={<Sure confidence={verdict.waterConfidence} known={verdict.water !== 'not known yet'} />}
+      >
         <p>
           <Why because={verdict.waterBecause} />
         </p>
-      </div>
-      <div className="line">
-        <h2>
-          Barrier: {barrier.state === 'NOT_YET' ? 'not known yet' : barrier.state.toLowerCase()}
-          {barrier.index >= 0 && `, ${barrier.index} of 100`}
-        </h2>
+        <SetByHand verdict={verdict} which="WATER" question="Water by hand" />
+      </Line>
+      <Line
+        title={`Barrier: ${barrier.state === 'NOT_YET' ? 'not known yet' : barrier.state.toLowerCase()}${
+          barrier.index >= 0 ? `, ${barrier.index} of 100` : ''
+        }`}
+        aside={<Sure confidence={barrier.confidence} known={barrier.state !== 'NOT_YET'} />}
+      >
         {barrier.index >= 0 && <Gauge index={barrier.index} />}
         <p>
           <Why because={barrier.because} />
         </p>
-      </div>
-      <div className="line">
-        <h2>
-          {sensitivity.treatAsSensitive
+        <SetByHand verdict={verdict} which="BARRIER" question="Barrier by hand, weaker than computed" />
+      </Line>
+      <Line
+        title={
+          sensitivity.treatAsSensitive
             ? 'Treat as sensitive'
             : capital(
                 sensitivity.band === 'NOT_YET'
                   ? 'Sensitivity not known yet'
                   : sensitivity.band.toLowerCase().replace('_', ' '),
-              )}
-        </h2>
+              )
+        }
+        aside={<Sure confidence={sensitivity.confidence} known={sensitivity.band !== 'NOT_YET'} />}
+      >
         <p>
           <Why because={sensitivity.because} />
         </p>
-      </div>
-      <div className="line">
-        <h2>Concerns, heaviest first</h2>
-        {verdict.concerns.length === 0 && <p className="second">None so far.</p>}
-        <ul>
-          {verdict.concerns.slice(0, SHOWN).map((c) => (
+        {!sensitivity.treatAsSensitive && (
+          <SetByHand verdict={verdict} which="SENSITIVITY" question="Sensitivity by hand" />
+        )}
+      </Line>
+      <Concerns verdict={verdict} />
+      <Line
+        title={phototype.type > 0 ? `Phototype ${phototype.numeral}` : 'Phototype not known yet'}
+        aside={<Sure confidence={phototype.confidence} known={phototype.type > 0} />}
+      >
+        <p>
+          <Why because={phototype.because} />
+        </p>
+        <SetByHand verdict={verdict} which="PHOTOTYPE" question="Phototype by hand" />
+      </Line>
+      {(verdict.swing || verdict.asymmetries.length > 0 || verdict.elsewhere.length > 0) && (
+        <Line title="Also">
+          <ul>
+            {[...(verdict.swing ? [verdict.swing] : []), ...verdict.asymmetries, ...verdict.elsewhere].map(
+              (b) => (
+                <li key={b.sentence} style={{ padding: '2px 0' }}>
+                  {b.sentence}
+                </li>
+              ),
+            )}
+          </ul>
+        </Line>
+      )}
+      <Missing verdict={verdict} show={show} />
+    </div>
+  )
+}
+
+function Line({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
+  return (
+    <div className="line">
+      <h2>{title}</h2>
+      {aside && <span className="second">{aside}</span>}
+      {children}
+    </div>
+  )
+}
+
+function Sure({ confidence, known }: { confidence: Verdict['confidence']; known: boolean }) {
+  if (!known) return null
+  const words = { LOW: 'not sure', MEDIUM: 'fairly sure', HIGH: 'sure' }[confidence]
+  return <span>, {words}</span>
+}
+
+function Concerns({ verdict }: { verdict: Verdict }) {
+  const { work } = useVisitContext()
+  const matters = work.draft.document.intake.matters
+  return (
+    <Line title="Concerns, heaviest first">
+      {verdict.concerns.length === 0 && <p className="second">None so far.</p>}
+      <ul>
+        {verdict.concerns.slice(0, SHOWN).map((c) => {
+          const lifted = matters.includes(c.ranked.concern)
+          return (
             <li key={c.name} className="concern">
               <b>{capital(c.name)}</b>
               <span className="bar" aria-hidden="true">
                 <i style={{ width: `${c.ranked.weight}%` }} />
               </span>
               <span>{Math.round(c.ranked.weight)}</span>
-              <p>{c.ranked.because.sentence}</p>
+              <p>
+                {c.ranked.because.sentence}{' '}
+                {c.ranked.concern !== 'BARRIER' && (
+                  <button
+                    type="button"
+                    className="quiet"
+                    aria-pressed={lifted}
+                    onClick={() =>
+                      work.change((d) => ({
+                        ...d,
+                        intake: {
+                          ...d.intake,
+                          matters: lifted
+                            ? matters.filter((m) => m !== c.ranked.concern)
+                            : [...matters, c.ranked.concern],
+                        },
+                      }))
+                    }
+                  >
+                    {lifted ? 'matters to the client' : 'lift'}
+                    <span className="visually-hidden"> {c.name}</span>
+                  </button>
+                )}
+              </p>
             </li>
-          ))}
-        </ul>
-        {verdict.concerns.length > SHOWN && (
-          <p className="second">
-            Lighter:{' '}
-            {verdict.concerns
-              .slice(SHOWN)
-              .map((c) => c.name)
-              .join(', ')}
-            .
-          </p>
-        )}
+          )
+        })}
+      </ul>
+      {verdict.concerns.length > SHOWN && (
+        <p className="second">
+          Lighter:{' '}
+          {verdict.concerns
+            .slice(SHOWN)
+            .map((c) => c.name)
+            .join(', ')}
+          .
+        </p>
+      )}
+    </Line>
+  )
+}
+
+function Missing({ verdict, show }: { verdict: Verdict; show: (sign: Sign | 'PROBE') => void }) {
+  const { visit } = useVisitContext()
+  const navigate = useNavigate()
+  const next = verdict.missing[0]
+  if (!next) return null
+  const open = (m: Schemas['Missing']) => {
+    if (m.where === 'TALK') void navigate(`/visits/${visit.id}/talk`)
+    else if (m.where === 'PROBE') show('PROBE')
+    else if (m.sign) show(m.sign)
+  }
+  return (
+    <Line title="Still missing, cheapest first">
+      <div className="missing" style={{ marginTop: 6 }}>
+        {verdict.missing.slice(0, 6).map((m) => (
+          <button key={m.what} type="button" onClick={() => open(m)} title={m.settles}>
+            {m.what} <span className="second">{m.seconds} s</span>
+          </button>
+        ))}
       </div>
-      {verdict.missing.length > 0 && (
-        <div className="line">
-          <h2>Still missing</h2>
-          <div className="missing" style={{ marginTop: 6 }}>
-            {verdict.missing.slice(0, 6).map((m) => (
-              <button key={m.what} type="button" onClick={() => show(m.sign)} title={m.settles}>
-                {m.what}
-              </button>
-            ))}
-          </div>
-          <p className="second" style={{ marginTop: 6 }}>
-            {verdict.missing[0]?.what} {verdict.missing[0]?.settles}.
-          </p>
-        </div>
+      <p className="second" style={{ marginTop: 6 }}>
+        {next.what} {next.settles}.
+      </p>
+    </Line>
+  )
+}
+
+/** Two findings that cannot both be right, with a choice to settle them. */
+function Contradiction({ contradiction: c }: { contradiction: Schemas['Contradiction'] }) {
+  const { work } = useVisitContext()
+  const [deciding, setDeciding] = useState(false)
+  const settle = (next: Schemas['Settling'] | null) =>
+    work.change((d) => {
+      const others = (d.reading.settlements ?? []).filter((s) => s.contradiction !== c.id)
+      return { ...d, reading: { ...d.reading, settlements: next ? [...others, next] : others } }
+    })
+  const words = { EYE: 'the eye', PROBE: 'the probe', WORD: 'the client’s word', READING: 'the reading' }
+  return (
+    <div className="look contradiction">
+      <p>
+        <b>{c.settled ? 'Settled.' : 'These two disagree.'}</b> {c.sides.map((s) => s.says).join('; ')}.{' '}
+        {!c.settled && c.because.sentence}
+      </p>
+      {c.settled ? (
+        <p className="row">
+          <span style={{ flex: 1 }}>
+            {c.settled.who} keeps {words[c.settled.keeps]}: {c.settled.why}
+          </span>
+          <Button onClick={() => settle(null)}>Open again</Button>
+        </p>
+      ) : deciding ? (
+        <Decide
+          pointer={`/settling/${c.id}`}
+          question="Which is kept"
+          options={c.sides.map((s) => ({ value: s.side, label: `keep ${words[s.side]}` }))}
+          decide={(keeps, who, why) =>
+            settle({ contradiction: c.id, keeps: keeps as Schemas['Settling']['keeps'], who, why })
+          }
+          close={() => setDeciding(false)}
+        />
+      ) : (
+        <Button onClick={() => setDeciding(true)}>Settle it</Button>
       )}
     </div>
+  )
+}
+
+/** The therapist's own verdict beside the computed one. */
+function SetByHand({ verdict, which, question }: { verdict: Verdict; which: HandVerdict; question: string }) {
+  const { work } = useVisitContext()
+  const [deciding, setDeciding] = useState(false)
+  const now = verdict.byHand.find((b) => b.verdict === which)
+  const put = (next: Schemas['SetValue'] | null) =>
+    work.change((d) => {
+      const others = (d.reading.byHand ?? []).filter((b) => b.verdict !== which)
+      return { ...d, reading: { ...d.reading, byHand: next ? [...others, next] : others } }
+    })
+  if (now) {
+    return (
+      <p className="row by-hand">
+        <span style={{ flex: 1 }}>
+          By hand: {now.stands}. Computed: {now.computed}.
+        </span>
+        <Button onClick={() => put(null)} aria-label={`Take the computed one: ${question}`}>
+          Take the computed one
+        </Button>
+      </p>
+    )
+  }
+  return deciding ? (
+    <Decide
+      pointer={`/byHand/${which}`}
+      question={question}
+      options={BY_HAND[which]}
+      decide={(value, who, why) => put({ verdict: which, value, who, why })}
+      close={() => setDeciding(false)}
+    />
+  ) : (
+    <button type="button" className="quiet" onClick={() => setDeciding(true)}>
+      say otherwise<span className="visually-hidden">: {question}</span>
+    </button>
   )
 }
 

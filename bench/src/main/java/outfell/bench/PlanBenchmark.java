@@ -1,9 +1,9 @@
 package outfell.bench;
 
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.random.RandomGenerator;
@@ -26,10 +26,14 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.regimen.Consultation;
+import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.safety.Answers;
+import outfell.skin.History;
 import outfell.skin.Observation;
+import outfell.skin.ProbeBands;
+import outfell.skin.ProbeConditions;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.SkinReading;
@@ -61,8 +65,8 @@ public class PlanBenchmark {
         for (int i = 0; i < 10; i++) {
             all.add(new Consultation(
                     face(random),
-                    Answers.NONE,
-                    new Consultation.Life(10, 20, 9, 2, 2, 3, i % 2 == 0, Consultation.Scent.ANY),
+                    Answers.none(LocalDate.of(2026, 11, 25)),
+                    new Consultation.Life(10, 20, 9, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY),
                     Set.of(),
                     List.of(),
                     catalogue,
@@ -71,7 +75,9 @@ public class PlanBenchmark {
                     Month.of(i + 1),
                     List.of(),
                     List.of(),
-                    Consultation.Standing.NONE));
+                    Consultation.Standing.NONE,
+                    List.of(),
+                    ProbeBands.SHIPPED));
         }
         consultations = all;
     }
@@ -120,6 +126,7 @@ public class PlanBenchmark {
                         new Observation(zone, sign, grade, Signs.of(sign).how()));
             }
         }
-        return new SkinReading(observations, List.of(), OptionalInt.of(0), OptionalInt.of(0), List.of());
+        return new SkinReading(
+                observations, List.of(), ProbeConditions.UNSTATED, History.NONE, List.of(), List.of(), List.of());
     }
 }

@@ -21,6 +21,7 @@ public final class Actives {
      * @param counts least likely share in percent at which it acts and is not a mere adjuster or preservative
      * @param rationed whether it has its own nights
      * @param byDay whether it may be worn by day
+     * @param patchFirst whether a product of it that is new to a client is patch-tested first
      * @param because evidence and source of the row
      */
     public record Family(
@@ -32,6 +33,7 @@ public final class Actives {
             double counts,
             boolean rationed,
             boolean byDay,
+            boolean patchFirst,
             Because because) {
         boolean holds(Ingredient ingredient) {
             return ingredients.isEmpty()
@@ -87,6 +89,7 @@ public final class Actives {
                 row.number("counts-from", 0),
                 row.flag("rationed"),
                 !row.flag("evening-only"),
+                row.flag("patch-first"),
                 row.because(row.text("label")));
     }
 }

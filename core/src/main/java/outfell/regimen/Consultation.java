@@ -1,9 +1,11 @@
 package outfell.regimen;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import outfell.climate.Site;
 import outfell.method.Method;
@@ -11,7 +13,9 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Part;
 import outfell.safety.Answers;
+import outfell.safety.PatchTest;
 import outfell.skin.Concern;
+import outfell.skin.ProbeBands;
 import outfell.skin.SkinReading;
 
 /**
@@ -28,6 +32,8 @@ import outfell.skin.SkinReading;
  * @param pins products that the therapist has put in by hand
  * @param left products that she has taken out, by routine
  * @param standing a plan that already stands: its steps are kept when they can be
+ * @param patches patch tests and waivers, at most one for a product
+ * @param bands of the practice's probe
  */
 public record Consultation(
         SkinReading reading,
@@ -41,7 +47,9 @@ public record Consultation(
         Month month,
         List<Choice> pins,
         List<Choice> left,
-        Standing standing) {
+        Standing standing,
+        List<Patched> patches,
+        ProbeBands bands) {
 
     /**
      * @param morningMinutes she truly has, 1 to 120
@@ -49,8 +57,12 @@ public record Consultation(
      * @param mostSteps she will put up with in one routine, 2 to 12
      * @param outdoorHours a day, 0 to 24
      * @param makeUpDays a week, 0 to 7
+     * @param fullMakeUp whether it is heavy
      * @param sunscreenDays a week that she wears one now, 0 to 7
-     * @param swings whether she says "oily in summer, dry in winter"
+     * @param places air that the day is spent in
+     * @param scent whether perfume is welcome
+     * @param animal whether anything from animals is
+     * @param oils whether a face oil is
      */
     public record Life(
             int morningMinutes,
@@ -58,12 +70,16 @@ public record Consultation(
             int mostSteps,
             double outdoorHours,
             int makeUpDays,
+            boolean fullMakeUp,
             int sunscreenDays,
-            boolean swings,
-            Scent scent) {
-        public static final Life USUAL = new Life(8, 15, 6, 2, 2, 3, false, Scent.ANY);
+            Set<Place> places,
+            Taste scent,
+            Taste animal,
+            Taste oils) {
+        public static final Life USUAL = new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY);
 
         public Life {
+            places = Set.copyOf(places);
             within("Morning minutes", morningMinutes, 1, 120);
             within("Evening minutes", eveningMinutes, 1, 120);
             within("Steps", mostSteps, 2, 12);
@@ -79,8 +95,18 @@ public record Consultation(
         }
     }
 
-    /** Whether perfume is welcome. */
-    public enum Scent {
+    /** Air that a day is spent in, beside the site's own. */
+    public enum Place {
+        OUTDOORS,
+        SEA,
+        HEATED_ROOMS,
+        COOLED_ROOMS,
+        HEAT,
+        PLANES
+    }
+
+    /** Whether something is welcome. */
+    public enum Taste {
         ANY,
         RATHER_NOT,
         NEVER
@@ -122,6 +148,23 @@ public record Consultation(
         }
     }
 
+    /**
+     * What a patch test says of a product, or who did without one.
+     *
+     * @param test absent when none was started
+     * @param waiver absent when nobody waived it
+     */
+    public record Patched(ProductId product, Optional<PatchTest.Verdict> test, Optional<Waiver> waiver) {}
+
+    /** A patch test done without. */
+    public record Waiver(String who, String why, LocalDate on) {
+        public Waiver {
+            if (who.isBlank() || why.isBlank()) {
+                throw new IllegalArgumentException("Doing without a patch test needs who decides it and why.");
+            }
+        }
+    }
+
     /** A product in one of the two routines. */
     public record Choice(Part part, ProductId product) {}
 
@@ -131,23 +174,27 @@ public record Consultation(
         catalogue = List.copyOf(catalogue);
         pins = List.copyOf(pins);
         left = List.copyOf(left);
+        patches = List.copyOf(patches);
     }
 
     public Consultation in(Month other) {
         return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, other, pins, left, standing);
+                reading, answers, life, lifted, shelf, catalogue, method, site, other, pins, left, standing, patches,
+                bands);
     }
 
     public Consultation keeping(Standing plan) {
         return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, month, pins, left, plan);
+                reading, answers, life, lifted, shelf, catalogue, method, site, month, pins, left, plan, patches,
+                bands);
     }
 
     public Consultation with(Choice pin) {
         List<Choice> more = new ArrayList<>(pins);
         more.add(pin);
         return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, month, more, left, standing);
+                reading, answers, life, lifted, shelf, catalogue, method, site, month, more, left, standing, patches,
+                bands);
     }
 
     /** Shelf and catalogue together; a product on the shelf stands before its twin in the catalogue. */

@@ -23,7 +23,8 @@ import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Consultation.Owned;
-import outfell.regimen.Consultation.Scent;
+import outfell.regimen.Consultation.Taste;
+import outfell.regimen.Regimen.KeptOut;
 import outfell.regimen.Regimen.Refusal;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -65,6 +66,7 @@ final class Draft {
     private final Method method;
     private final List<Product> allowed;
     private final Weigher weigher;
+    private final Patches patches;
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
 
@@ -75,6 +77,7 @@ final class Draft {
         this.asked = asked;
         this.tolerance = Tolerance.of(skin);
         this.method = consultation.method();
+        this.patches = new Patches(consultation.patches());
         this.allowed = consultation.products().stream()
                 .filter(p -> forbidden(p).isEmpty())
                 .toList();
@@ -114,20 +117,31 @@ final class Draft {
         return new Search(slots, weigher.concerns().size(), weigher.products(), limits, comfortable, Yardstick.HOUSE);
     }
 
-    /** Bans first, then what she will not have. */
+    /** Bans first, then a patch test that failed, then what she will not have. */
     private Optional<Because> forbidden(Product p) {
         Optional<Because> ban = safety.forbids(p);
         if (ban.isPresent() || p.prescription()) {
             return ban;
         }
-        boolean scented = p.tags().contains(outfell.product.Tag.FRAGRANCE)
-                || p.tags().contains(outfell.product.Tag.ESSENTIAL_OIL);
-        return consultation.life().scent() == Scent.NEVER && scented
-                ? Optional.of(new Because(
-                        "%s is scented, and no scent is wanted.".formatted(p.name()),
-                        outfell.knowledge.Evidence.CONVENTION,
-                        "client"))
-                : Optional.empty();
+        return patches.forbids(p)
+                .or(() -> Tastes.against(consultation.life(), p, Taste.NEVER).stream()
+                        .findFirst()
+                        .map(t -> t.forbids(p)));
+    }
+
+    /** What each ban keeps out of this plan, of the shelf and the catalogue. */
+    private List<KeptOut> keptOut() {
+        return safety.bans().stream()
+                .map(b -> new KeptOut(
+                        b.name(),
+                        b.because(),
+                        b.guess(),
+                        consultation.products().stream()
+                                .filter(p -> b.forbids(p).isPresent())
+                                .map(Product::name)
+                                .distinct()
+                                .toList()))
+                .toList();
     }
 
     // ---- what the therapist has put in by hand
@@ -539,6 +553,7 @@ final class Draft {
                 layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
         Explainer explainer = new Explainer(consultation, skin, slots, found, search);
         notices.addAll(explainer.notices());
+        notices.addAll(unsure());
         return new Regimen(
                 consultation.month(),
                 am,
@@ -549,12 +564,32 @@ final class Draft {
                 explainer.served(),
                 List.copyOf(notices),
                 List.copyOf(refusals),
+                keptOut(),
+                patches.calls(Stream.concat(morning.stream(), evening.stream())
+                        .filter(c -> weigher.isNew(c.product()))
+                        .map(Candidate::product)
+                        .toList()),
                 SheetNotes.of(
                         evening.stream()
                                 .filter(c -> c.rationed() && !c.product().prescription())
                                 .map(c -> c.product().name())
                                 .toList(),
-                        consultation.life().outdoorHours()));
+                        consultation.life()));
+    }
+
+    /** What the plan is made without: questions nobody asked, answers that have grown stale. */
+    private List<Because> unsure() {
+        List<Because> all = new ArrayList<>();
+        if (!safety.unasked().isEmpty()) {
+            all.add(Because.custom("Made without asking: %s.".formatted(String.join(", ", safety.unasked()))));
+        }
+        if (!safety.askAgain().isEmpty()) {
+            all.add(Because.custom("Asked at an earlier visit, ask again: %s."
+                    .formatted(safety.askAgain().stream()
+                            .map(SafetyVerdict.Stale::label)
+                            .collect(Collectors.joining(", ")))));
+        }
+        return all;
     }
 
     private static List<Product> products(List<Candidate> candidates) {

@@ -20,6 +20,7 @@ import outfell.regimen.Regimen.Alternatives;
 import outfell.regimen.Regimen.Fate;
 import outfell.regimen.Regimen.Served;
 import outfell.regimen.Regimen.ShelfAdvice;
+import outfell.skin.Contradiction;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.RankedConcern;
 
@@ -188,6 +189,9 @@ final class Explainer {
     }
 
     List<Because> notices() {
-        return skin.contradictions();
+        return skin.contradictions().stream()
+                .filter(c -> c.settled().isEmpty())
+                .map(Contradiction::because)
+                .toList();
     }
 }

@@ -19,10 +19,10 @@ public final class Planner {
     private Planner() {}
 
     public static Outcome plan(Consultation consultation) {
-        SkinVerdict skin = SkinReader.read(consultation.reading(), consultation.lifted());
+        SkinVerdict skin = SkinReader.read(consultation.reading(), consultation.lifted(), consultation.bands());
         SafetyVerdict safety = SafetyScreen.screen(consultation.answers(), consultation.reading(), skin);
-        if (!safety.referrals().isEmpty() && consultation.answers().settled().isBlank()) {
-            return new Outcome.ReferFirst(skin, safety, safety.referrals());
+        if (!safety.open().isEmpty()) {
+            return new Outcome.ReferFirst(skin, safety, safety.open());
         }
         return new Outcome.Planned(
                 skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin)).regimen());
@@ -35,9 +35,9 @@ public final class Planner {
                 air,
                 new Asked.Wearer(
                         skin,
-                        consultation.life().swings(),
+                        consultation.reading().history().swings(),
                         consultation.life().outdoorHours(),
-                        consultation.answers().prescribedRetinoid(),
+                        SafetyScreen.prescribedRetinoid(consultation.answers()),
                         skin.concerns().stream().map(RankedConcern::concern).toList()));
     }
 

@@ -22,6 +22,8 @@ import outfell.season.Asked;
  * @param served what is done for each concern
  * @param notices what the therapist should look at
  * @param refusals pins that were not followed, and why
+ * @param keptOut what each ban keeps out
+ * @param patches for each strong step that is new to the client, whether it may begin
  * @param sheetNotes what the client's sheet says beside the steps
  */
 public record Regimen(
@@ -34,6 +36,8 @@ public record Regimen(
         List<Served> served,
         List<Because> notices,
         List<Refusal> refusals,
+        List<KeptOut> keptOut,
+        List<PatchCall> patches,
         List<SheetNotes.SheetNote> sheetNotes) {
 
     /** What else could stand in one step's place, nearest first. */
@@ -60,6 +64,30 @@ public record Regimen(
 
     /** A pin that a rule forbids. */
     public record Refusal(Part part, ProductId product, String name, Because because) {}
+
+    /**
+     * What a ban keeps out of this plan.
+     *
+     * @param guess whether it is matched by text only
+     * @param products names of those on the shelf and in the catalogue that it keeps out
+     */
+    public record KeptOut(String name, Because because, boolean guess, List<String> products) {}
+
+    /** Whether a strong new step may begin. */
+    public record PatchCall(ProductId product, String name, PatchState state, Because because) {
+        /** Whether it is left out on the sheet until the test is read. */
+        public boolean waits() {
+            return state == PatchState.MISSING || state == PatchState.RUNNING;
+        }
+    }
+
+    /** Where the patch test of a step stands. */
+    public enum PatchState {
+        MISSING,
+        RUNNING,
+        PASSED,
+        WAIVED
+    }
 
     /** Every product in it. */
     public Set<ProductId> products() {

@@ -4,13 +4,18 @@ import java.util.List;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.regimen.Consultation.Place;
 
 /** What the client's sheet says beside the steps, from sheet.yaml. */
 public final class SheetNotes {
     private enum When {
         ALWAYS,
         STRONG,
-        OUTDOORS
+        OUTDOORS,
+        SEA,
+        DRY_ROOMS,
+        HEAT,
+        FULL_MAKE_UP
     }
 
     /**
@@ -22,17 +27,22 @@ public final class SheetNotes {
     private record Rule(String id, When when, String title, String text, Because because) {}
 
     private static final double OUTDOOR_HOURS = 3;
+    private static final List<Place> DRY = List.of(Place.HEATED_ROOMS, Place.COOLED_ROOMS, Place.PLANES);
     private static final List<Rule> RULES =
             Row.unique(KnowledgeFile.yaml("sheet.yaml").rows("notes"), SheetNotes::read, Rule::id);
 
     private SheetNotes() {}
 
-    static List<SheetNote> of(List<String> strong, double outdoorHours) {
+    static List<SheetNote> of(List<String> strong, Consultation.Life life) {
         return RULES.stream()
                 .filter(r -> switch (r.when()) {
                     case ALWAYS -> true;
                     case STRONG -> !strong.isEmpty();
-                    case OUTDOORS -> outdoorHours >= OUTDOOR_HOURS;
+                    case OUTDOORS -> life.outdoorHours() >= OUTDOOR_HOURS;
+                    case SEA -> life.places().contains(Place.SEA);
+                    case DRY_ROOMS -> DRY.stream().anyMatch(life.places()::contains);
+                    case HEAT -> life.places().contains(Place.HEAT);
+                    case FULL_MAKE_UP -> life.fullMakeUp() && life.makeUpDays() > 0;
                 })
                 .map(r -> new SheetNote(
                         r.title(), r.text().replace("{strong}", String.join(" and ", strong)), r.because()))

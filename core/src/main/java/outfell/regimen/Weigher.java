@@ -20,7 +20,6 @@ import outfell.product.Tag;
 import outfell.regimen.Candidate.Point;
 import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Consultation.Owned;
-import outfell.regimen.Consultation.Scent;
 import outfell.routine.Amounts;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -266,10 +265,9 @@ final class Weigher {
             if (skin.sensitivity().treatAsSensitive()) {
                 points.add(new Point("perfume on a sensitive skin", -yardstick.fragranceSensitive()));
             }
-            if (consultation.life().scent() == Scent.RATHER_NOT) {
-                points.add(new Point("perfume, which is not liked", -yardstick.fragranceDisliked()));
-            }
         }
+        Tastes.against(consultation.life(), p, Consultation.Taste.RATHER_NOT)
+                .forEach(t -> points.add(new Point(t.point(), -yardstick.disliked())));
     }
 
     private void clogging(Product p, List<Point> points) {

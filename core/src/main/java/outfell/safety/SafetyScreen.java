@@ -1,147 +1,171 @@
 package outfell.safety;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import outfell.knowledge.Because;
-import outfell.knowledge.KnowledgeFile;
-import outfell.knowledge.Row;
-import outfell.product.ActiveKind;
-import outfell.product.Tag;
+import outfell.safety.Answers.Answer;
 import outfell.safety.SafetyVerdict.Caution;
+import outfell.safety.SafetyVerdict.Question;
 import outfell.safety.SafetyVerdict.Referral;
-import outfell.skin.Observation;
-import outfell.skin.Sign;
+import outfell.safety.SafetyVerdict.Stale;
+import outfell.skin.RecentEvent;
 import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
 
 /** Runs the rows of safety.yaml over answers and reading. */
 public final class SafetyScreen {
-    /** When a row applies. */
-    private enum When {
-        PREGNANT,
-        TRYING,
-        BREASTFEEDING,
-        ALLERGY,
-        PRESCRIBED_RETINOID,
-        PRESCRIBED_RETINOID_WHILE_EXPECTING,
-        BARRIER_BROKEN,
-        SPOTS_SEVERE,
-        FLAKING_SEVERE
-    }
-
-    /**
-     * A known allergy that can be ticked.
-     *
-     * @param id used in documents
-     * @param label as shown
-     */
-    public record Allergy(String id, String label) {}
-
-    private record Rule(
-            String id,
-            String label,
-            List<When> when,
-            Set<Tag> tags,
-            Set<ActiveKind> actives,
-            String therapist,
-            String client,
-            String whom,
-            Because because) {}
-
-    private static final List<Rule> RULES =
-            Row.unique(KnowledgeFile.yaml("safety.yaml").rows("rules"), SafetyScreen::read, Rule::id);
+    /** A heading under which questions are asked. */
+    public record Group(String id, String label) {}
 
     private SafetyScreen() {}
 
-    /** The allergies that the table knows, in its order. */
-    public static List<Allergy> allergies() {
-        return RULES.stream()
-                .filter(r -> r.when().contains(When.ALLERGY))
-                .map(r -> new Allergy(r.id(), r.label()))
+    public static List<Group> groups() {
+        return Rule.GROUPS.stream().map(g -> new Group(g.id(), g.label())).toList();
+    }
+
+    /** Ids of every question, asked or not. */
+    public static Set<String> questions() {
+        return Rule.ALL.stream().filter(Rule::asks).map(Rule::id).collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** Ids of the questions of one group, in order. */
+    public static List<String> questions(String group) {
+        return Rule.ALL.stream()
+                .filter(r -> r.asks() && r.group().equals(group))
+                .map(Rule::id)
                 .toList();
     }
 
+    /** Whether a referral, once settled, stays settled at later visits. */
+    public static boolean staysSettled(String referral) {
+        return Rule.ALL.stream().anyMatch(r -> r.id().equals(referral) && r.lasting());
+    }
+
+    /** Whether what happened on a day no longer matters on another: its wait and its weight on the barrier are over. */
+    public static boolean hasRunOut(String question, LocalDate on, LocalDate today) {
+        return Rule.ALL.stream()
+                .filter(r -> r.id().equals(question) && r.dated())
+                .anyMatch(r -> !today.isBefore(on.plusDays(Math.max(r.days(), r.barrierWindow()))));
+    }
+
+    public static boolean refers(String referral) {
+        return Rule.ALL.stream()
+                .anyMatch(r -> r.id().equals(referral) && !r.whom().isEmpty());
+    }
+
+    /** Whether a prescriber has given a retinoid for the skin, by answer or by the name of a medicine. */
+    public static boolean prescribedRetinoid(Answers answers) {
+        return answers.isYes("prescribed-retinoid")
+                || answers.medicines().stream()
+                        .flatMap(m -> Medicines.of(m).stream())
+                        .anyMatch(m -> m.kind().equals("topical-retinoid"));
+    }
+
+    /** What lately thinned the barrier, of what was answered yes. */
+    public static List<RecentEvent> events(Answers answers) {
+        return Rule.ALL.stream()
+                .filter(r -> r.barrierSize() > 0)
+                .flatMap(r -> answers.to(r.id()).stream().filter(Answer::yes).map(a -> event(r, a, answers)))
+                .toList();
+    }
+
+    private static RecentEvent event(Rule rule, Answer answer, Answers answers) {
+        long days = rule.dated()
+                ? java.time.temporal.ChronoUnit.DAYS.between(answer.on().orElse(answer.asked()), answers.today())
+                : 0;
+        return new RecentEvent(rule.label(), rule.barrierSize(), rule.barrierWindow(), (int) days);
+    }
+
     public static SafetyVerdict screen(Answers answers, SkinReading reading, SkinVerdict skin) {
+        Condition.Facts facts = new Condition.Facts(answers, reading, skin);
         List<Ban> bans = new ArrayList<>();
         List<Caution> cautions = new ArrayList<>();
         List<Referral> referrals = new ArrayList<>();
-        for (Rule rule : RULES) {
-            if (applies(rule, answers, reading, skin)) {
-                if (!rule.tags().isEmpty() || !rule.actives().isEmpty()) {
-                    bans.add(new Ban(
-                            rule.label(),
-                            rule.tags(),
-                            rule.actives(),
-                            "",
-                            false,
-                            rule.when().contains(When.ALLERGY),
-                            rule.because()));
+        for (Rule rule : Rule.ALL) {
+            if (rule.applies(facts)) {
+                if (rule.bans()) {
+                    bans.add(Ban.of(rule, answers));
                 }
                 if (!rule.whom().isEmpty()) {
-                    referrals.add(new Referral(rule.label(), rule.whom(), rule.because()));
+                    referrals.add(referral(rule, answers));
                 }
-                if (!rule.therapist().isEmpty()) {
-                    cautions.add(new Caution(rule.label(), rule.therapist(), rule.client(), rule.because()));
+                if (!rule.therapist().isEmpty() || !rule.client().isEmpty()) {
+                    cautions.add(caution(rule, answers));
                 }
             }
         }
-        answers.otherAllergies().forEach(word -> bans.add(unknownAllergy(word)));
-        return new SafetyVerdict(bans, cautions, referrals);
+        answers.otherAllergies().forEach(word -> bans.add(Ban.allergy(word)));
+        answers.medicines().forEach(word -> cautions.add(medicine(word)));
+        List<Question> questions = asked(facts);
+        return new SafetyVerdict(bans, cautions, referrals, questions, stale(questions), unasked(questions));
     }
 
-    private static Ban unknownAllergy(String word) {
-        return new Ban(
-                "allergy: " + word,
-                Set.of(),
-                Set.of(),
-                word,
-                true,
-                true,
-                Because.house("Reacts to %s, which the table does not know.".formatted(word)));
+    private static Caution caution(Rule rule, Answers answers) {
+        Because because = rule.bans() && rule.until(answers).isPresent()
+                ? Ban.of(rule, answers).because()
+                : rule.because();
+        String client = rule.until(answers).isPresent() && !rule.client().isEmpty()
+                ? "%s %s".formatted(because.sentence(), rule.client())
+                : rule.client();
+        return new Caution(rule.label(), rule.therapist(), client, because);
     }
 
-    private static boolean applies(Rule rule, Answers answers, SkinReading reading, SkinVerdict skin) {
-        return rule.when().stream().anyMatch(w -> holds(w, rule, answers, reading, skin));
+    private static Referral referral(Rule rule, Answers answers) {
+        Optional<Answers.Settled> settled = answers.settled().stream()
+                .filter(s -> s.referral().equals(rule.id()))
+                .findFirst();
+        return new Referral(rule.id(), rule.label(), rule.whom(), rule.note(), settled, rule.because());
     }
 
-    private static boolean holds(When when, Rule rule, Answers answers, SkinReading reading, SkinVerdict skin) {
-        return switch (when) {
-            case PREGNANT -> answers.expecting() == Answers.Expecting.PREGNANT;
-            case TRYING -> answers.expecting() == Answers.Expecting.TRYING;
-            case BREASTFEEDING -> answers.expecting() == Answers.Expecting.BREASTFEEDING;
-            case ALLERGY -> answers.allergies().contains(rule.id());
-            case PRESCRIBED_RETINOID -> answers.prescribedRetinoid();
-            case PRESCRIBED_RETINOID_WHILE_EXPECTING ->
-                answers.prescribedRetinoid() && answers.expecting() != Answers.Expecting.NO;
-            case BARRIER_BROKEN -> skin.barrier().calmReset();
-            case SPOTS_SEVERE -> severe(reading, Sign.SPOTS);
-            case FLAKING_SEVERE -> severe(reading, Sign.FLAKING);
-        };
+    private static Caution medicine(String word) {
+        List<Medicines.Match> matches = Medicines.of(word);
+        String said = matches.isEmpty()
+                ? "\"%s\" is not in the table: ask the pharmacist whether it changes how skin bears sun or rubbing."
+                        .formatted(word)
+                : matches.getFirst().sentence() + " A match by text: ask the client.";
+        return new Caution("medicine: " + word, said, "", Because.house(said));
     }
 
-    private static boolean severe(SkinReading reading, Sign sign) {
-        return reading.observations().stream()
-                .filter(o -> o.sign() == sign)
-                .mapToInt(Observation::grade)
-                .anyMatch(g -> g == 4);
+    private static List<Question> asked(Condition.Facts facts) {
+        return Rule.ALL.stream()
+                .filter(r -> r.asks()
+                        && (r.askIf().map(c -> c.holds(facts)).orElse(true)
+                                || facts.answers().isYes(r.id())))
+                .map(r -> {
+                    Optional<Answer> answer = facts.answers().to(r.id());
+                    boolean stale = r.eachVisit()
+                            && answer.map(a ->
+                                            a.asked().isBefore(facts.answers().today()))
+                                    .orElse(false);
+                    return new Question(r.id(), r.group(), r.question(), r.dated(), r.must(), answer, stale);
+                })
+                .toList();
     }
 
-    private static Rule read(Row row) {
-        Set<Tag> tags = EnumSet.noneOf(Tag.class);
-        tags.addAll(row.several("ban-tags", Tag.class));
-        Set<ActiveKind> actives = EnumSet.noneOf(ActiveKind.class);
-        actives.addAll(row.several("ban-actives", ActiveKind.class));
-        return new Rule(
-                row.text("id"),
-                row.text("label"),
-                row.several("when", When.class),
-                tags,
-                actives,
-                row.text("therapist", ""),
-                row.text("client", ""),
-                row.text("refer-to", ""),
-                row.because(row.text("because")));
+    private static List<Stale> stale(List<Question> questions) {
+        return questions.stream()
+                .filter(Question::stale)
+                .map(q -> new Stale(
+                        q.id(), label(q.id()), q.answer().orElseThrow().asked()))
+                .toList();
+    }
+
+    private static List<String> unasked(List<Question> questions) {
+        return questions.stream()
+                .filter(q -> q.must() && q.answer().isEmpty())
+                .map(q -> label(q.id()))
+                .toList();
+    }
+
+    private static String label(String id) {
+        return Rule.ALL.stream()
+                .filter(r -> r.id().equals(id))
+                .map(Rule::label)
+                .findFirst()
+                .orElse(id);
     }
 }

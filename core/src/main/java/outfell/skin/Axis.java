@@ -4,19 +4,18 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
  * The oil axis (0 no oil, 100 very oily) and the water axis (0 none, 100 well hydrated), zone by zone. House judgement,
- * on the bands of youn-2005 and heinrich-2003.
+ * on the bands of youn-2005 and heinrich-2003; a practice's own bands move the probe's knots.
  */
 final class Axis {
-    private static final double[] SEBUM_T = {0, 100, 220, 352};
-    private static final double[] SEBUM_U = {0, 70, 180, 288};
     private static final double[] SEBUM_TO_OIL = {0, 35, 65, 100};
-    private static final double[] HYDRATION = {20, 30, 40, 60, 80};
     private static final double[] HYDRATION_TO_WATER = {0, 30, 60, 85, 100};
     private static final double[] SHINE_T = {15, 42, 60, 80, 95};
     private static final double[] SHINE_U = {15, 45, 68, 84, 96};
@@ -24,57 +23,108 @@ final class Axis {
     /** Beyond this many points apart, eye and probe contradict one another. */
     private static final double CONFLICT = 35;
 
+    private static final double PROBE_SHARE = 0.6;
+    private static final double PROBE_SHARE_IN_CONFLICT = 0.5;
+
+    /** What is weighed. */
+    enum Of {
+        OIL,
+        WATER;
+
+        String id(Zone zone) {
+            return name() + ":" + zone.name();
+        }
+    }
+
     /**
      * One zone on one axis.
      *
      * @param value 0 to 100
      * @param sources how many of eye and probe spoke
      * @param conflict whether they contradict
+     * @param settled whether the therapist has kept one of them
+     * @param whole whether the probe counts in full, or did not speak
      */
-    record Point(double value, double eye, double probe, int sources, boolean conflict) {}
+    record Point(
+            double value, double eye, double probe, int sources, boolean conflict, boolean settled, boolean whole) {
+        Point keeping(Settlement.Side side) {
+            return switch (side) {
+                case EYE -> new Point(eye, eye, probe, sources, conflict, true, whole);
+                case PROBE -> new Point(probe, eye, probe, sources, conflict, true, whole);
+                case WORD, READING -> this;
+            };
+        }
+
+        boolean open() {
+            return conflict && !settled;
+        }
+    }
 
     private Axis() {}
 
-    static Map<Zone, Point> oil(SkinReading reading) {
-        return each(reading, Axis::oilByProbe, Axis::oilByEye);
+    static Map<Zone, Point> oil(SkinReading reading, ProbeBands bands) {
+        return each(reading, Of.OIL, zone -> oilByProbe(reading, bands, zone), zone -> oilByEye(reading, zone));
     }
 
-    static Map<Zone, Point> water(SkinReading reading) {
-        return each(reading, Axis::waterByProbe, Axis::waterByEye);
+    static Map<Zone, Point> water(SkinReading reading, ProbeBands bands) {
+        return each(reading, Of.WATER, zone -> waterByProbe(reading, bands, zone), zone -> waterByEye(reading, zone));
     }
 
-    private interface Look {
-        OptionalDouble at(SkinReading reading, Zone zone);
-    }
+    /** @param weight what it counts, 0 to 1 */
+    private record Heard(double value, double weight) {}
 
-    private static Map<Zone, Point> each(SkinReading reading, Look probe, Look eye) {
+    private static Map<Zone, Point> each(
+            SkinReading reading, Of axis, Function<Zone, Optional<Heard>> probe, Function<Zone, OptionalDouble> eye) {
         Map<Zone, Point> points = new EnumMap<>(Zone.class);
         Stream.concat(Zone.T.stream(), Zone.U.stream()).forEach(zone -> {
-            OptionalDouble p = probe.at(reading, zone);
-            OptionalDouble e = eye.at(reading, zone);
+            Optional<Heard> p = probe.apply(zone).filter(h -> h.weight() > 0);
+            OptionalDouble e = eye.apply(zone);
             if (p.isPresent() || e.isPresent()) {
-                points.put(zone, fuse(p, e));
+                Point fused = fuse(p, e);
+                points.put(
+                        zone,
+                        reading.settled(axis.id(zone))
+                                .map(s -> fused.keeping(s.keeps()))
+                                .orElse(fused));
             }
         });
         return points;
     }
 
-    private static Point fuse(OptionalDouble probe, OptionalDouble eye) {
+    /** Only one speaks: it. They agree: 0.6 · w · P + (1 − 0.6 · w) · E. They contradict: the same with 0.5. */
+    private static Point fuse(Optional<Heard> probe, OptionalDouble eye) {
         if (probe.isEmpty() || eye.isEmpty()) {
-            double only = probe.orElse(eye.orElse(0));
-            return new Point(only, only, only, 1, false);
+            double only = probe.map(Heard::value).orElse(eye.orElse(0));
+            return new Point(
+                    only,
+                    only,
+                    only,
+                    1,
+                    false,
+                    false,
+                    probe.map(h -> h.weight() == 1).orElse(true));
         }
-        double p = probe.getAsDouble();
+        double p = probe.get().value();
         double e = eye.getAsDouble();
         boolean conflict = Math.abs(p - e) > CONFLICT;
-        return new Point(conflict ? (p + e) / 2 : 0.6 * p + 0.4 * e, e, p, 2, conflict);
+        double share =
+                (conflict ? PROBE_SHARE_IN_CONFLICT : PROBE_SHARE) * probe.get().weight();
+        return new Point(
+                share * p + (1 - share) * e,
+                e,
+                p,
+                2,
+                conflict,
+                false,
+                probe.get().weight() == 1);
     }
 
-    private static OptionalDouble oilByProbe(SkinReading reading, Zone zone) {
-        OptionalDouble sebum = reading.measured(zone, ProbeReading.Quantity.SEBUM);
-        return sebum.isEmpty()
-                ? sebum
-                : OptionalDouble.of(linear(sebum.getAsDouble(), zone.isT() ? SEBUM_T : SEBUM_U, SEBUM_TO_OIL));
+    /** Knots: low is 35, high 65, 1.6 times high 100. */
+    private static Optional<Heard> oilByProbe(SkinReading reading, ProbeBands bands, Zone zone) {
+        ProbeBands.Bounds b = bands.of(zone.isT() ? ProbeBands.Band.SEBUM_T : ProbeBands.Band.SEBUM_U);
+        double[] knots = {0, b.low(), b.high(), 1.6 * b.high()};
+        return reading.measured(zone, ProbeReading.Quantity.SEBUM)
+                .map(p -> new Heard(linear(p.median(), knots, SEBUM_TO_OIL), reading.weight(p)));
     }
 
     private static OptionalDouble oilByEye(SkinReading reading, Zone zone) {
@@ -90,9 +140,12 @@ final class Axis {
         return OptionalDouble.of((zone.isT() ? SHINE_T : SHINE_U)[shine.getAsInt()]);
     }
 
-    private static OptionalDouble waterByProbe(SkinReading reading, Zone zone) {
-        OptionalDouble units = reading.measured(zone, ProbeReading.Quantity.HYDRATION);
-        return units.isEmpty() ? units : OptionalDouble.of(linear(units.getAsDouble(), HYDRATION, HYDRATION_TO_WATER));
+    /** Knots: 10 under low is 0, low 30, high 60, 20 over high 85, 40 over high 100. */
+    private static Optional<Heard> waterByProbe(SkinReading reading, ProbeBands bands, Zone zone) {
+        ProbeBands.Bounds b = bands.of(ProbeBands.Band.HYDRATION);
+        double[] knots = {b.low() - 10, b.low(), b.high(), b.high() + 20, b.high() + 40};
+        return reading.measured(zone, ProbeReading.Quantity.HYDRATION)
+                .map(p -> new Heard(linear(p.median(), knots, HYDRATION_TO_WATER), reading.weight(p)));
     }
 
     /** W = 90 − 11 · tightness − 7 · flaking − 4.5 · thirst lines, at least 0; needs tightness or flaking. */
@@ -147,6 +200,17 @@ final class Axis {
     static OptionalDouble oilT(Map<Zone, Point> points) {
         List<Zone> present = Zone.T.stream().filter(points::containsKey).toList();
         return present.contains(Zone.FOREHEAD) || present.size() >= 2 ? t(points) : OptionalDouble.empty();
+    }
+
+    /** Any open conflict is low, only one source medium, both agreeing in three zones high. */
+    static Confidence confidence(Map<Zone, Point> points) {
+        if (points.isEmpty() || points.values().stream().anyMatch(Point::open)) {
+            return Confidence.LOW;
+        }
+        long both = points.values().stream()
+                .filter(p -> p.sources() == 2 && p.whole())
+                .count();
+        return both >= 3 ? Confidence.HIGH : Confidence.MEDIUM;
     }
 
     static double tenth(double x) {

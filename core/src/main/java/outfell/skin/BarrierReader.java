@@ -1,13 +1,11 @@
 package outfell.skin;
 
 import static outfell.skin.SkinReader.n;
-import static outfell.skin.SkinReader.worstGrade;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.skin.SkinVerdict.Barrier;
@@ -19,30 +17,17 @@ import outfell.skin.SkinVerdict.BarrierState;
  *
  * <p>With water loss: r = loss / reference of the spot; B = 100 − 30 · clamp((r − 1.2) / 1.3, 0, 1) − 4 · redness − 6 ·
  * sting − 3 · tightness − 3 · flaking − E. Without: B = 100 − 6 · redness − 9 · sting − 4.5 · tightness − 4.5 · flaking −
- * E. E is the largest cost of a recent event.
+ * E. E is the largest cost of a recent event. A water loss
+ * that counts less than whole is mixed with the index without it, by what it counts; the practice's bands stand for 1.2
+ * and 2.5.
  */
 final class BarrierReader {
-    /** Reference water loss, g/(m²·h); house judgement on kottner-2013. */
-    private static final Map<Zone, Double> REFERENCE = Map.of(
-            Zone.FOREHEAD,
-            13.0,
-            Zone.CHEEK_R,
-            12.0,
-            Zone.CHEEK_L,
-            12.0,
-            Zone.NOSE,
-            18.0,
-            Zone.CHIN,
-            18.0,
-            Zone.NECK,
-            10.0);
-
     private static final int NEEDED_SIGNS = 2;
 
     private BarrierReader() {}
 
-    static Barrier read(SkinReading reading) {
-        OptionalDouble ratio = ratio(reading);
+    static Barrier read(SkinReading reading, ProbeBands bands) {
+        Optional<Loss> ratio = loss(reading);
         int signs = answered(reading);
         if (ratio.isEmpty() && signs < NEEDED_SIGNS && reading.events().isEmpty()) {
             return new Barrier(
@@ -52,32 +37,37 @@ final class BarrierReader {
                     Confidence.LOW,
                     Because.house("Two of redness, sting, tightness and flaking, or a water loss, would tell."));
         }
-        double index = index(reading, ratio);
+        double index = index(reading, ratio, bands);
         BarrierState state =
                 index >= 75 ? BarrierState.SOUND : index >= 50 ? BarrierState.STRAINED : BarrierState.BROKEN;
         boolean calm = index < 50 || (index < 75 && grade(reading, Sign.STING) >= 2);
         Confidence sure = ratio.isPresent()
-                ? (signs == 4 ? Confidence.HIGH : Confidence.MEDIUM)
+                ? (signs == 4 && ratio.get().counts() == 1 ? Confidence.HIGH : Confidence.MEDIUM)
                 : signs == 4 ? Confidence.MEDIUM : Confidence.LOW;
         return new Barrier(state, index, calm, sure, because(reading, ratio, index, state, calm));
     }
 
-    private static double index(SkinReading reading, OptionalDouble ratio) {
+    /**
+     * @param ratio to the usual of its spot
+     * @param counts beside the eye, over 0 to 1
+     */
+    private record Loss(double ratio, double counts) {}
+
+    private static double index(SkinReading reading, Optional<Loss> loss, ProbeBands bands) {
         int redness = grade(reading, Sign.REDNESS);
         int sting = grade(reading, Sign.STING);
         int tightness = grade(reading, Sign.TIGHTNESS);
         int flaking = grade(reading, Sign.FLAKING);
         double event =
                 reading.events().stream().mapToDouble(RecentEvent::cost).max().orElse(0);
-        double b = ratio.isPresent()
-                ? 100
-                        - 30 * Math.clamp((ratio.getAsDouble() - 1.2) / 1.3, 0, 1)
-                        - 4 * redness
-                        - 6 * sting
-                        - 3 * tightness
-                        - 3 * flaking
-                        - event
-                : 100 - 6 * redness - 9 * sting - 4.5 * tightness - 4.5 * flaking - event;
+        ProbeBands.Bounds water = bands.of(ProbeBands.Band.WATER_LOSS);
+        double byEye = 100 - 6 * redness - 9 * sting - 4.5 * tightness - 4.5 * flaking - event;
+        double b = loss.map(l -> {
+                    double lost = Math.clamp((l.ratio() - water.low()) / (water.high() - water.low()), 0, 1);
+                    double byProbe = 100 - 30 * lost - 4 * redness - 6 * sting - 3 * tightness - 3 * flaking - event;
+                    return l.counts() * byProbe + (1 - l.counts()) * byEye;
+                })
+                .orElse(byEye);
         if (redness >= 3 || sting >= 3 || flaking >= 3) {
             b = Math.min(b, 74);
         }
@@ -87,11 +77,39 @@ final class BarrierReader {
         return Axis.tenth(Math.max(0, b));
     }
 
-    private static OptionalDouble ratio(SkinReading reading) {
+    /** The spot that loses most against its usual, of those that count. */
+    private static Optional<Loss> loss(SkinReading reading) {
         return reading.probe().stream()
-                .filter(p -> p.quantity() == ProbeReading.Quantity.WATER_LOSS && REFERENCE.containsKey(p.zone()))
-                .mapToDouble(p -> p.value() / REFERENCE.getOrDefault(p.zone(), 12.0))
-                .max();
+                .filter(p -> p.quantity() == ProbeReading.Quantity.WATER_LOSS
+                        && ProbeBands.hasReference(p.zone())
+                        && reading.weight(p) > 0)
+                .map(p -> new Loss(p.median() / ProbeBands.reference(p.zone()), reading.weight(p)))
+                .max(Comparator.comparingDouble(Loss::ratio));
+    }
+
+    /** What the therapist has set: more careful than computed, never less; where the computed one is weaker, it stands. */
+    static Optional<Barrier> set(SkinReading reading, Barrier computed) {
+        return reading.byHand(ByHand.Verdict.BARRIER).flatMap(b -> {
+            BarrierState state = switch (b.value()) {
+                case "BROKEN" -> BarrierState.BROKEN;
+                case "STRAINED" -> BarrierState.STRAINED;
+                default ->
+                    throw new IllegalArgumentException(
+                            "By hand a barrier can only be called STRAINED or BROKEN, not \"%s\": to call it sounder, grade again what makes it weak."
+                                    .formatted(b.value()));
+            };
+            boolean broken = state == BarrierState.BROKEN;
+            if (computed.calmReset() || (!broken && computed.state() == BarrierState.BROKEN)) {
+                return Optional.empty();
+            }
+            double most = broken ? 49 : 74;
+            return Optional.of(new Barrier(
+                    state,
+                    computed.index() < 0 ? most : Math.min(computed.index(), most),
+                    broken,
+                    Confidence.MEDIUM,
+                    Because.custom(SkinReader.setBy(b.who(), b.why()))));
+        });
     }
 
     private static int answered(SkinReading reading) {
@@ -101,20 +119,20 @@ final class BarrierReader {
     }
 
     private static int grade(SkinReading reading, Sign sign) {
-        return worstGrade(reading, sign).orElse(0);
+        return reading.worstGrade(sign).orElse(0);
     }
 
     private static Because because(
-            SkinReading reading, OptionalDouble ratio, double index, BarrierState state, boolean calm) {
+            SkinReading reading, Optional<Loss> ratio, double index, BarrierState state, boolean calm) {
         List<String> facts = new ArrayList<>();
-        ratio.ifPresent(r -> facts.add("water loss %s times usual".formatted(n(Axis.tenth(r)))));
+        ratio.ifPresent(r -> facts.add("water loss %s times usual".formatted(n(Axis.tenth(r.ratio())))));
         for (Sign sign : List.of(Sign.REDNESS, Sign.STING, Sign.TIGHTNESS, Sign.FLAKING)) {
-            worstGrade(reading, sign)
+            reading.worstGrade(sign)
                     .ifPresent(g -> facts.add(Signs.of(sign).label().toLowerCase(java.util.Locale.ROOT) + " " + g));
         }
         Optional<RecentEvent> event =
                 reading.events().stream().filter(e -> e.cost() > 0).max((a, b) -> Double.compare(a.cost(), b.cost()));
-        event.ifPresent(e -> facts.add("%s %d days ago".formatted(e.kind().words(), e.days())));
+        event.ifPresent(e -> facts.add("%s %d days ago".formatted(e.words(), e.days())));
         String advice = calm ? " A calm reset comes first." : state == BarrierState.STRAINED ? " Go gently." : "";
         String by = ratio.isPresent() ? "" : " By eye only.";
         return new Because(

@@ -15,6 +15,9 @@ public enum Concern {
     DARK_CIRCLES("dark circles"),
     PUFFINESS("puffiness"),
     CHAPPED_LIPS("chapped lips"),
+    DULLNESS("dullness"),
+    AFTER_MARKS("red marks after spots"),
+    SHAVING_BUMPS("shaving bumps"),
     BARRIER("weak barrier");
 
     private final String words;

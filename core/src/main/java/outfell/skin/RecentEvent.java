@@ -1,44 +1,27 @@
 package outfell.skin;
 
 /**
- * Something that lately thinned the barrier.
+ * Something that lately thinned the barrier; safety.yaml says how much and for how long.
  *
+ * @param words as named in a sentence, such as "waxing"
+ * @param size points it takes off the barrier index at once, 0 to 100
+ * @param window days until that has worn off, at least 1
  * @param days since it happened, 0 or more
  */
-public record RecentEvent(Kind kind, int days) {
-    /** What it takes off the barrier index at once, and the days until that has worn off. House judgement. */
-    public enum Kind {
-        OVER_EXFOLIATION("over-exfoliation", 15, 14),
-        SUPERFICIAL_PEEL("a superficial peel", 20, 7),
-        MEDIUM_PEEL("a medium peel", 30, 28),
-        MICRONEEDLING("microneedling", 20, 7),
-        WAXING("waxing", 10, 3),
-        LIGHT_OR_LASER("light or laser", 15, 7),
-        SUNBURN("sunburn", 20, 7);
-
-        private final String words;
-        private final int size;
-        private final int window;
-
-        Kind(String words, int size, int window) {
-            this.words = words;
-            this.size = size;
-            this.window = window;
-        }
-
-        public String words() {
-            return words;
-        }
-    }
-
+public record RecentEvent(String words, int size, int window, int days) {
     public RecentEvent {
         if (days < 0) {
-            throw new IllegalArgumentException("Days since %s is %d; it cannot lie ahead.".formatted(kind.words, days));
+            throw new IllegalArgumentException("Days since %s is %d; it cannot lie ahead.".formatted(words, days));
+        }
+        if (size < 0 || size > 100 || window < 1) {
+            throw new IllegalArgumentException(
+                    "%s takes %d points for %d days; 0..100 points and at least one day are possible."
+                            .formatted(words, size, window));
         }
     }
 
     /** E = size · clamp(1 − days / window, 0, 1). */
     double cost() {
-        return kind.size * Math.clamp(1 - (double) days / kind.window, 0, 1);
+        return size * Math.clamp(1 - (double) days / window, 0, 1);
     }
 }

@@ -16,5 +16,9 @@ public enum Sign {
     ROUGHNESS,
     DARKNESS,
     PUFFINESS,
-    CHAPPING
+    MILIA,
+    CHAPPING,
+    DULLNESS,
+    AFTER_MARKS,
+    SHAVING_BUMPS
 }

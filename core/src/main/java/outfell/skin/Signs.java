@@ -18,6 +18,8 @@ public final class Signs {
      * @param zones where it is read
      * @param grades five descriptors, grade 0 first
      * @param concern what it counts towards, if anything
+     * @param seconds that it takes to grade
+     * @param looks how to look at some people
      * @param countsFrom lowest grade that counts towards the concern
      * @param because evidence and source of the scale
      */
@@ -29,10 +31,50 @@ public final class Signs {
             List<String> grades,
             Optional<Concern> concern,
             int countsFrom,
+            int seconds,
+            List<Look> looks,
             Because because) {
         String zoneWords() {
             return zones.stream().map(Zone::words).collect(Collectors.joining(", "));
         }
+    }
+
+    /** Whose skin is looked at in its own way. */
+    public enum Who {
+        DARK,
+        MATURE,
+        ADOLESCENT,
+        BEARD;
+
+        boolean fits(SkinVerdict.Phototype phototype, History history) {
+            return switch (this) {
+                case DARK -> phototype.dark();
+                case MATURE -> history.age().orElse(0) >= 50;
+                case ADOLESCENT -> history.age().isPresent() && history.age().getAsInt() < 20;
+                case BEARD -> history.beard();
+            };
+        }
+    }
+
+    /** How to look at a sign on such a person. */
+    public record Look(Who who, String text) {}
+
+    /** How to look at this person's signs. */
+    public record Hint(Sign sign, String text) {}
+
+    /** The hints that fit, in the order of the signs. */
+    public static List<Hint> hints(SkinVerdict.Phototype phototype, History history) {
+        return ALL.stream()
+                .flatMap(s -> s.looks().stream()
+                        .filter(l -> l.who().fits(phototype, history))
+                        .map(l -> new Hint(s.sign(), l.text())))
+                .toList();
+    }
+
+    private static Look look(Row row) {
+        Look look = new Look(row.one("who", Who.class), row.text("text"));
+        row.done();
+        return look;
     }
 
     private static final List<Scale> ALL =
@@ -76,6 +118,8 @@ public final class Signs {
                 grades,
                 concern,
                 (int) row.number("counts-from", 1),
+                row.whole("seconds", 1, 300),
+                row.rows("look").stream().map(Signs::look).toList(),
                 row.because(row.text("label") + " is graded by descriptor."));
     }
 }

@@ -1,6 +1,7 @@
 package outfell.skin;
 
 import java.util.List;
+import java.util.Optional;
 import outfell.knowledge.Because;
 
 /**
@@ -8,8 +9,15 @@ import outfell.knowledge.Because;
  *
  * @param zones type of each zone that could be told, in zone order
  * @param concerns heaviest first; weights add up to 100
- * @param contradictions where eye and probe part, never averaged away in silence
- * @param missing what would settle most, cheapest first
+ * @param phototype by burning and tanning
+ * @param oilyOrThirsty the commonest misreading, answered by evidence
+ * @param swing what the seasons do, when she says so
+ * @param contradictions where eye, probe and word part, settled or open
+ * @param asymmetries where left and right part
+ * @param probe every probe reading with what it counts
+ * @param elsewhere what is read on places that this regimen does not reach
+ * @param byHand verdicts that the therapist has set against the computed ones
+ * @param missing what would settle a verdict, cheapest first
  */
 public record SkinVerdict(
         TypeVerdict type,
@@ -18,7 +26,14 @@ public record SkinVerdict(
         Sensitivity sensitivity,
         Barrier barrier,
         List<RankedConcern> concerns,
-        List<Because> contradictions,
+        Phototype phototype,
+        OilyOrThirsty oilyOrThirsty,
+        Optional<Because> swing,
+        List<Contradiction> contradictions,
+        List<Because> asymmetries,
+        List<ProbeLine> probe,
+        List<Because> elsewhere,
+        List<SetByHand> byHand,
         List<Missing> missing) {
 
     /** Band of one zone. */
@@ -29,7 +44,7 @@ public record SkinVerdict(
      *
      * @param water 0 to 100; negative when not known
      */
-    public record Water(WaterState state, double water, Because because) {
+    public record Water(WaterState state, double water, Confidence confidence, Because because) {
         public boolean dehydrated() {
             return state == WaterState.SLIGHTLY_DEHYDRATED
                     || state == WaterState.DEHYDRATED
@@ -54,14 +69,19 @@ public record SkinVerdict(
      * @param score 0 to 100; negative when not known
      * @param treatAsSensitive by score or by the override for a lasting sting or strong redness
      */
-    public record Sensitivity(SensitivityBand band, double score, boolean treatAsSensitive, Because because) {}
+    public record Sensitivity(
+            SensitivityBand band, double score, boolean treatAsSensitive, Confidence confidence, Because because) {}
 
     /** Under 25 tolerant, under 45 a reactive tendency, else sensitive. House judgement. */
     public enum SensitivityBand {
         TOLERANT,
         REACTIVE_TENDENCY,
         SENSITIVE,
-        NOT_YET
+        NOT_YET;
+
+        public String words() {
+            return this == NOT_YET ? "not known yet" : name().toLowerCase().replace('_', ' ');
+        }
     }
 
     /**
@@ -76,7 +96,11 @@ public record SkinVerdict(
         SOUND,
         STRAINED,
         BROKEN,
-        NOT_YET
+        NOT_YET;
+
+        public String words() {
+            return this == NOT_YET ? "not known yet" : name().toLowerCase();
+        }
     }
 
     /**
@@ -87,8 +111,71 @@ public record SkinVerdict(
             Concern concern, double severity, int zonesTouched, int zonesLooked, double weight, Because because) {}
 
     /**
+     * @param type 1 to 6; 0 when not known
+     * @param numeral as written, empty when not known
+     */
+    public record Phototype(int type, String numeral, Confidence confidence, Because because) {
+        public boolean known() {
+            return type > 0;
+        }
+
+        /** Skin in which redness is under-seen. */
+        public boolean dark() {
+            return type >= 5;
+        }
+    }
+
+    /** The question and its answer. */
+    public record OilyOrThirsty(Answer answer, Because because) {
+        /** What the evidence says. */
+        public enum Answer {
+            NOT_ASKED,
+            OILY,
+            THIRSTY,
+            BOTH,
+            NEITHER,
+            CANNOT_TELL
+        }
+    }
+
+    /**
+     * One spot of the probe.
+     *
+     * @param median in the unit
+     * @param spread (max − min) / median; for pH max − min
+     * @param band in words
+     * @param counts beside the eye, 0 not at all to 1 whole
+     * @param because why it counts that much
+     */
+    public record ProbeLine(
+            ProbeReading.Quantity quantity,
+            Zone zone,
+            List<Double> values,
+            double median,
+            double spread,
+            boolean noisy,
+            boolean simulated,
+            String band,
+            ProbeConditions.Standing standing,
+            double counts,
+            Because because) {}
+
+    /** A computed verdict beside the therapist's. */
+    public record SetByHand(ByHand.Verdict verdict, String computed, String stands, String who, String why) {}
+
+    /**
      * @param what to do next
+     * @param where to find it
+     * @param sign to grade, for a sign
+     * @param seconds that it takes
      * @param settles which verdict it would settle
      */
-    public record Missing(String what, Sign sign, String settles) {}
+    public record Missing(String what, Where where, Optional<Sign> sign, int seconds, String settles) {
+        /** Where a missing thing is found. */
+        public enum Where {
+            SIGN,
+            PROBE,
+            TALK
+        }
+    }
 }

@@ -30,6 +30,14 @@ public sealed interface TypeVerdict {
             Because because)
             implements TypeVerdict {}
 
+    /**
+     * Set by the therapist, whatever was computed.
+     *
+     * @param t band of forehead, nose and chin
+     * @param u band of the cheeks
+     */
+    record SetByTherapist(Band t, Band u, Because because) implements TypeVerdict {}
+
     /** Only one side is known; its band stands in for the whole. */
     record Provisional(Band band, double oil, Because because) implements TypeVerdict {}
 
@@ -40,6 +48,7 @@ public sealed interface TypeVerdict {
     default Band bandT() {
         return switch (this) {
             case Told told -> told.combination() ? told.t() : told.overall();
+            case SetByTherapist set -> set.t();
             case Provisional provisional -> provisional.band();
             case NotYet _ -> Band.NORMAL;
         };
@@ -49,26 +58,36 @@ public sealed interface TypeVerdict {
     default Band bandU() {
         return switch (this) {
             case Told told -> told.combination() ? told.u() : told.overall();
+            case SetByTherapist set -> set.u();
             case Provisional provisional -> provisional.band();
             case NotYet _ -> Band.NORMAL;
         };
     }
 
     default boolean combination() {
-        return this instanceof Told told && told.combination();
+        return switch (this) {
+            case Told told -> told.combination();
+            case SetByTherapist set -> set.t() != set.u();
+            case Provisional _, NotYet _ -> false;
+        };
     }
 
     /** As said aloud: "combination, oily T-zone with dry cheeks". */
     default String words() {
         return switch (this) {
-            case Told told
-            when told.combination() ->
-                "combination, %s T-zone with %s cheeks"
-                        .formatted(told.t().words(), told.u().words());
-            case Told told -> told.overall().words();
+            case Told told ->
+                told.combination()
+                        ? combined(told.t(), told.u())
+                        : told.overall().words();
+            case SetByTherapist set ->
+                combination() ? combined(set.t(), set.u()) : set.t().words();
             case Provisional provisional ->
                 "%s, for now".formatted(provisional.band().words());
             case NotYet _ -> "not known yet";
         };
+    }
+
+    private static String combined(Band t, Band u) {
+        return "combination, %s T-zone with %s cheeks".formatted(t.words(), u.words());
     }
 }

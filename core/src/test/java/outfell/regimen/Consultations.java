@@ -1,8 +1,10 @@
 package outfell.regimen;
 
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.random.RandomGenerator;
@@ -14,20 +16,36 @@ import outfell.regimen.Consultation.Life;
 import outfell.regimen.Consultation.Owned;
 import outfell.regimen.Consultation.Standing;
 import outfell.safety.Answers;
+import outfell.safety.SafetyScreen;
 import outfell.skin.Faces;
+import outfell.skin.History;
 import outfell.skin.Observation;
+import outfell.skin.ProbeBands;
+import outfell.skin.ProbeConditions;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.SkinReading;
 
 /** Builds consultations in tests, with quiet defaults. */
 final class Consultations {
+    static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+    /** Asked everything, and nothing applies. */
+    static final Answers NOTHING = nothing();
+
     static final List<Product> CATALOGUE = StarterCatalogue.products();
 
     private Consultations() {}
 
+    private static Answers nothing() {
+        Answers all = Answers.none(TODAY);
+        for (String question : SafetyScreen.questions()) {
+            all = all.with(new Answers.Answer(question, false, Optional.empty(), TODAY));
+        }
+        return all;
+    }
+
     static Consultation of(Faces face) {
-        return of(face.reading(), "classic", Month.NOVEMBER, CATALOGUE, List.of(), Answers.NONE, Life.USUAL);
+        return of(face.reading(), "classic", Month.NOVEMBER, CATALOGUE, List.of(), NOTHING, Life.USUAL);
     }
 
     static Consultation of(
@@ -50,7 +68,9 @@ final class Consultations {
                 month,
                 List.of(),
                 List.of(),
-                Standing.NONE);
+                Standing.NONE,
+                List.of(),
+                ProbeBands.SHIPPED);
     }
 
     static Product product(String id) {
@@ -74,9 +94,26 @@ final class Consultations {
                     .forEach(z -> all.add(new Observation(
                             z,
                             sign,
-                            sign == Sign.STING ? 0 : Math.clamp(usual + random.nextInt(3) - 1, 0, 3),
+                            sign == Sign.STING
+                                    ? 0
+                                    : Math.clamp(usual + random.nextInt(3) - 1, 0, sign == Sign.PUFFINESS ? 2 : 3),
                             Signs.of(sign).how())));
         }
-        return new SkinReading(all, List.of(), OptionalInt.of(0), OptionalInt.of(0), List.of());
+        return new SkinReading(
+                all,
+                List.of(),
+                ProbeConditions.UNSTATED,
+                new History(
+                        OptionalInt.of(0),
+                        OptionalInt.of(0),
+                        false,
+                        Optional.empty(),
+                        OptionalInt.empty(),
+                        OptionalInt.empty(),
+                        OptionalInt.empty(),
+                        false),
+                List.of(),
+                List.of(),
+                List.of());
     }
 }

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static outfell.skin.Faces.face;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -28,12 +30,11 @@ import outfell.product.StepKind;
 import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Consultation.Life;
 import outfell.regimen.Consultation.Owned;
-import outfell.regimen.Consultation.Scent;
+import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Regimen.Fate;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.safety.Answers;
-import outfell.safety.Answers.Expecting;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
 
@@ -61,14 +62,24 @@ class PlannerTest {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
         for (int trial = 0; trial < 6; trial++) {
             Life life = new Life(
-                    6 + random.nextInt(8), 10 + random.nextInt(15), 5 + random.nextInt(5), 2, 2, 3, false, Scent.ANY);
+                    6 + random.nextInt(8),
+                    10 + random.nextInt(15),
+                    5 + random.nextInt(5),
+                    2,
+                    2,
+                    false,
+                    3,
+                    Set.of(),
+                    Taste.ANY,
+                    Taste.ANY,
+                    Taste.ANY);
             Consultation c = Consultations.of(
                     Consultations.face(random),
                     method,
                     Month.of(1 + random.nextInt(12)),
                     Consultations.CATALOGUE,
                     List.of(),
-                    Answers.NONE,
+                    Consultations.NOTHING,
                     life);
             Regimen r = planned(c);
             assertThat(r.notices()).isEmpty();
@@ -95,10 +106,8 @@ class PlannerTest {
 
     @Test
     void pregnancy_takes_the_retinoid_off_the_shelf_with_the_reason() {
-        Regimen r = planned(with(
-                OILY,
-                new Answers(Expecting.PREGNANT, List.of(), List.of(), false, ""),
-                Consultations.owned("retinol-serum-02", 20)));
+        Regimen r =
+                planned(with(OILY, Consultations.NOTHING.yes("pregnant"), Consultations.owned("retinol-serum-02", 20)));
         assertThat(r.shelf().getFirst().fate()).isEqualTo(Fate.STOP);
         assertThat(r.shelf().getFirst().because().sentence())
                 .contains("Retinol")
@@ -109,13 +118,13 @@ class PlannerTest {
 
     @Test
     void what_is_banned_cannot_be_put_in_by_hand() {
-        Consultation pregnant = with(OILY, new Answers(Expecting.PREGNANT, List.of(), List.of(), false, ""));
+        Consultation pregnant = with(OILY, Consultations.NOTHING.yes("pregnant"));
         Choice retinal = new Choice(Part.EVENING, new ProductId("retinal-cream-005"));
         assertThat(Planner.refusal(pregnant, retinal).orElseThrow().sentence()).contains("Retinal");
         Regimen r = planned(pregnant.with(retinal));
         assertThat(r.refusals()).hasSize(1);
         assertThat(r.products()).doesNotContain(retinal.product());
-        assertThat(Planner.refusal(with(OILY, Answers.NONE), retinal)).isEmpty();
+        assertThat(Planner.refusal(with(OILY, Consultations.NOTHING), retinal)).isEmpty();
     }
 
     @ParameterizedTest
@@ -125,7 +134,7 @@ class PlannerTest {
         "MORNING, oil-cleanse-clear, takes off sunscreen"
     })
     void what_belongs_to_the_other_half_of_the_day_is_refused(Part part, String product, String because) {
-        assertThat(Planner.refusal(with(OILY, Answers.NONE), new Choice(part, new ProductId(product)))
+        assertThat(Planner.refusal(with(OILY, Consultations.NOTHING), new Choice(part, new ProductId(product)))
                         .orElseThrow()
                         .sentence())
                 .contains(because);
@@ -134,7 +143,7 @@ class PlannerTest {
     @Test
     void a_pin_is_followed_and_takes_its_computed_place() {
         Choice honey = new Choice(Part.EVENING, new ProductId("serum-honey"));
-        Regimen r = planned(with(OILY, Answers.NONE).with(honey));
+        Regimen r = planned(with(OILY, Consultations.NOTHING).with(honey));
         assertThat(r.refusals()).isEmpty();
         List<StepKind> kinds = r.evening().steps().stream().map(Step::kind).toList();
         assertThat(r.evening().steps()).anyMatch(s -> s.product().equals(honey.product()));
@@ -148,7 +157,7 @@ class PlannerTest {
                 .with(Sign.REDNESS, 3, 3, 3, 3, 3)
                 .with(Sign.TIGHTNESS, 3, 3, 3, 3, 3)
                 .with(Sign.FLAKING, 2, 2, 2, 2, 2);
-        Regimen r = planned(with(broken, Answers.NONE, Consultations.owned("glycolic-fluid-8", 3)));
+        Regimen r = planned(with(broken, Consultations.NOTHING, Consultations.owned("glycolic-fluid-8", 3)));
         assertThat(r.steps().map(Step::kind))
                 .doesNotContain(StepKind.TREATMENT, StepKind.CLAY_MASK, StepKind.ENZYME, StepKind.SCRUB);
         assertThat(r.evening().steps()).anyMatch(s -> s.kind() == StepKind.SEAL);
@@ -170,8 +179,7 @@ class PlannerTest {
                 OptionalDouble.empty(),
                 true));
         List<DayOfWeek> nights = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
-        Regimen r = planned(
-                with(OILY, new Answers(Expecting.NO, List.of(), List.of(), true, ""), new Owned(cream, 14, nights)));
+        Regimen r = planned(with(OILY, Consultations.NOTHING.yes("prescribed-retinoid"), new Owned(cream, 14, nights)));
         Step rx = r.evening().steps().stream()
                 .filter(Step::prescription)
                 .findFirst()
@@ -197,20 +205,28 @@ class PlannerTest {
                 OptionalDouble.empty(),
                 true));
         Owned owned = new Owned(cream, 14, List.of(DayOfWeek.MONDAY));
-        Regimen r = planned(with(OILY, new Answers(Expecting.NO, List.of("lanolin"), List.of(), true, ""), owned));
+        Regimen r = planned(with(OILY, Consultations.NOTHING.yes("lanolin").yes("prescribed-retinoid"), owned));
         assertThat(r.notices())
                 .anyMatch(n -> n.sentence().contains("Lanolin") && n.sentence().contains("prescriber"));
         assertThat(r.evening().steps()).anyMatch(Step::prescription);
-        Regimen other = planned(with(OILY, new Answers(Expecting.NO, List.of("wheat"), List.of(), true, ""), owned));
+        Regimen other = planned(with(OILY, Consultations.NOTHING.yes("wheat").yes("prescribed-retinoid"), owned));
         assertThat(other.notices()).isEmpty();
     }
 
     @Test
     void refer_first_shows_no_plan_until_it_is_settled() {
         Faces severe = face().with(Sign.SHINE, 2, 2, 2, 2, 2).with(Sign.SPOTS, 4, 4, 4, 4, 4);
-        assertThat(Planner.plan(with(severe, Answers.NONE))).isInstanceOf(Outcome.ReferFirst.class);
+        assertThat(Planner.plan(with(severe, Consultations.NOTHING))).isInstanceOf(Outcome.ReferFirst.class);
         assertThat(Planner.plan(with(
-                        severe, new Answers(Expecting.NO, List.of(), List.of(), false, "Dr Ashdown, 24 November"))))
+                        severe,
+                        new Answers(
+                                Consultations.TODAY,
+                                List.of(),
+                                OptionalInt.empty(),
+                                List.of(),
+                                List.of(),
+                                List.of(new Answers.Settled(
+                                        "spots-severe", "Dr Ashdown", LocalDate.of(2026, 11, 24), ""))))))
                 .isInstanceOf(Outcome.Planned.class);
     }
 
@@ -222,8 +238,8 @@ class PlannerTest {
                 Month.MAY,
                 Consultations.CATALOGUE,
                 List.of(),
-                Answers.NONE,
-                new Life(1, 1, 2, 2, 2, 3, false, Scent.ANY));
+                Consultations.NOTHING,
+                new Life(1, 1, 2, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY));
         Regimen r = planned(c);
         assertThat(r.notices())
                 .anyMatch(n -> n.sentence().contains("minutes for its necessary steps"))
@@ -233,12 +249,12 @@ class PlannerTest {
 
     @Test
     void what_she_owns_is_used_up_first_unless_it_strips() {
-        Regimen r = planned(with(OILY, Answers.NONE, Consultations.owned("milk-wash-thirsty", 4)));
+        Regimen r = planned(with(OILY, Consultations.NOTHING, Consultations.owned("milk-wash-thirsty", 4)));
         assertThat(r.evening().steps()).anyMatch(s -> s.product().value().equals("milk-wash-thirsty") && s.owned());
         Faces thirsty = face().with(Sign.SHINE, 3, 3, 3, 3, 3)
                 .with(Sign.TIGHTNESS, 3, 3, 3, 3, 3)
                 .with(Sign.FLAKING, 1, 1, 1, 1, 1);
-        Regimen strips = planned(with(thirsty, Answers.NONE, Consultations.owned("foam-wash-strong", 60)));
+        Regimen strips = planned(with(thirsty, Consultations.NOTHING, Consultations.owned("foam-wash-strong", 60)));
         assertThat(strips.shelf().getFirst().fate()).isEqualTo(Fate.SET_ASIDE);
         assertThat(strips.shelf().getFirst().because().sentence()).contains("surfactant");
     }
@@ -251,8 +267,8 @@ class PlannerTest {
                 Month.MAY,
                 Consultations.CATALOGUE,
                 List.of(Consultations.owned("cream-scented", 9)),
-                Answers.NONE,
-                new Life(8, 15, 6, 2, 2, 3, false, Scent.NEVER));
+                Consultations.NOTHING,
+                new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.NEVER, Taste.ANY, Taste.ANY));
         assertThat(planned(c).shelf().getFirst().because().sentence()).contains("no scent is wanted");
     }
 
@@ -262,6 +278,7 @@ class PlannerTest {
                 .calm()
                 .with(Sign.REDNESS, 0, 0, 0, 0, 0)
                 .with(Sign.STING, 0, 0, 0, 0, 0)
+                .person(30, false, true)
                 .history(0, 0);
         Consultation c = Consultations.of(
                 swings.reading(),
@@ -269,8 +286,8 @@ class PlannerTest {
                 Month.NOVEMBER,
                 Consultations.CATALOGUE,
                 List.of(Consultations.owned("day-fluid-30", 4)),
-                Answers.NONE,
-                new Life(8, 15, 6, 4, 2, 3, true, Scent.ANY));
+                Consultations.NOTHING,
+                new Life(8, 15, 6, 4, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY));
         Planner.Turned july = Planner.turn(c, Month.JULY).orElseThrow();
         assertThat(july.changes()).anySatisfy(change -> {
             assertThat(change.kind()).isEqualTo(StepKind.SUNSCREEN);
@@ -284,7 +301,7 @@ class PlannerTest {
 
     @Test
     void an_unread_face_gets_the_safe_base_only() {
-        Regimen r = planned(with(face(), Answers.NONE));
+        Regimen r = planned(with(face(), Consultations.NOTHING));
         assertThat(r.steps().map(Step::kind).toList())
                 .isSubsetOf(
                         StepKind.WASH, StepKind.FIRST_CLEANSE, StepKind.MOISTURISER, StepKind.SUNSCREEN, StepKind.SEAL);
@@ -292,8 +309,8 @@ class PlannerTest {
 
     @Test
     void an_empty_catalogue_is_said_step_by_step() {
-        Regimen r = planned(
-                Consultations.of(OILY.reading(), "classic", Month.MAY, List.of(), List.of(), Answers.NONE, Life.USUAL));
+        Regimen r = planned(Consultations.of(
+                OILY.reading(), "classic", Month.MAY, List.of(), List.of(), Consultations.NOTHING, Life.USUAL));
         assertThat(r.steps()).isEmpty();
         assertThat(r.notices()).anyMatch(n -> n.sentence().contains("may stand as sunscreen"));
     }
@@ -302,7 +319,13 @@ class PlannerTest {
     @ValueSource(strings = {"classic", "layered"})
     void every_step_of_every_plan_is_explained(String method) {
         Regimen r = planned(Consultations.of(
-                OILY.reading(), method, Month.MARCH, Consultations.CATALOGUE, List.of(), Answers.NONE, Life.USUAL));
+                OILY.reading(),
+                method,
+                Month.MARCH,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                Life.USUAL));
         assertThat(r.steps()).allSatisfy(s -> {
             assertThat(s.place().sentence()).isNotBlank();
             assertThat(s.purpose())

@@ -7,6 +7,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
@@ -15,8 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import outfell.product.Product;
 import outfell.regimen.Consultation.Life;
-import outfell.regimen.Consultation.Scent;
-import outfell.safety.Answers;
+import outfell.regimen.Consultation.Taste;
 import outfell.safety.SafetyScreen;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
@@ -117,16 +117,19 @@ class SearchTest {
                 4 + random.nextInt(6),
                 2,
                 2,
+                false,
                 3,
-                random.nextBoolean(),
-                Scent.ANY);
+                Set.of(),
+                Taste.ANY,
+                Taste.ANY,
+                Taste.ANY);
         return Consultations.of(
                 Consultations.face(random),
                 random.nextInt(3) == 0 ? "layered" : "classic",
                 Month.of(1 + random.nextInt(12)),
                 some,
                 List.of(),
-                Answers.NONE,
+                Consultations.NOTHING,
                 life);
     }
 

@@ -1,12 +1,15 @@
 package outfell.safety;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static outfell.skin.Faces.face;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -14,134 +17,321 @@ import org.junit.jupiter.params.provider.MethodSource;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
-import outfell.safety.Answers.Expecting;
+import outfell.safety.Answers.Answer;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
+import outfell.skin.Zone;
 
-/** Every row once where it fires and once where it just does not. */
+/** Every row of the table once where it fires and once where it just does not; what each does. */
 class SafetyScreenTest {
-    /** For each known allergy: what it forbids, and its near miss. */
-    private static final Map<String, List<String>> ALLERGENS = Map.ofEntries(
-            Map.entry("nuts", List.of("Prunus Amygdalus Dulcis Oil", "Mandelic Acid")),
-            Map.entry("bee-products", List.of("Mel", "Euphorbia Cerifera Cera")),
-            Map.entry("shellfish", List.of("Chitosan", "Laminaria Digitata Extract")),
-            Map.entry("latex", List.of("Papain", "Bromelain")),
-            Map.entry("fragrance", List.of("Linalool", "Bisabolol")),
-            Map.entry("salicylates", List.of("Salix Alba Bark Extract", "Ethylhexyl Salicylate")),
-            Map.entry("lanolin", List.of("Lanolin Alcohol", "Cetearyl Alcohol")),
-            Map.entry("daisies", List.of("Calendula Officinalis Flower Extract", "Centella Asiatica Extract")),
-            Map.entry("wheat", List.of("Hydrolyzed Wheat Protein", "Avena Sativa Kernel Flour")),
-            Map.entry("soy", List.of("Glycine Soja Oil", "Helianthus Annuus Seed Oil")),
-            Map.entry("sesame", List.of("Sesamum Indicum Seed Oil", "Squalane")),
-            Map.entry("formaldehyde", List.of("DMDM Hydantoin", "Phenoxyethanol")),
-            Map.entry("isothiazolinones", List.of("Methylisothiazolinone", "Sodium Benzoate")));
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+    private static final Answers NOTHING = Answers.none(TODAY);
 
-    static List<String> allergies() {
-        return SafetyScreen.allergies().stream().map(SafetyScreen.Allergy::id).toList();
+    /** A row with a case where it fires and the nearest case where it does not. */
+    record Case(String rule, Answers fires, Faces firesOn, Answers misses, Faces missesOn) {
+        Case(String rule, Answers fires, Answers misses) {
+            this(rule, fires, face(), misses, face());
+        }
+
+        Case(String rule, Faces fires, Faces misses) {
+            this(rule, NOTHING, fires, NOTHING, misses);
+        }
+
+        @Override
+        public String toString() {
+            return rule;
+        }
+    }
+
+    /** Rows that follow from something else than their own question. */
+    private static final List<Case> FOLLOWING = List.of(
+            new Case("pregnancy-oils", NOTHING.yes("pregnant"), NOTHING.yes("trying")),
+            new Case(
+                    "prescribed-retinoid-while-expecting",
+                    NOTHING.yes("prescribed-retinoid").yes("trying"),
+                    NOTHING.yes("prescribed-retinoid")),
+            new Case(
+                    "isotretinoin-while-expecting",
+                    NOTHING.yes("isotretinoin").yes("breastfeeding"),
+                    NOTHING.yes("breastfeeding")),
+            new Case("isotretinoin-month", on("isotretinoin-past", 29), on("isotretinoin-past", 30)),
+            new Case("microneedling-bland", on("microneedling", 2), on("microneedling", 3)),
+            new Case("spots-severe", face().with(Sign.SPOTS, 4), face().with(Sign.SPOTS, 3)),
+            new Case("flaking-severe", face().with(Sign.FLAKING, 4), face().with(Sign.FLAKING, 3)),
+            new Case(
+                    "one-eye-swollen",
+                    face().at(Zone.EYE_R, Sign.PUFFINESS, 3).at(Zone.EYE_L, Sign.PUFFINESS, 1),
+                    face().at(Zone.EYE_R, Sign.PUFFINESS, 3).at(Zone.EYE_L, Sign.PUFFINESS, 2)),
+            new Case("milia-near-eyes", face().at(Zone.EYE_L, Sign.MILIA, 2), face().at(Zone.EYE_L, Sign.MILIA, 1)),
+            new Case(
+                    "calm-reset",
+                    face().with(Sign.STING, 2).with(Sign.REDNESS, 2),
+                    face().with(Sign.STING, 1).with(Sign.REDNESS, 2)),
+            new Case("under-16", aged(15), aged(16)),
+            new Case("guardian-missing", aged(15), aged(15).yes("guardian")),
+            new Case("teen-acne", aged(15), face().with(Sign.SPOTS, 3), aged(15), face().with(Sign.SPOTS, 2)),
+            new Case("marks-easily", face().inTheSun(4, 4), face().inTheSun(4, 3)));
+
+    /** Each row with a question: yes fires, no does not; a dated one the day before and the day it has run out. */
+    static List<Case> rows() {
+        List<Case> all = new ArrayList<>(FOLLOWING);
+        for (Rule rule : Rule.ALL) {
+            if (rule.asks()) {
+                all.add(new Case(
+                        rule.id(),
+                        rule.days() > 0 ? on(rule.id(), rule.days() - 1) : NOTHING.yes(rule.id()),
+                        rule.days() > 0
+                                ? on(rule.id(), rule.days())
+                                : NOTHING.with(new Answer(rule.id(), false, Optional.empty(), TODAY))));
+            }
+        }
+        return all;
     }
 
     @ParameterizedTest
-    @MethodSource("allergies")
-    void each_allergy_forbids_its_own_and_nothing_near_it(String id) {
-        SafetyVerdict verdict = screen(new Answers(Expecting.NO, List.of(id), List.of(), false, ""), face());
-        List<String> pair = ALLERGENS.getOrDefault(id, List.of());
-        assertThat(pair).as("no case for %s", id).hasSize(2);
-        assertThat(verdict.forbids(holding(pair.get(0)))).isPresent();
-        assertThat(verdict.forbids(holding(pair.get(1)))).isEmpty();
+    @MethodSource("rows")
+    void each_row_fires_where_it_should_and_not_next_to_it(Case c) {
+        Rule rule = Rule.ALL.stream()
+                .filter(r -> r.id().equals(c.rule()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(rule.applies(facts(c.fires(), c.firesOn()))).as("fires").isTrue();
+        assertThat(rule.applies(facts(c.misses(), c.missesOn())))
+                .as("near miss")
+                .isFalse();
+        if (!rule.whom().isEmpty()) {
+            assertThat(screen(c.fires(), c.firesOn()).open())
+                    .anyMatch(r -> r.rule().equals(rule.id()));
+        }
+        if (rule.bans()) {
+            assertThat(screen(c.fires(), c.firesOn()).bans())
+                    .anyMatch(b -> b.rule().equals(rule.id()));
+            assertThat(screen(c.misses(), c.missesOn()).bans())
+                    .noneMatch(b -> b.rule().equals(rule.id()));
+        }
+    }
+
+    @Test
+    void no_row_is_without_its_case() {
+        assertThat(rows())
+                .extracting(Case::rule)
+                .containsExactlyInAnyOrderElementsOf(
+                        Rule.ALL.stream().map(Rule::id).toList());
+    }
+
+    @Test
+    void every_row_has_a_reason_a_source_and_something_to_do() {
+        assertThat(Rule.ALL).allSatisfy(r -> {
+            assertThat(r.because().sentence()).endsWith(".");
+            assertThat(r.bans() || !r.whom().isEmpty() || !r.therapist().isEmpty() || r.id().equals("guardian"))
+                    .as("%s does nothing", r.id())
+                    .isTrue();
+        });
+    }
+
+    static List<List<String>> allergens() {
+        return List.of(
+                List.of("nuts", "Prunus Amygdalus Dulcis Oil", "Mandelic Acid"),
+                List.of("bee-products", "Mel", "Euphorbia Cerifera Cera"),
+                List.of("shellfish", "Chitosan", "Laminaria Digitata Extract"),
+                List.of("latex", "Papain", "Bromelain"),
+                List.of("fragrance", "Linalool", "Bisabolol"),
+                List.of("salicylates", "Salix Alba Bark Extract", "Ethylhexyl Salicylate"),
+                List.of("lanolin", "Lanolin Alcohol", "Cetearyl Alcohol"),
+                List.of("daisies", "Calendula Officinalis Flower Extract", "Centella Asiatica Extract"),
+                List.of("wheat", "Hydrolyzed Wheat Protein", "Avena Sativa Kernel Flour"),
+                List.of("soy", "Glycine Soja Oil", "Helianthus Annuus Seed Oil"),
+                List.of("sesame", "Sesamum Indicum Seed Oil", "Squalane"),
+                List.of("formaldehyde", "DMDM Hydantoin", "Phenoxyethanol"),
+                List.of("isothiazolinones", "Methylisothiazolinone", "Sodium Benzoate"));
+    }
+
+    @ParameterizedTest
+    @MethodSource("allergens")
+    void each_allergy_forbids_its_own_and_nothing_near_it(List<String> row) {
+        SafetyVerdict verdict = screen(NOTHING.yes(row.get(0)), face());
+        assertThat(verdict.forbids(holding(row.get(1)))).isPresent();
+        assertThat(verdict.forbids(holding(row.get(2)))).isEmpty();
+    }
+
+    @Test
+    void no_allergy_is_without_its_allergen() {
+        assertThat(allergens())
+                .extracting(row -> row.get(0))
+                .containsExactlyInAnyOrderElementsOf(SafetyScreen.questions("allergy"));
     }
 
     @Test
     void an_allergy_the_table_does_not_know_is_matched_as_text_and_said_to_be_a_guess() {
-        SafetyVerdict verdict = screen(new Answers(Expecting.NO, List.of(), List.of("oarweed"), false, ""), face());
-        assertThat(verdict.forbids(holding("Laminaria Digitata Extract"))
+        assertThat(reactsTo("oarweed")
+                        .forbids(holding("Laminaria Digitata Extract"))
                         .orElseThrow()
                         .sentence())
                 .contains("guess");
-        assertThat(verdict.forbids(holding("Glycerin"))).isEmpty();
-        assertThat(screen(new Answers(Expecting.NO, List.of(), List.of("oar"), false, ""), face())
-                        .forbids(holding("Laminaria Digitata Extract")))
+        assertThat(reactsTo("oarweed").forbids(holding("Glycerin"))).isEmpty();
+        assertThat(reactsTo("oar").forbids(holding("Laminaria Digitata Extract")))
                 .isEmpty();
     }
 
     @Test
-    void pregnancy_and_trying_keep_retinoids_and_hydroquinone_out_and_leave_azelaic_acid() {
-        for (Expecting expecting : List.of(Expecting.PREGNANT, Expecting.TRYING)) {
-            SafetyVerdict verdict = screen(expecting(expecting), face());
+    void pregnancy_and_trying_keep_retinoids_out_and_leave_mild_acids() {
+        for (String expecting : List.of("pregnant", "trying")) {
+            SafetyVerdict verdict = screen(NOTHING.yes(expecting), face());
             assertThat(verdict.forbids(holding("Retinol"))).isPresent();
-            assertThat(verdict.forbids(holding("Retinyl Palmitate"))).isPresent();
             assertThat(verdict.forbids(holding("Bakuchiol"))).isPresent();
             assertThat(verdict.forbids(holding("Hydroquinone"))).isPresent();
             assertThat(verdict.forbids(holding("Azelaic Acid"))).isEmpty();
+            assertThat(verdict.forbids(named("Serum", "Aqua, Glycolic Acid 10 %")))
+                    .isEmpty();
+            assertThat(verdict.forbids(named("Serum", "Aqua, Glycolic Acid 12 %")))
+                    .isPresent();
         }
-        assertThat(screen(expecting(Expecting.PREGNANT), face()).forbids(holding("Lavandula Angustifolia Oil")))
-                .isPresent();
-        assertThat(screen(expecting(Expecting.TRYING), face()).forbids(holding("Lavandula Angustifolia Oil")))
-                .isEmpty();
-        assertThat(screen(expecting(Expecting.NO), face()).forbids(holding("Retinol")))
+        assertThat(screen(NOTHING.yes("breastfeeding"), face()).forbids(holding("Bakuchiol")))
                 .isEmpty();
     }
 
     @Test
-    void nursing_keeps_retinoids_out_and_leaves_bakuchiol() {
-        SafetyVerdict verdict = screen(expecting(Expecting.BREASTFEEDING), face());
-        assertThat(verdict.forbids(holding("Retinol"))).isPresent();
-        assertThat(verdict.forbids(holding("Bakuchiol"))).isEmpty();
-    }
-
-    @Test
-    void a_prescribed_retinoid_is_the_only_one_and_with_a_pregnancy_refers_first() {
-        SafetyVerdict alone = screen(new Answers(Expecting.NO, List.of(), List.of(), true, ""), face());
-        assertThat(alone.referrals()).isEmpty();
-        assertThat(alone.forbids(holding("Retinol"))).isPresent();
-        assertThat(alone.forbids(holding("Lactic Acid"))).isEmpty();
-        SafetyVerdict expecting = screen(new Answers(Expecting.TRYING, List.of(), List.of(), true, ""), face());
-        assertThat(expecting.referrals())
-                .extracting(SafetyVerdict.Referral::whom)
-                .anyMatch(w -> w.contains("prescriber"));
-    }
-
-    @Test
-    void severe_spots_and_sheets_of_flaking_refer_first_and_marked_ones_do_not() {
-        assertThat(screen(Answers.NONE, face().with(Sign.SPOTS, 4)).referrals()).hasSize(1);
-        assertThat(screen(Answers.NONE, face().with(Sign.SPOTS, 3)).referrals()).isEmpty();
-        assertThat(screen(Answers.NONE, face().with(Sign.FLAKING, 4)).referrals())
-                .hasSize(1);
-        assertThat(screen(Answers.NONE, face().with(Sign.FLAKING, 3)).referrals())
+    void a_wait_is_counted_from_its_day_and_says_the_day_it_ends() {
+        SafetyVerdict waxed = screen(on("waxing", 1), face());
+        assertThat(waxed.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %"))
+                        .orElseThrow()
+                        .sentence())
+                .contains("From 27 November on again");
+        assertThat(waxed.cautions()).anySatisfy(c -> assertThat(c.forClient()).contains("27 November"));
+        assertThat(screen(on("waxing", 3), face()).forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %")))
                 .isEmpty();
     }
 
     @Test
-    void a_broken_barrier_lets_nothing_strong_and_nothing_scented_near() {
-        SafetyVerdict broken = screen(
-                Answers.NONE, face().with(Sign.STING, 3).with(Sign.REDNESS, 3).with(Sign.TIGHTNESS, 3));
-        assertThat(broken.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %")))
-                .isPresent();
-        assertThat(broken.forbids(named("Vitamin C serum", "Aqua, Ascorbic Acid 12 %")))
-                .isPresent();
-        assertThat(broken.forbids(named("Night cream", "Aqua, Squalane, Parfum")))
-                .isPresent();
-        assertThat(broken.forbids(named("Plain cream", "Aqua, Glycerin, Petrolatum")))
-                .isEmpty();
-        SafetyVerdict sound = screen(Answers.NONE, face().with(Sign.STING, 0).with(Sign.REDNESS, 1));
-        assertThat(sound.forbids(named("Lactic serum", "Aqua, Lactic Acid 5 %")))
-                .isEmpty();
+    void a_wait_without_a_day_counts_from_the_day_it_was_asked() {
+        assertThat(screen(NOTHING.yes("waxing"), face()).bans().getFirst().until())
+                .hasValue(TODAY.plusDays(3));
     }
 
     @Test
-    void every_verdict_carries_evidence_and_source() {
-        SafetyVerdict verdict = screen(
-                new Answers(Expecting.PREGNANT, allergies(), List.of("kelp"), true, ""), face().with(Sign.SPOTS, 4));
-        assertThat(verdict.bans())
-                .isNotEmpty()
-                .allSatisfy(b -> assertThat(b.because().source()).isNotBlank());
-        assertThat(verdict.referrals())
-                .allSatisfy(r -> assertThat(r.because().source()).isNotBlank());
+    void a_day_ahead_is_refused() {
+        assertThatThrownBy(() -> new Answer("waxing", true, Optional.of(TODAY.plusDays(1)), TODAY))
+                .hasMessageContaining("lies ahead");
+        assertThatThrownBy(() -> NOTHING.with(new Answer("waxing", true, Optional.empty(), TODAY.plusDays(1))))
+                .hasMessageContaining("after the visit");
     }
 
-    private static Answers expecting(Expecting expecting) {
-        return new Answers(expecting, List.of(), List.of(), false, "");
+    @Test
+    void a_kind_of_step_can_be_out() {
+        SafetyVerdict verdict = screen(on("eye-surgery", 3), face());
+        assertThat(verdict.forbids(named("Eye cream", "Aqua, Glycerin"))
+                        .orElseThrow()
+                        .sentence())
+                .contains("an eye product");
+        assertThat(verdict.forbids(named("Cream", "Aqua, Glycerin"))).isEmpty();
+    }
+
+    @Test
+    void a_medicine_is_known_by_its_name_and_an_unknown_one_is_said() {
+        SafetyVerdict known = screen(taking("Doxycycline 100 mg"), face());
+        assertThat(known.bans()).anyMatch(b -> b.rule().equals("photosensitising"));
+        assertThat(known.cautions())
+                .anySatisfy(c -> assertThat(c.forTherapist()).contains("ask the client"));
+        SafetyVerdict unknown = screen(taking("Krakendrops"), face());
+        assertThat(unknown.bans()).isEmpty();
+        assertThat(unknown.cautions())
+                .anySatisfy(c -> assertThat(c.forTherapist()).contains("not in the table"));
+        assertThat(SafetyScreen.prescribedRetinoid(taking("Tretinoin cream"))).isTrue();
+        assertThat(SafetyScreen.prescribedRetinoid(taking("Isotretinoin"))).isFalse();
+    }
+
+    @Test
+    void a_settled_referral_stays_in_sight_and_holds_nothing_up() {
+        Answers settled = new Answers(
+                TODAY,
+                List.of(new Answer("mole", true, Optional.empty(), TODAY)),
+                OptionalInt.empty(),
+                List.of(),
+                List.of(),
+                List.of(new Answers.Settled("mole", "Dr Ashdown", TODAY, "harmless")));
+        SafetyVerdict verdict = screen(settled, face());
+        assertThat(verdict.open()).isEmpty();
+        assertThat(verdict.referrals()).hasSize(1);
+        assertThatThrownBy(() -> new Answers.Settled("mole", " ", TODAY, "")).hasMessageContaining("who settled");
+    }
+
+    @Test
+    void answers_of_an_earlier_visit_grow_stale_where_they_can_change() {
+        Answers old = new Answers(
+                TODAY,
+                List.of(
+                        new Answer("pregnant", false, Optional.empty(), TODAY.minusDays(40)),
+                        new Answer("lanolin", true, Optional.empty(), TODAY.minusDays(40))),
+                OptionalInt.empty(),
+                List.of(),
+                List.of(),
+                List.of());
+        assertThat(screen(old, face()).askAgain())
+                .extracting(SafetyVerdict.Stale::id)
+                .containsExactly("pregnant");
+        assertThat(screen(NOTHING.yes("pregnant"), face()).askAgain()).isEmpty();
+    }
+
+    @Test
+    void a_question_is_asked_only_when_it_can_matter() {
+        assertThat(asks(aged(70), "pregnant")).isFalse();
+        assertThat(asks(aged(30), "pregnant")).isTrue();
+        assertThat(asks(NOTHING, "pregnant")).isTrue();
+        assertThat(asks(NOTHING, "eczema-weeping")).isFalse();
+        assertThat(asks(NOTHING.yes("eczema"), "eczema-weeping")).isTrue();
+        assertThat(asks(aged(15), "guardian")).isTrue();
+        assertThat(asks(aged(16), "guardian")).isFalse();
+    }
+
+    @Test
+    void what_happened_lately_weighs_on_the_barrier_for_as_long_as_its_row_says() {
+        assertThat(SafetyScreen.events(on("sunburn", 2))).singleElement().satisfies(e -> {
+            assertThat(e.size()).isEqualTo(20);
+            assertThat(e.window()).isEqualTo(7);
+            assertThat(e.days()).isEqualTo(2);
+        });
+        Answers open = NOTHING.yes("open-skin");
+        SkinReading reading = new SkinReading(
+                List.of(),
+                List.of(),
+                Faces.VALID,
+                outfell.skin.History.NONE,
+                SafetyScreen.events(open),
+                List.of(),
+                List.of());
+        assertThat(SkinReader.read(reading, Set.of()).barrier().index()).isEqualTo(49);
+    }
+
+    @Test
+    void an_unasked_screen_says_so() {
+        assertThat(screen(NOTHING, face()).unasked()).contains("pregnancy", "changing mole or sore");
+    }
+
+    private static boolean asks(Answers answers, String id) {
+        return screen(answers, face()).questions().stream().anyMatch(q -> q.id().equals(id));
+    }
+
+    private static Answers on(String question, int daysAgo) {
+        return NOTHING.with(new Answer(question, true, Optional.of(TODAY.minusDays(daysAgo)), TODAY));
+    }
+
+    private static Answers aged(int age) {
+        return new Answers(TODAY, List.of(), OptionalInt.of(age), List.of(), List.of(), List.of());
+    }
+
+    private static Answers taking(String medicine) {
+        return new Answers(TODAY, List.of(), OptionalInt.empty(), List.of(medicine), List.of(), List.of());
+    }
+
+    private static SafetyVerdict reactsTo(String word) {
+        return screen(new Answers(TODAY, List.of(), OptionalInt.empty(), List.of(), List.of(word), List.of()), face());
+    }
+
+    private static Condition.Facts facts(Answers answers, Faces face) {
+        SkinReading reading = face.reading();
+        return new Condition.Facts(answers, reading, SkinReader.read(reading, Set.of()));
     }
 
     private static SafetyVerdict screen(Answers answers, Faces face) {

@@ -7,7 +7,6 @@ import static outfell.skin.ProbeReading.Quantity.WATER_LOSS;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -55,14 +54,14 @@ class BarrierTest {
                         .with(Sign.STING, 3)
                         .with(Sign.TIGHTNESS, 3)
                         .with(Sign.FLAKING, 2)
-                        .after(RecentEvent.Kind.OVER_EXFOLIATION, 4),
+                        .after("over-exfoliation", 15, 14, 4),
                 27.8,
                 BarrierState.BROKEN);
         barrier(
                 face().with(Sign.REDNESS, 1)
                         .with(Sign.TIGHTNESS, 1)
                         .with(Sign.FLAKING, 2)
-                        .after(RecentEvent.Kind.SUPERFICIAL_PEEL, 2),
+                        .after("a superficial peel", 20, 7, 2),
                 66.2,
                 BarrierState.STRAINED);
     }
@@ -120,8 +119,9 @@ class BarrierTest {
                 .hasMessageContaining("0..4");
         assertThatThrownBy(() -> new Observation(Zone.LIPS, Sign.SHINE, 1, How.SEEN))
                 .hasMessageContaining("not read on");
-        assertThatThrownBy(() -> new ProbeReading(WATER_LOSS, Zone.NOSE, 2000)).hasMessageContaining("0.0..200.0");
-        assertThatThrownBy(() -> new RecentEvent(RecentEvent.Kind.WAXING, -1)).hasMessageContaining("ahead");
+        assertThatThrownBy(() -> new ProbeReading(WATER_LOSS, Zone.NOSE, List.of(2000.0), false))
+                .hasMessageContaining("0.0..200.0");
+        assertThatThrownBy(() -> new RecentEvent("waxing", 10, 3, -1)).hasMessageContaining("ahead");
     }
 
     @Test
@@ -165,8 +165,7 @@ class BarrierTest {
     }
 
     private static double index(List<Observation> grades) {
-        return BarrierReader.read(
-                        new SkinReading(grades, List.of(), OptionalInt.empty(), OptionalInt.empty(), List.of()))
+        return BarrierReader.read(SkinReading.NONE.seeing(grades), ProbeBands.SHIPPED)
                 .index();
     }
 }

@@ -37,7 +37,7 @@ class TypeTest {
                 .verdict();
         told(v, Band.OILY, false, 80.1, 79.9);
         water(v, WaterState.DEHYDRATED, 40.6);
-        assertThat(v.water().because().sentence()).contains("Oily and thirsty at once");
+        assertThat(v.oilyOrThirsty().answer()).isEqualTo(SkinVerdict.OilyOrThirsty.Answer.BOTH);
     }
 
     @Test

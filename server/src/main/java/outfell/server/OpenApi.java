@@ -1,9 +1,16 @@
 package outfell.server;
 
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.util.Json;
 import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
@@ -15,6 +22,42 @@ import outfell.product.ProductId;
 class OpenApi {
     static {
         SpringDocUtils.getConfig().replaceWithClass(ProductId.class, String.class);
+    }
+
+    /** A component of a record that may be absent is the thing itself, or null. */
+    @Bean
+    ModelConverter absentIsNull() {
+        return (type, context, chain) -> {
+            Schema<?> resolved = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+            Class<?> raw = Json.mapper().constructType(type.getType()).getRawClass();
+            if (resolved != null && raw.isRecord()) {
+                String reference = resolved.get$ref();
+                Schema<?> model = reference == null
+                        ? resolved
+                        : context.getDefinedModels().get(reference.substring(reference.lastIndexOf('/') + 1));
+                absent(model, raw);
+            }
+            return resolved;
+        };
+    }
+
+    private static void absent(@Nullable Schema<?> model, Class<?> raw) {
+        @SuppressWarnings("rawtypes")
+        Map<String, Schema> properties = model == null ? null : model.getProperties();
+        if (properties != null) {
+            for (RecordComponent component : raw.getRecordComponents()) {
+                Schema<?> property = properties.get(component.getName());
+                if (component.getType() == Optional.class && property != null) {
+                    Set<String> types =
+                            new LinkedHashSet<>(property.getTypes() == null ? Set.of("object") : property.getTypes());
+                    types.add("null");
+                    property.setTypes(types);
+                    if (property.getEnum() != null) {
+                        property.addEnumItemObject(null);
+                    }
+                }
+            }
+        }
     }
 
     /** Every property is required, save those declared nullable: gives non-optional TypeScript fields. */

@@ -132,7 +132,8 @@ class PlanApiTest {
                 "/reading/grades/0/grade | 7 | /reading/grades/0/grade | 4 or less",
                 "/reading/grades/0/grade | \"two\" | /reading/grades/0/grade | integer",
                 "/reading/grades/0/zone | \"ELBOW\" | /reading/grades/0/zone | FOREHEAD",
-                "/reading/probe/0/value | 5000 | /reading/probe/0/value | 400 or less",
+                "/reading/conditions | {\"humidity\": 140, \"cleanser\": true} | /reading/conditions/humidity | 100 or less",
+                "/intake/answers/0/asked | \"tomorrow\" | /intake/answers/0/asked | 2026-11-25",
                 "/month | \"SMARCH\" | /month | JANUARY",
                 "/intake/colour | \"blue\" | /intake/colour | ''"
             })
@@ -154,7 +155,12 @@ class PlanApiTest {
             value = {
                 "/method | \"nobody\" | /method | classic",
                 "/intake/site | \"atlantis\" | /intake/site | skarrow-harbour",
-                "/intake/allergies | [\"moonlight\"] | /intake/allergies/0 | otherAllergies",
+                "/intake/answers/0/question | \"moonlight\" | /intake/answers/0 | otherAllergies",
+                "/intake/answers/0/on | \"2026-12-24\" | /intake/answers/0 | lies ahead",
+                "/intake/answers/0/asked | \"2026-12-24\" | /intake/answers | after the visit",
+                "/intake/birthYear | 2030 | /intake/birthYear | after the visit",
+                "/reading/byHand | [{\"verdict\": \"WATER\", \"value\": \"WET\", \"who\": \"R\", \"why\": \"so\"}] | /reading/byHand | VERY_DEHYDRATED",
+                "/reading/probe | [{\"quantity\": \"PH\", \"zone\": \"NOSE\", \"values\": [70], \"simulated\": false}] | /reading/probe/0 | outside",
                 "/reading/grades/0/zone | \"LIPS\" | /reading/grades/0 | not read on",
                 "/owned/0/prescription | true | /owned/0/nights | nights are needed"
             })

@@ -18,12 +18,14 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import outfell.product.ProductId;
 import outfell.server.catalogue.ProductForm;
+import outfell.server.catalogue.ProductView;
 import outfell.server.problem.Problem;
 
 /** Clients and their shelves. */
@@ -61,6 +63,16 @@ class ClientController {
             @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
             int weeks) {}
 
+    record UseForm(
+            @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
+            int weeks,
+
+            boolean morning,
+            boolean evening,
+
+            @Min(value = 0, message = "Days a week run from 0.") @Max(value = 7, message = "Days a week run to 7.")
+            int daysAWeek) {}
+
     private final ClientStore clients;
     private final Shelf shelf;
     private final Clock clock;
@@ -92,12 +104,25 @@ class ClientController {
 
     @PostMapping("/{id}/shelf/labels")
     List<Shelf.Item> addLabel(@PathVariable UUID id, @RequestBody @Valid Labelled form) {
-        return shelf.addLabel(find(id).id(), form.product(), form.weeks(), form.nights());
+        return shelf.addLabel(find(id).id(), form.product(), ClientStore.Use.NEW.after(form.weeks()), form.nights());
     }
 
     @PostMapping("/{id}/shelf/products")
     List<Shelf.Item> addKnown(@PathVariable UUID id, @RequestBody @Valid Known form) {
-        return shelf.addKnown(find(id).id(), new ProductId(form.product()), form.weeks());
+        return shelf.addKnown(find(id).id(), new ProductId(form.product()), ClientStore.Use.NEW.after(form.weeks()));
+    }
+
+    @GetMapping("/{id}/shelf/others")
+    List<ProductView> ownedByOthers(@PathVariable UUID id) {
+        return shelf.ownedByOthers(find(id).id());
+    }
+
+    @PutMapping("/{id}/shelf/{item}")
+    List<Shelf.Item> change(@PathVariable UUID id, @PathVariable UUID item, @RequestBody @Valid UseForm form) {
+        return shelf.change(
+                find(id).id(),
+                item,
+                new ClientStore.Use(form.weeks(), form.morning(), form.evening(), form.daysAWeek()));
     }
 
     @DeleteMapping("/{id}/shelf/{item}")

@@ -2,6 +2,7 @@ package outfell.server.client;
 
 import static outfell.store.Tables.CLIENT;
 import static outfell.store.Tables.PRESCRIBED_NIGHT;
+import static outfell.store.Tables.PRODUCT;
 import static outfell.store.Tables.SHELF_ITEM;
 
 import java.time.DayOfWeek;
@@ -21,8 +22,22 @@ public class ClientStore {
     public record Client(
             UUID id, String name, String trade, @Nullable LocalDateTime nextVisit) {}
 
+    /**
+     * How she uses a thing now.
+     *
+     * @param weeks that she has used it, 0 when it is new
+     * @param daysAWeek 0 to 7
+     */
+    public record Use(int weeks, boolean morning, boolean evening, int daysAWeek) {
+        public static final Use NEW = new Use(0, true, true, 7);
+
+        public Use after(int otherWeeks) {
+            return new Use(otherWeeks, morning, evening, daysAWeek);
+        }
+    }
+
     /** One thing she owns. */
-    public record ShelfItem(UUID id, ProductId product, int weeks, List<DayOfWeek> nights) {}
+    public record ShelfItem(UUID id, ProductId product, Use use, List<DayOfWeek> nights) {}
 
     private final DSLContext db;
 
@@ -58,17 +73,23 @@ public class ClientStore {
         return db.selectFrom(SHELF_ITEM)
                 .where(SHELF_ITEM.CLIENT_ID.eq(client))
                 .orderBy(SHELF_ITEM.PLACE)
-                .fetch(r ->
-                        new ShelfItem(r.getId(), new ProductId(r.getProductId()), r.getWeeksUsed(), nights(r.getId())));
+                .fetch(r -> new ShelfItem(
+                        r.getId(),
+                        new ProductId(r.getProductId()),
+                        new Use(r.getWeeksUsed(), r.getMorning(), r.getEvening(), r.getDaysAWeek()),
+                        nights(r.getId())));
     }
 
-    public UUID put(UUID client, ProductId product, int weeks, List<DayOfWeek> nights) {
+    public UUID put(UUID client, ProductId product, Use use, List<DayOfWeek> nights) {
         UUID id = UUID.randomUUID();
         db.insertInto(SHELF_ITEM)
                 .set(SHELF_ITEM.ID, id)
                 .set(SHELF_ITEM.CLIENT_ID, client)
                 .set(SHELF_ITEM.PRODUCT_ID, product.value())
-                .set(SHELF_ITEM.WEEKS_USED, weeks)
+                .set(SHELF_ITEM.WEEKS_USED, use.weeks())
+                .set(SHELF_ITEM.MORNING, use.morning())
+                .set(SHELF_ITEM.EVENING, use.evening())
+                .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
                 .set(SHELF_ITEM.PLACE, db.fetchCount(SHELF_ITEM, SHELF_ITEM.CLIENT_ID.eq(client)))
                 .execute();
         for (DayOfWeek night : nights) {
@@ -78,6 +99,32 @@ public class ClientStore {
                     .execute();
         }
         return id;
+    }
+
+    /** @return whether there was such an item */
+    public boolean change(UUID client, UUID item, Use use) {
+        return db.update(SHELF_ITEM)
+                        .set(SHELF_ITEM.WEEKS_USED, use.weeks())
+                        .set(SHELF_ITEM.MORNING, use.morning())
+                        .set(SHELF_ITEM.EVENING, use.evening())
+                        .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
+                        .where(SHELF_ITEM.CLIENT_ID.eq(client))
+                        .and(SHELF_ITEM.ID.eq(item))
+                        .execute()
+                == 1;
+    }
+
+    /** Products on the shelves of other clients that the house does not sell; whose they are is not told. */
+    public List<ProductId> ownedByOthers(UUID client) {
+        return db.selectDistinct(PRODUCT.ID, PRODUCT.NAME)
+                .from(SHELF_ITEM)
+                .join(PRODUCT)
+                .on(PRODUCT.ID.eq(SHELF_ITEM.PRODUCT_ID))
+                .where(SHELF_ITEM.CLIENT_ID.ne(client))
+                .and(PRODUCT.HOUSE.isFalse())
+                .and(PRODUCT.PRESCRIPTION.isFalse())
+                .orderBy(PRODUCT.NAME, PRODUCT.ID)
+                .fetch(r -> new ProductId(r.value1()));
     }
 
     /** @return whether there was such an item */

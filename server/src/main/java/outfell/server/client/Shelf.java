@@ -18,7 +18,7 @@ import outfell.server.problem.Problem;
 @Service
 public class Shelf {
     /** One thing on her shelf as shown. */
-    public record Item(UUID id, ProductView product, int weeks, List<DayOfWeek> nights) {}
+    public record Item(UUID id, ProductView product, ClientStore.Use use, List<DayOfWeek> nights) {}
 
     private final ClientStore clients;
     private final Catalogue catalogue;
@@ -30,34 +30,49 @@ public class Shelf {
 
     public List<Owned> owned(UUID client) {
         return clients.shelf(client).stream()
-                .map(i -> new Owned(product(i.product()), i.weeks(), i.nights()))
+                .map(i -> new Owned(product(i.product()), i.use().weeks(), i.nights()))
                 .toList();
     }
 
     public List<Item> items(UUID client) {
         return clients.shelf(client).stream()
-                .map(i -> new Item(i.id(), ProductView.of(product(i.product())), i.weeks(), i.nights()))
+                .map(i -> new Item(i.id(), ProductView.of(product(i.product())), i.use(), i.nights()))
                 .toList();
     }
 
     @Transactional
-    public List<Item> addLabel(UUID client, ProductForm form, int weeks, List<DayOfWeek> nights) {
+    public List<Item> addLabel(UUID client, ProductForm form, ClientStore.Use use, List<DayOfWeek> nights) {
         List<DayOfWeek> kept = new ArrayList<>(nights);
         if (form.prescription() && kept.isEmpty()) {
             throw Problem.field("/nights", "A prescribed product needs its nights: ask for the prescriber's.");
         }
         Product product = catalogue.add(form, false);
-        clients.put(client, product.id(), weeks, form.prescription() ? kept : List.of());
+        clients.put(client, product.id(), use, form.prescription() ? kept : List.of());
         return items(client);
     }
 
     @Transactional
-    public List<Item> addKnown(UUID client, ProductId id, int weeks) {
+    public List<Item> addKnown(UUID client, ProductId id, ClientStore.Use use) {
         Product product = product(id);
         if (clients.shelf(client).stream().noneMatch(i -> i.product().equals(product.id()))) {
-            clients.put(client, product.id(), weeks, List.of());
+            clients.put(client, product.id(), use, List.of());
         }
         return items(client);
+    }
+
+    @Transactional
+    public List<Item> change(UUID client, UUID item, ClientStore.Use use) {
+        if (!clients.change(client, item, use)) {
+            throw Problem.notFound("thing on this shelf with the id", item);
+        }
+        return items(client);
+    }
+
+    /** What other clients own and the house does not sell. */
+    public List<ProductView> ownedByOthers(UUID client) {
+        return clients.ownedByOthers(client).stream()
+                .map(id -> ProductView.of(product(id)))
+                .toList();
     }
 
     @Transactional

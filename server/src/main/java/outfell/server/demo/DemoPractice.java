@@ -22,15 +22,20 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.product.ProductId;
 import outfell.product.StarterCatalogue;
-import outfell.regimen.Consultation.Scent;
-import outfell.safety.Answers.Expecting;
+import outfell.regimen.Consultation.Place;
+import outfell.regimen.Consultation.Taste;
+import outfell.safety.PatchTest;
+import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.catalogue.ProductStore;
 import outfell.server.client.ClientStore;
 import outfell.server.client.Shelf;
+import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
 import outfell.server.visit.VisitStore;
 import outfell.skin.Concern;
+import outfell.skin.History;
+import outfell.skin.ProbeReading;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.Zone;
@@ -51,27 +56,49 @@ class DemoPractice implements SmartLifecycle {
             @Nullable Integer visitDaysAgo,
             @Nullable DemoIntake intake,
             @Nullable Map<Sign, List<Integer>> grades,
+            @Nullable DemoProbe probe,
+            @Nullable List<DemoPatch> patches,
             List<DemoItem> shelf) {}
 
+    /**
+     * @param yes questions answered yes
+     * @param happened dated questions answered yes, with the days ago
+     */
     record DemoIntake(
             String site,
+            @Nullable List<Place> places,
             double outdoorHours,
             int makeUpDays,
+            CaseDocument.@Nullable MakeUp makeUp,
             int sunscreenDays,
             int morningMinutes,
             int eveningMinutes,
             int mostSteps,
-            @Nullable Scent scent,
+            @Nullable Double budget,
+            @Nullable Taste scent,
+            @Nullable Taste animal,
+            @Nullable Integer birthYear,
+            History.@Nullable Says says,
             @Nullable Boolean swings,
-            @Nullable Expecting expecting,
-            @Nullable List<String> allergies,
-            @Nullable List<String> otherAllergies,
-            @Nullable Boolean prescribedRetinoid,
             @Nullable Integer flush,
             @Nullable Integer reactions,
-            @Nullable List<CaseDocument.Event> recent,
+            @Nullable Integer burns,
+            @Nullable Integer tans,
+            @Nullable List<String> yes,
+            @Nullable Map<String, Integer> happened,
+            @Nullable List<String> medicines,
+            @Nullable List<String> otherAllergies,
             @Nullable List<Concern> matters,
             String note) {}
+
+    record DemoProbe(CaseDocument.Conditions conditions, List<DemoSpot> readings) {}
+
+    record DemoSpot(ProbeReading.Quantity quantity, Zone zone, List<Double> values) {}
+
+    record DemoPatch(
+            String known, PatchTest.Kind kind, PatchTest.Site site, int hoursAgo, List<DemoReading> readings) {}
+
+    record DemoReading(int hours, int grade) {}
 
     record DemoItem(
             @Nullable String known,
@@ -90,16 +117,24 @@ class DemoPractice implements SmartLifecycle {
     private final ClientStore clients;
     private final Shelf shelf;
     private final VisitStore visits;
+    private final Patches patches;
     private final JsonMapper json;
     private final Clock clock;
     private boolean laid;
 
     DemoPractice(
-            ProductStore products, ClientStore clients, Shelf shelf, VisitStore visits, JsonMapper json, Clock clock) {
+            ProductStore products,
+            ClientStore clients,
+            Shelf shelf,
+            VisitStore visits,
+            Patches patches,
+            JsonMapper json,
+            Clock clock) {
         this.products = products;
         this.clients = clients;
         this.shelf = shelf;
         this.visits = visits;
+        this.patches = patches;
         this.json = json;
         this.clock = clock;
     }
@@ -146,9 +181,12 @@ class DemoPractice implements SmartLifecycle {
         clients.add(new ClientStore.Client(id, demo.name(), demo.trade(), next), LocalDateTime.now(clock));
         for (DemoItem item : demo.shelf()) {
             if (item.label() != null) {
-                shelf.addLabel(id, item.label().form(), item.weeks(), orNone(item.nights()));
+                shelf.addLabel(id, item.label().form(), ClientStore.Use.NEW.after(item.weeks()), orNone(item.nights()));
             } else {
-                shelf.addKnown(id, new ProductId(Objects.requireNonNull(item.known())), item.weeks());
+                shelf.addKnown(
+                        id,
+                        new ProductId(Objects.requireNonNull(item.known())),
+                        ClientStore.Use.NEW.after(item.weeks()));
             }
         }
         if (demo.intake() != null && demo.grades() != null && demo.visitDaysAgo() != null) {
@@ -158,13 +196,38 @@ class DemoPractice implements SmartLifecycle {
                     id,
                     on,
                     0,
-                    intake(demo.intake()),
-                    new CaseDocument.Reading(grades(demo.grades()), List.of()),
+                    intake(demo.intake(), on),
+                    reading(demo, demo.grades()),
                     "classic",
                     today.getMonth(),
                     List.of(),
                     List.of()));
         }
+        orNone(demo.patches()).forEach(p -> patch(id, p));
+    }
+
+    private void patch(UUID client, DemoPatch demo) {
+        LocalDateTime started = LocalDateTime.now(clock).minusHours(demo.hoursAgo());
+        ProductId product = new ProductId(demo.known());
+        UUID test = patches.start(client, product, demo.kind(), demo.site(), started)
+                .tests()
+                .getFirst()
+                .id();
+        demo.readings().forEach(r -> patches.read(test, r.grade(), started.plusHours(r.hours()), ""));
+    }
+
+    private static CaseDocument.Reading reading(DemoClient demo, Map<Sign, List<Integer>> table) {
+        DemoProbe probe = demo.probe();
+        return new CaseDocument.Reading(
+                grades(table),
+                probe == null
+                        ? List.of()
+                        : probe.readings().stream()
+                                .map(r -> new CaseDocument.Probe(r.quantity(), r.zone(), r.values(), true))
+                                .toList(),
+                probe == null ? null : probe.conditions(),
+                List.of(),
+                List.of());
     }
 
     /** Grades in the order of the sign's zones. */
@@ -180,27 +243,54 @@ class DemoPractice implements SmartLifecycle {
         return all;
     }
 
-    private static CaseDocument.Intake intake(DemoIntake i) {
+    private static CaseDocument.Intake intake(DemoIntake i, LocalDate on) {
         return new CaseDocument.Intake(
                 i.site(),
+                orNone(i.places()),
                 i.outdoorHours(),
                 i.makeUpDays(),
+                or(i.makeUp(), CaseDocument.MakeUp.LIGHT),
                 i.sunscreenDays(),
                 i.morningMinutes(),
                 i.eveningMinutes(),
                 i.mostSteps(),
-                i.scent() == null ? Scent.ANY : i.scent(),
+                i.budget(),
+                or(i.scent(), Taste.ANY),
+                or(i.animal(), Taste.ANY),
+                Taste.ANY,
+                i.birthYear(),
+                i.says(),
                 Boolean.TRUE.equals(i.swings()),
-                i.expecting() == null ? Expecting.NO : i.expecting(),
-                orNone(i.allergies()),
-                orNone(i.otherAllergies()),
-                Boolean.TRUE.equals(i.prescribedRetinoid()),
                 i.flush(),
                 i.reactions(),
-                orNone(i.recent()),
+                i.burns(),
+                i.tans(),
+                answers(i, on),
+                orNone(i.medicines()),
+                orNone(i.otherAllergies()),
                 orNone(i.matters()),
-                "",
+                List.of(),
                 i.note());
+    }
+
+    /** Everything asked: yes where it applies, no elsewhere. */
+    private static List<CaseDocument.Answer> answers(DemoIntake i, LocalDate on) {
+        Map<String, Integer> happened = or(i.happened(), Map.of());
+        return SafetyScreen.questions().stream()
+                .sorted()
+                .map(q -> {
+                    Integer days = happened.get(q);
+                    return new CaseDocument.Answer(
+                            q,
+                            days != null || orNone(i.yes()).contains(q),
+                            days == null ? null : on.minusDays(days),
+                            on);
+                })
+                .toList();
+    }
+
+    private static <T> T or(@Nullable T value, T otherwise) {
+        return value == null ? otherwise : value;
     }
 
     private static <T> List<T> orNone(@Nullable List<T> list) {

@@ -2,30 +2,37 @@ package outfell.server.plan;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import outfell.product.StepKind;
-import outfell.regimen.Consultation.Scent;
+import outfell.regimen.Consultation.Place;
+import outfell.regimen.Consultation.Taste;
 import outfell.routine.Part;
-import outfell.safety.Answers.Expecting;
+import outfell.safety.PatchTest;
+import outfell.skin.ByHand;
 import outfell.skin.Concern;
+import outfell.skin.History;
 import outfell.skin.How;
 import outfell.skin.ProbeReading;
-import outfell.skin.RecentEvent;
+import outfell.skin.Settlement;
 import outfell.skin.Sign;
 import outfell.skin.Zone;
 
 /**
  * A whole case as a document: docs/formats/case.schema.json. Absent parts mean "not asked" or "not looked at".
  *
+ * @param date day of the visit
  * @param owned what the client owns
  * @param catalogue what may be chosen; the starter catalogue when absent
  * @param pins products put in by hand
  * @param takenOut products taken out by hand
+ * @param patches patch tests and waivers
  */
 public record CaseDocument(
         @Nullable Client client,
+        LocalDate date,
         Intake intake,
         Reading reading,
         @Nullable List<OwnedProduct> owned,
@@ -33,48 +40,100 @@ public record CaseDocument(
         String method,
         Month month,
         @Nullable List<Choice> pins,
-        @Nullable List<Choice> takenOut) {
+        @Nullable List<Choice> takenOut,
+        @Nullable List<Patch> patches) {
 
     /** Who it is about; names are not needed to plan. */
     public record Client(@Nullable String name, @Nullable String trade) {}
 
-    /**
-     * What is asked before the skin is read.
-     *
-     * @param settled who settled what had to be referred first, and when; empty while open
-     */
+    /** How heavy make-up is. */
+    public enum MakeUp {
+        LIGHT,
+        FULL
+    }
+
+    /** What is asked before the skin is read. */
     public record Intake(
             String site,
+            List<Place> places,
             double outdoorHours,
             int makeUpDays,
+            MakeUp makeUp,
             int sunscreenDays,
             int morningMinutes,
             int eveningMinutes,
             int mostSteps,
-            Scent scent,
+            @Schema(types = {"number", "null"}) @Nullable Double budget,
+            Taste scent,
+            Taste animal,
+            Taste oils,
+            @Schema(types = {"integer", "null"}) @Nullable Integer birthYear,
+            @Schema(types = {"string", "null"}) History.@Nullable Says says,
             boolean swings,
-            Expecting expecting,
-            List<String> allergies,
-            List<String> otherAllergies,
-            boolean prescribedRetinoid,
             @Schema(types = {"integer", "null"}) @Nullable Integer flush,
             @Schema(types = {"integer", "null"}) @Nullable Integer reactions,
-            List<Event> recent,
+            @Schema(types = {"integer", "null"}) @Nullable Integer burns,
+            @Schema(types = {"integer", "null"}) @Nullable Integer tans,
+            List<Answer> answers,
+            List<String> medicines,
+            List<String> otherAllergies,
             List<Concern> matters,
-            String settled,
+            List<Settled> settled,
             String note) {}
 
-    /** Something that lately thinned the barrier. */
-    public record Event(RecentEvent.Kind kind, int days) {}
+    /** One answer to the safety screen. */
+    public record Answer(
+            String question,
+            boolean yes,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate on,
+            LocalDate asked) {}
+
+    /** A referral released. */
+    public record Settled(String referral, String who, LocalDate on, String remark) {}
 
     /** The face. */
-    public record Reading(List<Grade> grades, List<Probe> probe) {}
+    public record Reading(
+            List<Grade> grades,
+            List<Probe> probe,
+            @Schema(types = {"object", "null"}) @Nullable Conditions conditions,
+            @Nullable List<Settling> settlements,
+            @Nullable List<SetValue> byHand) {
+        public static final Reading NONE = new Reading(List.of(), List.of(), null, List.of(), List.of());
+    }
 
     /** One sign in one zone, 0 to 4. */
     public record Grade(Zone zone, Sign sign, int grade, How how) {}
 
-    /** One probe value. */
-    public record Probe(ProbeReading.Quantity quantity, Zone zone, double value) {}
+    /** One spot of the probe. */
+    public record Probe(ProbeReading.Quantity quantity, Zone zone, List<Double> values, boolean simulated) {}
+
+    /** In what the probe was read. */
+    public record Conditions(
+            @Schema(types = {"number", "null"}) @Nullable Double roomCelsius,
+            @Schema(types = {"number", "null"}) @Nullable Double humidity,
+            @Schema(types = {"integer", "null"}) @Nullable Integer minutesSinceWash,
+            boolean cleanser,
+            @Schema(types = {"integer", "null"}) @Nullable Integer minutesSettled,
+            @Schema(types = {"integer", "null"}) @Nullable Integer hoursSinceProduct) {}
+
+    /** A contradiction settled. */
+    public record Settling(String contradiction, Settlement.Side keeps, String who, String why) {}
+
+    /** A verdict set by hand. */
+    public record SetValue(ByHand.Verdict verdict, String value, String who, String why) {}
+
+    /** What a patch test says of a product, or who did without one. */
+    public record Patch(
+            String product, @Nullable Test test, @Nullable Waiver waiver) {
+        /** A test with its readings so far. */
+        public record Test(PatchTest.Kind kind, PatchTest.Site site, List<Reading> readings) {}
+
+        /** One reading of it. */
+        public record Reading(double hours, int grade) {}
+
+        /** Who does without. */
+        public record Waiver(String who, String why, LocalDate on) {}
+    }
 
     /** A product as it is typed. */
     public record ProductFacts(

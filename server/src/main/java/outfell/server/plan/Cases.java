@@ -1,5 +1,6 @@
 package outfell.server.plan;
 
+import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -8,22 +9,30 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import outfell.climate.Sites;
 import outfell.method.Methods;
+import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.regimen.Consultation;
 import outfell.safety.Answers;
+import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.server.problem.Problem;
+import outfell.skin.ByHand;
 import outfell.skin.Concern;
+import outfell.skin.History;
 import outfell.skin.Observation;
+import outfell.skin.ProbeBands;
+import outfell.skin.ProbeConditions;
 import outfell.skin.ProbeReading;
-import outfell.skin.RecentEvent;
+import outfell.skin.Settlement;
+import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
 
 /** From a document to what the core plans with. What the schema cannot say is checked here, with the field's pointer. */
@@ -36,6 +45,7 @@ public final class Cases {
         List<CaseDocument.ProductFacts> catalogue = c.catalogue();
         List<Product> offered = catalogue == null ? STARTER : products("/catalogue", catalogue);
         return consultation(
+                c.date(),
                 c.intake(),
                 c.reading(),
                 owned(orNone(c.owned())),
@@ -43,11 +53,14 @@ public final class Cases {
                 c.method(),
                 c.month(),
                 orNone(c.pins()),
-                orNone(c.takenOut()));
+                orNone(c.takenOut()),
+                patches(c.date(), orNone(c.patches())),
+                ProbeBands.SHIPPED);
     }
 
     /** The same from stored parts. */
     public static Consultation consultation(
+            LocalDate date,
             CaseDocument.Intake intake,
             CaseDocument.Reading reading,
             List<Consultation.Owned> shelf,
@@ -55,11 +68,16 @@ public final class Cases {
             String method,
             Month month,
             List<CaseDocument.Choice> pins,
-            List<CaseDocument.Choice> takenOut) {
-        boolean prescribed = shelf.stream().anyMatch(o -> o.product().prescription());
+            List<CaseDocument.Choice> takenOut,
+            List<Consultation.Patched> patches,
+            ProbeBands bands) {
+        Answers answers = answers(date, intake, prescribedRetinoid(shelf));
+        SkinReading face = reading(intake, reading, answers);
+        // A verdict set by hand may hold a value that its verdict cannot have.
+        at("/reading/byHand", () -> SkinReader.read(face, concerns(intake), bands));
         return new Consultation(
-                reading(intake, reading),
-                answers(intake, prescribed),
+                face,
+                answers,
                 life(intake),
                 concerns(intake),
                 shelf,
@@ -85,54 +103,154 @@ public final class Cases {
                 month,
                 choices(pins),
                 choices(takenOut),
-                Consultation.Standing.NONE);
+                Consultation.Standing.NONE,
+                patches,
+                bands);
     }
 
-    /** The reading with the history that counts for it. */
-    public static SkinReading reading(CaseDocument.Intake intake, CaseDocument.Reading reading) {
-        List<Observation> observations = new ArrayList<>();
-        Set<String> seen = new HashSet<>();
-        for (int i = 0; i < reading.grades().size(); i++) {
-            CaseDocument.Grade g = reading.grades().get(i);
-            String pointer = "/reading/grades/" + i;
-            if (!seen.add(g.zone() + " " + g.sign())) {
-                throw Problem.field(
-                        pointer,
-                        "%s of the %s is graded twice."
-                                .formatted(g.sign(), g.zone().words()));
-            }
-            observations.add(at(pointer, () -> new Observation(g.zone(), g.sign(), g.grade(), g.how())));
-        }
-        List<ProbeReading> probe = new ArrayList<>();
-        for (int i = 0; i < reading.probe().size(); i++) {
-            CaseDocument.Probe p = reading.probe().get(i);
-            probe.add(at("/reading/probe/" + i, () -> new ProbeReading(p.quantity(), p.zone(), p.value())));
-        }
-        List<RecentEvent> events = new ArrayList<>();
-        for (int i = 0; i < intake.recent().size(); i++) {
-            CaseDocument.Event e = intake.recent().get(i);
-            events.add(at("/intake/recent/" + i, () -> new RecentEvent(e.kind(), e.days())));
-        }
-        return new SkinReading(observations, probe, optional(intake.flush()), optional(intake.reactions()), events);
+    /** The face with the history that counts for it. */
+    public static SkinReading reading(CaseDocument.Intake intake, CaseDocument.Reading reading, Answers answers) {
+        List<Settlement> settlements = each(
+                "/reading/settlements",
+                orNone(reading.settlements()),
+                CaseDocument.Settling::contradiction,
+                s -> new Settlement(s.contradiction(), s.keeps(), s.who(), s.why()));
+        List<ByHand> byHand = each(
+                "/reading/byHand",
+                orNone(reading.byHand()),
+                CaseDocument.SetValue::verdict,
+                b -> new ByHand(b.verdict(), b.value(), b.who(), b.why()));
+        return new SkinReading(
+                each(
+                        "/reading/grades",
+                        reading.grades(),
+                        g -> "%s of the %s".formatted(g.sign(), g.zone().words()),
+                        g -> new Observation(g.zone(), g.sign(), g.grade(), g.how())),
+                each(
+                        "/reading/probe",
+                        reading.probe(),
+                        p -> "%s of the %s".formatted(p.quantity(), p.zone().words()),
+                        p -> new ProbeReading(p.quantity(), p.zone(), p.values(), p.simulated())),
+                conditions(reading.conditions()),
+                history(intake, answers),
+                SafetyScreen.events(answers),
+                settlements,
+                byHand);
     }
 
-    public static Answers answers(CaseDocument.Intake intake, boolean prescribedOnShelf) {
-        List<String> known =
-                SafetyScreen.allergies().stream().map(SafetyScreen.Allergy::id).toList();
-        for (int i = 0; i < intake.allergies().size(); i++) {
-            if (!known.contains(intake.allergies().get(i))) {
-                throw Problem.field(
-                        "/intake/allergies/" + i,
-                        "\"%s\" is not an allergy that the table knows; write it under otherAllergies, or use one of %s."
-                                .formatted(intake.allergies().get(i), known));
+    private static ProbeConditions conditions(CaseDocument.@Nullable Conditions c) {
+        return c == null
+                ? ProbeConditions.UNSTATED
+                : at(
+                        "/reading/conditions",
+                        () -> new ProbeConditions(
+                                number(c.roomCelsius()),
+                                number(c.humidity()),
+                                optional(c.minutesSinceWash()),
+                                c.cleanser(),
+                                optional(c.minutesSettled()),
+                                optional(c.hoursSinceProduct())));
+    }
+
+    private static History history(CaseDocument.Intake i, Answers answers) {
+        return at(
+                "/intake",
+                () -> new History(
+                        optional(i.flush()),
+                        optional(i.reactions()),
+                        i.swings(),
+                        Optional.ofNullable(i.says()),
+                        optional(i.burns()),
+                        optional(i.tans()),
+                        answers.age(),
+                        answers.isYes("beard")));
+    }
+
+    /** @param prescribed whether a retinoid on prescription stands on the shelf, whatever was answered */
+    public static Answers answers(LocalDate date, CaseDocument.Intake intake, boolean prescribed) {
+        Set<String> known = SafetyScreen.questions();
+        List<Answers.Answer> given = each("/intake/answers", intake.answers(), CaseDocument.Answer::question, a -> {
+            if (!known.contains(a.question())) {
+                throw new IllegalArgumentException(
+                        "\"%s\" is not a question of the safety screen; an allergy that it does not know goes under otherAllergies."
+                                .formatted(a.question()));
             }
+            return new Answers.Answer(a.question(), a.yes(), Optional.ofNullable(a.on()), a.asked());
+        });
+        List<Answers.Settled> settled = each("/intake/settled", intake.settled(), CaseDocument.Settled::referral, s -> {
+            if (!SafetyScreen.refers(s.referral())) {
+                throw new IllegalArgumentException("There is no referral \"%s\".".formatted(s.referral()));
+            }
+            return new Answers.Settled(s.referral(), s.who(), s.on(), s.remark());
+        });
+        Answers answers = at(
+                "/intake/answers",
+                () -> new Answers(
+                        date,
+                        given,
+                        age(date, intake.birthYear()),
+                        intake.medicines(),
+                        intake.otherAllergies(),
+                        settled));
+        return prescribed ? answers.yes("prescribed-retinoid") : answers;
+    }
+
+    /** The age that is certain: the birthday may still lie ahead. */
+    private static OptionalInt age(LocalDate date, @Nullable Integer birthYear) {
+        if (birthYear == null) {
+            return OptionalInt.empty();
         }
-        return new Answers(
-                intake.expecting(),
-                intake.allergies(),
-                intake.otherAllergies(),
-                intake.prescribedRetinoid() || prescribedOnShelf,
-                intake.settled());
+        if (birthYear > date.getYear()) {
+            throw Problem.field(
+                    "/intake/birthYear", "%d lies after the visit; was the year mistyped?".formatted(birthYear));
+        }
+        return OptionalInt.of(Math.max(0, date.getYear() - birthYear - 1));
+    }
+
+    /** Whether a retinoid on prescription, or a prescription that tells nothing, stands on the shelf. */
+    public static boolean prescribedRetinoid(List<Consultation.Owned> shelf) {
+        return shelf.stream()
+                .map(Consultation.Owned::product)
+                .anyMatch(p -> p.prescription()
+                        && (p.has(ActiveKind.RETINOID) || p.actives().isEmpty()));
+    }
+
+    private static List<Consultation.Patched> patches(LocalDate date, List<CaseDocument.Patch> patches) {
+        return each("/patches", patches, CaseDocument.Patch::product, p -> {
+            CaseDocument.Patch.Test test = p.test();
+            CaseDocument.Patch.Waiver waiver = p.waiver();
+            return new Consultation.Patched(
+                    new ProductId(p.product()),
+                    test == null
+                            ? Optional.empty()
+                            : Optional.of(new PatchTest(
+                                            test.kind(),
+                                            test.site(),
+                                            date.atStartOfDay(),
+                                            test.readings().stream()
+                                                    .map(r -> new PatchTest.Reading(r.hours(), r.grade()))
+                                                    .toList())
+                                    .verdict()),
+                    waiver == null
+                            ? Optional.empty()
+                            : Optional.of(new Consultation.Waiver(waiver.who(), waiver.why(), waiver.on())));
+        });
+    }
+
+    /** Each made, with its pointer on a refusal; no key may stand twice. */
+    private static <D, T> List<T> each(
+            String pointer, List<D> documents, Function<D, Object> key, Function<D, T> make) {
+        List<T> all = new ArrayList<>();
+        Set<Object> seen = new HashSet<>();
+        for (int i = 0; i < documents.size(); i++) {
+            D document = documents.get(i);
+            String here = pointer + "/" + i;
+            if (!seen.add(key.apply(document))) {
+                throw Problem.field(here, "%s stands twice.".formatted(key.apply(document)));
+            }
+            all.add(at(here, () -> make.apply(document)));
+        }
+        return all;
     }
 
     public static Set<Concern> concerns(CaseDocument.Intake intake) {
@@ -148,9 +266,12 @@ public final class Cases {
                         i.mostSteps(),
                         i.outdoorHours(),
                         i.makeUpDays(),
+                        i.makeUp() == CaseDocument.MakeUp.FULL,
                         i.sunscreenDays(),
-                        i.swings(),
-                        i.scent()));
+                        Set.copyOf(i.places()),
+                        i.scent(),
+                        i.animal(),
+                        i.oils()));
     }
 
     private static List<Consultation.Owned> owned(List<CaseDocument.OwnedProduct> owned) {
@@ -215,6 +336,10 @@ public final class Cases {
         } catch (IllegalArgumentException outside) {
             throw Problem.field(pointer, String.valueOf(outside.getMessage()));
         }
+    }
+
+    private static OptionalDouble number(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     private static OptionalInt optional(@Nullable Integer value) {

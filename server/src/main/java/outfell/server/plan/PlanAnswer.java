@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import outfell.regimen.Change;
+import outfell.regimen.Consultation;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
@@ -26,16 +27,16 @@ public record PlanAnswer(
         REFER_FIRST
     }
 
-    static PlanAnswer of(Outcome outcome) {
-        VerdictView verdict = VerdictView.of(outcome.skin(), outcome.safety());
+    static PlanAnswer of(Consultation c, Outcome outcome) {
+        VerdictView verdict = VerdictView.of(c.answers(), c.reading(), outcome.skin(), outcome.safety());
         return switch (outcome) {
             case Outcome.Planned planned -> new PlanAnswer(Status.PLANNED, verdict, planned.regimen(), List.of());
             case Outcome.ReferFirst _ -> new PlanAnswer(Status.REFER_FIRST, verdict, null, List.of());
         };
     }
 
-    static PlanAnswer of(Planner.Turned turned) {
-        PlanAnswer answer = of(turned.planned());
+    static PlanAnswer of(Consultation c, Planner.Turned turned) {
+        PlanAnswer answer = of(c, turned.planned());
         return new PlanAnswer(answer.status(), answer.verdict(), answer.regimen(), turned.changes());
     }
 }

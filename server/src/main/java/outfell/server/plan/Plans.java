@@ -7,7 +7,6 @@ import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.safety.SafetyScreen;
 import outfell.skin.SkinReader;
-import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
 
 /** Asks the core. */
@@ -17,13 +16,14 @@ public class Plans {
     public PlanAnswer plan(Consultation consultation, Month shown) {
         Outcome outcome = Planner.plan(consultation);
         return shown == consultation.month() || outcome instanceof Outcome.ReferFirst
-                ? PlanAnswer.of(outcome)
-                : Planner.turn(consultation, shown).map(PlanAnswer::of).orElseGet(() -> PlanAnswer.of(outcome));
+                ? PlanAnswer.of(consultation, outcome)
+                : Planner.turn(consultation, shown)
+                        .map(t -> PlanAnswer.of(consultation, t))
+                        .orElseGet(() -> PlanAnswer.of(consultation, outcome));
     }
 
-    public VerdictView verdict(CaseDocument.Intake intake, CaseDocument.Reading reading, boolean prescribedOnShelf) {
-        SkinReading face = Cases.reading(intake, reading);
-        SkinVerdict skin = SkinReader.read(face, Cases.concerns(intake));
-        return VerdictView.of(skin, SafetyScreen.screen(Cases.answers(intake, prescribedOnShelf), face, skin));
+    public VerdictView verdict(Consultation c) {
+        SkinVerdict skin = SkinReader.read(c.reading(), c.lifted(), c.bands());
+        return VerdictView.of(c.answers(), c.reading(), skin, SafetyScreen.screen(c.answers(), c.reading(), skin));
     }
 }

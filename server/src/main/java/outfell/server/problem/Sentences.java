@@ -30,6 +30,7 @@ final class Sentences {
                 "%s is %s; allowed is %s.".formatted(name, came, allowed);
             case "minLength" -> "%s cannot be empty.".formatted(name);
             case "maxLength" -> "%s is too long; allowed is %s.".formatted(name, allowed);
+            case "pattern" -> "%s is %s; a date is written %s.".formatted(name, came, allowed);
             case "maxItems" -> "%s holds too many; allowed is %s.".formatted(name, allowed);
             default -> "%s: %s.".formatted(name, error.getMessage());
         };
@@ -54,6 +55,8 @@ final class Sentences {
             case "maxLength" -> "%s characters".formatted(value);
             case "maxItems" -> "%s entries".formatted(value);
             case "enum", "type" -> value;
+            // the one pattern of the formats is that of a date
+            case "pattern" -> "2026-11-25";
             default -> parent == null ? "" : "";
         };
     }

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -20,10 +21,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import outfell.server.client.ClientStore;
-import outfell.server.client.Shelf;
+import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
 import outfell.server.plan.PlanAnswer;
-import outfell.server.plan.Plans;
 import outfell.server.plan.VerdictView;
 import outfell.server.problem.MatchesSchema;
 import outfell.server.visit.VisitStore.SavedPlan;
@@ -33,8 +33,8 @@ import outfell.server.visit.VisitStore.Visit;
 @RestController
 @RequestMapping("/api")
 class VisitController {
-    /** Everybody, by next visit. */
-    record Desk(LocalDateTime now, List<Docket> clients) {}
+    /** Everybody, by next visit, and the patch tests to read. */
+    record Desk(LocalDateTime now, List<Docket> clients, List<Patches.Due> patchTests) {}
 
     /** One client on the desk. */
     record Docket(
@@ -50,15 +50,13 @@ class VisitController {
 
     private final Visits visits;
     private final ClientStore clients;
-    private final Shelf shelf;
-    private final Plans plans;
+    private final Patches patches;
     private final Clock clock;
 
-    VisitController(Visits visits, ClientStore clients, Shelf shelf, Plans plans, Clock clock) {
+    VisitController(Visits visits, ClientStore clients, Patches patches, Clock clock) {
         this.visits = visits;
         this.clients = clients;
-        this.shelf = shelf;
-        this.plans = plans;
+        this.patches = patches;
         this.clock = clock;
     }
 
@@ -66,29 +64,38 @@ class VisitController {
     Desk desk() {
         return new Desk(
                 LocalDateTime.now(clock),
-                clients.all().stream().map(this::docket).toList());
+                clients.all().stream().map(this::docket).toList(),
+                patches.due());
     }
 
     @PostMapping("/clients/{client}/visits")
     @ResponseStatus(HttpStatus.CREATED)
-    VisitView begin(@PathVariable UUID client) {
-        return VisitView.of(visits.begin(client));
+    Visit begin(@PathVariable UUID client) {
+        return visits.begin(client);
     }
 
     @GetMapping("/visits/{id}")
-    VisitView visit(@PathVariable UUID id) {
-        return VisitView.of(visits.find(id));
+    Visit visit(@PathVariable UUID id) {
+        return visits.find(id);
     }
 
     @PutMapping("/visits/{id}")
-    VisitView save(@PathVariable UUID id, @RequestBody @MatchesSchema("visit") VisitDocument document) {
-        return VisitView.of(visits.save(id, document));
+    Visit save(@PathVariable UUID id, @RequestBody @MatchesSchema("visit") VisitDocument document) {
+        return visits.save(id, document);
+    }
+
+    /** What was asked and read at the visit before; nothing when this is the first. */
+    @GetMapping("/visits/{id}/before")
+    ResponseEntity<Visit> before(@PathVariable UUID id) {
+        return visits.before(id)
+                .map(ResponseEntity::ok)
+                .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
     /** The verdict of a visit as it stands in the window, kept or not. */
     @PostMapping("/visits/{id}/verdict")
     VerdictView verdict(@PathVariable UUID id, @RequestBody @MatchesSchema("visit") VisitDocument document) {
-        return plans.verdict(document.intake(), document.reading(), prescribed(visits.find(id)));
+        return visits.verdict(id, document);
     }
 
     @GetMapping("/visits/{id}/plan")
@@ -114,13 +121,9 @@ class VisitController {
         return visits.kept(visits.find(id).id());
     }
 
-    private boolean prescribed(Visit visit) {
-        return shelf.owned(visit.client()).stream().anyMatch(o -> o.product().prescription());
-    }
-
     private Docket docket(ClientStore.Client c) {
         Optional<Visit> last = visits.latest(c.id());
-        Optional<VerdictView> verdict = last.map(v -> plans.verdict(v.intake(), v.reading(), prescribed(v)));
+        Optional<VerdictView> verdict = last.map(visits::verdict);
         return new Docket(
                 c.id(),
                 c.name(),

@@ -2,36 +2,48 @@ package outfell.server.visit;
 
 import static outfell.store.Tables.GRADE;
 import static outfell.store.Tables.PLAN;
-import static outfell.store.Tables.PROBE_READING;
+import static outfell.store.Tables.PROBE_SPOT;
 import static outfell.store.Tables.VISIT;
-import static outfell.store.Tables.VISIT_ALLERGY;
+import static outfell.store.Tables.VISIT_ANSWER;
+import static outfell.store.Tables.VISIT_BY_HAND;
 import static outfell.store.Tables.VISIT_CHOICE;
 import static outfell.store.Tables.VISIT_CONCERN;
-import static outfell.store.Tables.VISIT_EVENT;
+import static outfell.store.Tables.VISIT_CONTRADICTION;
+import static outfell.store.Tables.VISIT_PLACE;
+import static outfell.store.Tables.VISIT_SETTLED;
+import static outfell.store.Tables.VISIT_WORD;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
+import org.jooq.Query;
 import org.jooq.Record;
 import org.jooq.Table;
 import org.jooq.TableField;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
-import outfell.regimen.Consultation.Scent;
+import outfell.regimen.Consultation.Place;
+import outfell.regimen.Consultation.Taste;
 import outfell.routine.Part;
-import outfell.safety.Answers.Expecting;
 import outfell.server.plan.CaseDocument;
+import outfell.skin.ByHand;
 import outfell.skin.Concern;
+import outfell.skin.History;
 import outfell.skin.How;
 import outfell.skin.ProbeReading;
-import outfell.skin.RecentEvent;
+import outfell.skin.Settlement;
 import outfell.skin.Sign;
 import outfell.skin.Zone;
+import outfell.store.tables.records.ProbeSpotRecord;
 import outfell.store.tables.records.VisitRecord;
 
 /** Visits with all that was asked, read and chosen. */
@@ -53,6 +65,9 @@ public class VisitStore {
     /** A plan as it was handed over. */
     public record SavedPlan(UUID id, int number, Month month, LocalDateTime savedAt) {}
 
+    private static final String MEDICINE = "MEDICINE";
+    private static final String ALLERGY = "ALLERGY";
+
     private final DSLContext db;
 
     VisitStore(DSLContext db) {
@@ -66,6 +81,17 @@ public class VisitStore {
     public Optional<Visit> latest(UUID client) {
         return db.selectFrom(VISIT)
                 .where(VISIT.CLIENT_ID.eq(client))
+                .orderBy(VISIT.ON_DATE.desc(), VISIT.ID)
+                .limit(1)
+                .fetchOptional(this::read);
+    }
+
+    /** The visit before this one. */
+    public Optional<Visit> before(Visit visit) {
+        return db.selectFrom(VISIT)
+                .where(VISIT.CLIENT_ID.eq(visit.client()))
+                .and(VISIT.ID.ne(visit.id()))
+                .and(VISIT.ON_DATE.le(visit.date()))
                 .orderBy(VISIT.ON_DATE.desc(), VISIT.ID)
                 .limit(1)
                 .fetchOptional(this::read);
@@ -137,22 +163,45 @@ public class VisitStore {
         row.setMorningMinutes(i.morningMinutes());
         row.setEveningMinutes(i.eveningMinutes());
         row.setMostSteps(i.mostSteps());
+        Double budget = i.budget();
+        History.Says says = i.says();
+        row.setMakeUp(i.makeUp().name());
+        row.setBudget(budget == null ? null : BigDecimal.valueOf(budget));
         row.setScent(i.scent().name());
+        row.setAnimal(i.animal().name());
+        row.setOils(i.oils().name());
+        row.setBirthYear(i.birthYear());
+        row.setSays(says == null ? null : says.name());
         row.setSwings(i.swings());
-        row.setExpecting(i.expecting().name());
-        row.setPrescribedRetinoid(i.prescribedRetinoid());
         row.setFlush(i.flush());
         row.setReactions(i.reactions());
-        row.setSettled(i.settled());
+        row.setBurns(i.burns());
+        row.setTans(i.tans());
         row.setNote(i.note());
+        write(row, v.reading().conditions());
+    }
+
+    private static void write(VisitRecord row, CaseDocument.@Nullable Conditions c) {
+        Double celsius = c == null ? null : c.roomCelsius();
+        Double humidity = c == null ? null : c.humidity();
+        row.setRoomCelsius(celsius == null ? null : BigDecimal.valueOf(celsius));
+        row.setRoomHumidity(humidity == null ? null : BigDecimal.valueOf(humidity));
+        row.setWashMinutes(c == null ? null : c.minutesSinceWash());
+        row.setWashedWithCleanser(c != null && c.cleanser());
+        row.setSettledMinutes(c == null ? null : c.minutesSettled());
+        row.setProductHours(c == null ? null : c.hoursSinceProduct());
     }
 
     private void clear(UUID visit) {
-        clear(VISIT_ALLERGY, VISIT_ALLERGY.VISIT_ID, visit);
+        clear(VISIT_ANSWER, VISIT_ANSWER.VISIT_ID, visit);
+        clear(VISIT_WORD, VISIT_WORD.VISIT_ID, visit);
+        clear(VISIT_PLACE, VISIT_PLACE.VISIT_ID, visit);
+        clear(VISIT_SETTLED, VISIT_SETTLED.VISIT_ID, visit);
         clear(VISIT_CONCERN, VISIT_CONCERN.VISIT_ID, visit);
-        clear(VISIT_EVENT, VISIT_EVENT.VISIT_ID, visit);
         clear(GRADE, GRADE.VISIT_ID, visit);
-        clear(PROBE_READING, PROBE_READING.VISIT_ID, visit);
+        clear(PROBE_SPOT, PROBE_SPOT.VISIT_ID, visit);
+        clear(VISIT_CONTRADICTION, VISIT_CONTRADICTION.VISIT_ID, visit);
+        clear(VISIT_BY_HAND, VISIT_BY_HAND.VISIT_ID, visit);
         clear(VISIT_CHOICE, VISIT_CHOICE.VISIT_ID, visit);
     }
 
@@ -161,48 +210,96 @@ public class VisitStore {
     }
 
     private void writeParts(Visit v) {
-        List<org.jooq.Query> all = new ArrayList<>();
-        v.intake().allergies().stream().distinct().forEach(a -> all.add(allergy(v.id(), a, true)));
-        v.intake().otherAllergies().stream().distinct().forEach(a -> all.add(allergy(v.id(), a, false)));
-        v.intake().matters().stream()
-                .distinct()
-                .forEach(c -> all.add(db.insertInto(VISIT_CONCERN)
-                        .set(VISIT_CONCERN.VISIT_ID, v.id())
-                        .set(VISIT_CONCERN.CONCERN, c.name())));
-        v.intake()
-                .recent()
-                .forEach(e -> all.add(db.insertInto(VISIT_EVENT)
-                        .set(VISIT_EVENT.VISIT_ID, v.id())
-                        .set(VISIT_EVENT.KIND, e.kind().name())
-                        .set(VISIT_EVENT.DAYS_PAST, e.days())));
-        v.reading()
-                .grades()
-                .forEach(g -> all.add(db.insertInto(GRADE)
-                        .set(GRADE.VISIT_ID, v.id())
-                        .set(GRADE.ZONE, g.zone().name())
-                        .set(GRADE.SIGN, g.sign().name())
-                        .set(GRADE.GRADE_, g.grade())
-                        .set(GRADE.KNOWN_BY, g.how().name())));
-        v.reading()
-                .probe()
-                .forEach(p -> all.add(db.insertInto(PROBE_READING)
-                        .set(PROBE_READING.VISIT_ID, v.id())
-                        .set(PROBE_READING.QUANTITY, p.quantity().name())
-                        .set(PROBE_READING.ZONE, p.zone().name())
-                        .set(PROBE_READING.READING, BigDecimal.valueOf(p.value()))));
+        List<Query> all = new ArrayList<>();
+        writeIntake(all, v.id(), v.intake());
+        writeReading(all, v.id(), v.reading());
         choices(all, v.id(), v.pins(), false);
         choices(all, v.id(), v.takenOut(), true);
         db.batch(all).execute();
     }
 
-    private org.jooq.Query allergy(UUID visit, String name, boolean known) {
-        return db.insertInto(VISIT_ALLERGY)
-                .set(VISIT_ALLERGY.VISIT_ID, visit)
-                .set(VISIT_ALLERGY.NAME, name)
-                .set(VISIT_ALLERGY.KNOWN, known);
+    private void writeIntake(List<Query> all, UUID visit, CaseDocument.Intake intake) {
+        intake.answers()
+                .forEach(a -> all.add(db.insertInto(VISIT_ANSWER)
+                        .set(VISIT_ANSWER.VISIT_ID, visit)
+                        .set(VISIT_ANSWER.QUESTION, a.question())
+                        .set(VISIT_ANSWER.YES, a.yes())
+                        .set(VISIT_ANSWER.ON_DATE, a.on())
+                        .set(VISIT_ANSWER.ASKED, a.asked())));
+        words(all, visit, MEDICINE, intake.medicines());
+        words(all, visit, ALLERGY, intake.otherAllergies());
+        intake.places().stream()
+                .distinct()
+                .forEach(p -> all.add(db.insertInto(VISIT_PLACE)
+                        .set(VISIT_PLACE.VISIT_ID, visit)
+                        .set(VISIT_PLACE.PLACE, p.name())));
+        intake.settled()
+                .forEach(s -> all.add(db.insertInto(VISIT_SETTLED)
+                        .set(VISIT_SETTLED.VISIT_ID, visit)
+                        .set(VISIT_SETTLED.REFERRAL, s.referral())
+                        .set(VISIT_SETTLED.WHO, s.who())
+                        .set(VISIT_SETTLED.ON_DATE, s.on())
+                        .set(VISIT_SETTLED.REMARK, s.remark())));
+        intake.matters().stream()
+                .distinct()
+                .forEach(c -> all.add(db.insertInto(VISIT_CONCERN)
+                        .set(VISIT_CONCERN.VISIT_ID, visit)
+                        .set(VISIT_CONCERN.CONCERN, c.name())));
     }
 
-    private void choices(List<org.jooq.Query> all, UUID visit, List<CaseDocument.Choice> choices, boolean out) {
+    private void words(List<Query> all, UUID visit, String kind, List<String> words) {
+        List<String> once = words.stream().distinct().toList();
+        for (int i = 0; i < once.size(); i++) {
+            all.add(db.insertInto(VISIT_WORD)
+                    .set(VISIT_WORD.VISIT_ID, visit)
+                    .set(VISIT_WORD.KIND, kind)
+                    .set(VISIT_WORD.WORD, once.get(i))
+                    .set(VISIT_WORD.PLACE, i));
+        }
+    }
+
+    private void writeReading(List<Query> all, UUID visit, CaseDocument.Reading reading) {
+        reading.grades()
+                .forEach(g -> all.add(db.insertInto(GRADE)
+                        .set(GRADE.VISIT_ID, visit)
+                        .set(GRADE.ZONE, g.zone().name())
+                        .set(GRADE.SIGN, g.sign().name())
+                        .set(GRADE.GRADE_, g.grade())
+                        .set(GRADE.KNOWN_BY, g.how().name())));
+        reading.probe().forEach(p -> spot(all, visit, p));
+        orNone(reading.settlements())
+                .forEach(s -> all.add(db.insertInto(VISIT_CONTRADICTION)
+                        .set(VISIT_CONTRADICTION.VISIT_ID, visit)
+                        .set(VISIT_CONTRADICTION.CONTRADICTION, s.contradiction())
+                        .set(VISIT_CONTRADICTION.KEEPS, s.keeps().name())
+                        .set(VISIT_CONTRADICTION.WHO, s.who())
+                        .set(VISIT_CONTRADICTION.WHY, s.why())));
+        orNone(reading.byHand())
+                .forEach(b -> all.add(db.insertInto(VISIT_BY_HAND)
+                        .set(VISIT_BY_HAND.VISIT_ID, visit)
+                        .set(VISIT_BY_HAND.VERDICT, b.verdict().name())
+                        .set(VISIT_BY_HAND.STANDS, b.value())
+                        .set(VISIT_BY_HAND.WHO, b.who())
+                        .set(VISIT_BY_HAND.WHY, b.why())));
+    }
+
+    private void spot(List<Query> all, UUID visit, CaseDocument.Probe p) {
+        for (int nth = 0; nth < p.values().size(); nth++) {
+            all.add(db.insertInto(PROBE_SPOT)
+                    .set(PROBE_SPOT.VISIT_ID, visit)
+                    .set(PROBE_SPOT.QUANTITY, p.quantity().name())
+                    .set(PROBE_SPOT.ZONE, p.zone().name())
+                    .set(PROBE_SPOT.NTH, nth)
+                    .set(PROBE_SPOT.READING, BigDecimal.valueOf(p.values().get(nth)))
+                    .set(PROBE_SPOT.SIMULATED, p.simulated()));
+        }
+    }
+
+    private static <T> List<T> orNone(@Nullable List<T> list) {
+        return list == null ? List.of() : list;
+    }
+
+    private void choices(List<Query> all, UUID visit, List<CaseDocument.Choice> choices, boolean out) {
         for (int i = 0; i < choices.size(); i++) {
             all.add(db.insertInto(VISIT_CHOICE)
                     .set(VISIT_CHOICE.VISIT_ID, visit)
@@ -220,49 +317,98 @@ public class VisitStore {
                 r.getOnDate(),
                 r.getVersion(),
                 intake(r),
-                new CaseDocument.Reading(grades(r.getId()), probe(r.getId())),
+                reading(r),
                 r.getMethod(),
                 Month.valueOf(r.getPlanMonth()),
                 choices(r.getId(), false),
                 choices(r.getId(), true));
     }
 
+    private CaseDocument.Reading reading(VisitRecord r) {
+        return new CaseDocument.Reading(
+                grades(r.getId()),
+                probe(r.getId()),
+                conditions(r),
+                db.selectFrom(VISIT_CONTRADICTION)
+                        .where(VISIT_CONTRADICTION.VISIT_ID.eq(r.getId()))
+                        .orderBy(VISIT_CONTRADICTION.CONTRADICTION)
+                        .fetch(s -> new CaseDocument.Settling(
+                                s.getContradiction(), Settlement.Side.valueOf(s.getKeeps()), s.getWho(), s.getWhy())),
+                db.selectFrom(VISIT_BY_HAND)
+                        .where(VISIT_BY_HAND.VISIT_ID.eq(r.getId()))
+                        .orderBy(VISIT_BY_HAND.VERDICT)
+                        .fetch(b -> new CaseDocument.SetValue(
+                                ByHand.Verdict.valueOf(b.getVerdict()), b.getStands(), b.getWho(), b.getWhy())));
+    }
+
+    private static CaseDocument.@Nullable Conditions conditions(VisitRecord r) {
+        boolean nothing = r.getRoomCelsius() == null
+                && r.getRoomHumidity() == null
+                && r.getWashMinutes() == null
+                && r.getSettledMinutes() == null
+                && r.getProductHours() == null
+                && !r.getWashedWithCleanser();
+        return nothing
+                ? null
+                : new CaseDocument.Conditions(
+                        r.getRoomCelsius() == null ? null : r.getRoomCelsius().doubleValue(),
+                        r.getRoomHumidity() == null ? null : r.getRoomHumidity().doubleValue(),
+                        r.getWashMinutes(),
+                        r.getWashedWithCleanser(),
+                        r.getSettledMinutes(),
+                        r.getProductHours());
+    }
+
     private CaseDocument.Intake intake(VisitRecord r) {
         return new CaseDocument.Intake(
                 r.getSite(),
+                db.selectFrom(VISIT_PLACE)
+                        .where(VISIT_PLACE.VISIT_ID.eq(r.getId()))
+                        .orderBy(VISIT_PLACE.PLACE)
+                        .fetch(p -> Place.valueOf(p.getPlace())),
                 r.getOutdoorHours().doubleValue(),
                 r.getMakeUpDays(),
+                CaseDocument.MakeUp.valueOf(r.getMakeUp()),
                 r.getSunscreenDays(),
                 r.getMorningMinutes(),
                 r.getEveningMinutes(),
                 r.getMostSteps(),
-                Scent.valueOf(r.getScent()),
+                r.getBudget() == null ? null : r.getBudget().doubleValue(),
+                Taste.valueOf(r.getScent()),
+                Taste.valueOf(r.getAnimal()),
+                Taste.valueOf(r.getOils()),
+                r.getBirthYear(),
+                r.getSays() == null ? null : History.Says.valueOf(r.getSays()),
                 r.getSwings(),
-                Expecting.valueOf(r.getExpecting()),
-                allergies(r.getId(), true),
-                allergies(r.getId(), false),
-                r.getPrescribedRetinoid(),
                 r.getFlush(),
                 r.getReactions(),
-                db.selectFrom(VISIT_EVENT)
-                        .where(VISIT_EVENT.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_EVENT.KIND)
-                        .fetch(e -> new CaseDocument.Event(RecentEvent.Kind.valueOf(e.getKind()), e.getDaysPast())),
+                r.getBurns(),
+                r.getTans(),
+                db.selectFrom(VISIT_ANSWER)
+                        .where(VISIT_ANSWER.VISIT_ID.eq(r.getId()))
+                        .orderBy(VISIT_ANSWER.QUESTION)
+                        .fetch(a -> new CaseDocument.Answer(a.getQuestion(), a.getYes(), a.getOnDate(), a.getAsked())),
+                words(r.getId(), MEDICINE),
+                words(r.getId(), ALLERGY),
                 db.selectFrom(VISIT_CONCERN)
                         .where(VISIT_CONCERN.VISIT_ID.eq(r.getId()))
                         .orderBy(VISIT_CONCERN.CONCERN)
                         .fetch(c -> Concern.valueOf(c.getConcern())),
-                r.getSettled(),
+                db.selectFrom(VISIT_SETTLED)
+                        .where(VISIT_SETTLED.VISIT_ID.eq(r.getId()))
+                        .orderBy(VISIT_SETTLED.REFERRAL)
+                        .fetch(s ->
+                                new CaseDocument.Settled(s.getReferral(), s.getWho(), s.getOnDate(), s.getRemark())),
                 r.getNote());
     }
 
-    private List<String> allergies(UUID visit, boolean known) {
-        return db.select(VISIT_ALLERGY.NAME)
-                .from(VISIT_ALLERGY)
-                .where(VISIT_ALLERGY.VISIT_ID.eq(visit))
-                .and(VISIT_ALLERGY.KNOWN.eq(known))
-                .orderBy(VISIT_ALLERGY.NAME)
-                .fetch(VISIT_ALLERGY.NAME);
+    private List<String> words(UUID visit, String kind) {
+        return db.select(VISIT_WORD.WORD)
+                .from(VISIT_WORD)
+                .where(VISIT_WORD.VISIT_ID.eq(visit))
+                .and(VISIT_WORD.KIND.eq(kind))
+                .orderBy(VISIT_WORD.PLACE, VISIT_WORD.WORD)
+                .fetch(VISIT_WORD.WORD);
     }
 
     private List<CaseDocument.Grade> grades(UUID visit) {
@@ -278,13 +424,21 @@ public class VisitStore {
     }
 
     private List<CaseDocument.Probe> probe(UUID visit) {
-        return db.selectFrom(PROBE_READING)
-                .where(PROBE_READING.VISIT_ID.eq(visit))
-                .orderBy(PROBE_READING.QUANTITY, PROBE_READING.ZONE)
-                .fetch(p -> new CaseDocument.Probe(
-                        ProbeReading.Quantity.valueOf(p.getQuantity()),
-                        Zone.valueOf(p.getZone()),
-                        p.getReading().doubleValue()));
+        Map<List<String>, List<ProbeSpotRecord>> spots = db
+                .selectFrom(PROBE_SPOT)
+                .where(PROBE_SPOT.VISIT_ID.eq(visit))
+                .orderBy(PROBE_SPOT.QUANTITY, PROBE_SPOT.ZONE, PROBE_SPOT.NTH)
+                .fetch()
+                .stream()
+                .collect(Collectors.groupingBy(
+                        p -> List.of(p.getQuantity(), p.getZone()), LinkedHashMap::new, Collectors.toList()));
+        return spots.values().stream()
+                .map(readings -> new CaseDocument.Probe(
+                        ProbeReading.Quantity.valueOf(readings.getFirst().getQuantity()),
+                        Zone.valueOf(readings.getFirst().getZone()),
+                        readings.stream().map(p -> p.getReading().doubleValue()).toList(),
+                        readings.getFirst().getSimulated()))
+                .toList();
     }
 
     private List<CaseDocument.Choice> choices(UUID visit, boolean out) {

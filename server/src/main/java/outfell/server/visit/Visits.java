@@ -14,16 +14,19 @@ import outfell.knowledge.Because;
 import outfell.method.Methods;
 import outfell.product.ProductId;
 import outfell.regimen.Consultation;
-import outfell.regimen.Consultation.Scent;
+import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Planner;
-import outfell.safety.Answers.Expecting;
+import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.client.ClientStore;
 import outfell.server.client.Shelf;
+import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
 import outfell.server.plan.Cases;
 import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.Plans;
+import outfell.server.plan.VerdictView;
+import outfell.server.practice.Bands;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.SavedPlan;
@@ -38,6 +41,8 @@ public class Visits {
     private final Shelf shelf;
     private final Catalogue catalogue;
     private final Plans plans;
+    private final Patches patches;
+    private final Bands bands;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -47,6 +52,8 @@ public class Visits {
             Shelf shelf,
             Catalogue catalogue,
             Plans plans,
+            Patches patches,
+            Bands bands,
             JsonMapper json,
             Clock clock) {
         this.store = store;
@@ -54,6 +61,8 @@ public class Visits {
         this.shelf = shelf;
         this.catalogue = catalogue;
         this.plans = plans;
+        this.patches = patches;
+        this.bands = bands;
         this.json = json;
         this.clock = clock;
     }
@@ -71,8 +80,8 @@ public class Visits {
                 client,
                 today,
                 0,
-                last.map(v -> carriedOver(v.intake())).orElseGet(Visits::unasked),
-                new CaseDocument.Reading(List.of(), List.of()),
+                last.map(v -> carriedOver(v.intake(), today)).orElseGet(Visits::unasked),
+                CaseDocument.Reading.NONE,
                 last.map(Visit::method).orElse(Methods.all().getFirst().id()),
                 today.getMonth(),
                 List.of(),
@@ -93,22 +102,12 @@ public class Visits {
     @Transactional
     public Visit save(UUID id, VisitDocument document) {
         Visit before = find(id);
-        Visit after = new Visit(
-                id,
-                before.client(),
-                before.date(),
-                document.version(),
-                document.intake(),
-                document.reading(),
-                document.method(),
-                document.month(),
-                document.pins(),
-                document.takenOut());
+        Visit after = with(before, document);
         consultation(after);
         document.pins().forEach(p -> known(p.product()));
         document.takenOut().forEach(p -> known(p.product()));
         if (!store.update(after)) {
-            throw new Clash(VisitView.of(find(id)));
+            throw new Clash(find(id));
         }
         return find(id);
     }
@@ -148,8 +147,37 @@ public class Visits {
         }
     }
 
+    /** A visit as it stands in the window, kept or not. */
+    public VerdictView verdict(UUID id, VisitDocument document) {
+        return plans.verdict(consultation(with(find(id), document)));
+    }
+
+    public VerdictView verdict(Visit visit) {
+        return plans.verdict(consultation(visit));
+    }
+
+    /** The visit before, if there was one: what was asked and read then. */
+    public Optional<Visit> before(UUID id) {
+        return store.before(find(id));
+    }
+
+    private static Visit with(Visit before, VisitDocument document) {
+        return new Visit(
+                before.id(),
+                before.client(),
+                before.date(),
+                document.version(),
+                document.intake(),
+                document.reading(),
+                document.method(),
+                document.month(),
+                document.pins(),
+                document.takenOut());
+    }
+
     private Consultation consultation(Visit v) {
         return Cases.consultation(
+                v.date(),
                 v.intake(),
                 v.reading(),
                 shelf.owned(v.client()),
@@ -157,30 +185,43 @@ public class Visits {
                 v.method(),
                 v.month(),
                 v.pins(),
-                v.takenOut());
+                v.takenOut(),
+                patches.of(v.client()),
+                bands.current());
     }
 
-    /** Pregnancy, recent events and a settled referral are asked again at every visit. */
-    private static CaseDocument.Intake carriedOver(CaseDocument.Intake i) {
+    /** What stands until it is asked again; a wait that has run out and a release for one visit do not come along. */
+    private static CaseDocument.Intake carriedOver(CaseDocument.Intake i, LocalDate today) {
         return new CaseDocument.Intake(
                 i.site(),
+                i.places(),
                 i.outdoorHours(),
                 i.makeUpDays(),
+                i.makeUp(),
                 i.sunscreenDays(),
                 i.morningMinutes(),
                 i.eveningMinutes(),
                 i.mostSteps(),
+                i.budget(),
                 i.scent(),
+                i.animal(),
+                i.oils(),
+                i.birthYear(),
+                i.says(),
                 i.swings(),
-                i.expecting(),
-                i.allergies(),
-                i.otherAllergies(),
-                i.prescribedRetinoid(),
                 i.flush(),
                 i.reactions(),
-                List.of(),
+                i.burns(),
+                i.tans(),
+                i.answers().stream()
+                        .filter(a -> !SafetyScreen.hasRunOut(a.question(), a.on() == null ? a.asked() : a.on(), today))
+                        .toList(),
+                i.medicines(),
+                i.otherAllergies(),
                 i.matters(),
-                "",
+                i.settled().stream()
+                        .filter(s -> SafetyScreen.staysSettled(s.referral()))
+                        .toList(),
                 "");
     }
 
@@ -188,23 +229,30 @@ public class Visits {
         Consultation.Life usual = Consultation.Life.USUAL;
         return new CaseDocument.Intake(
                 Sites.all().getFirst().id(),
+                List.of(),
                 usual.outdoorHours(),
                 usual.makeUpDays(),
+                CaseDocument.MakeUp.LIGHT,
                 usual.sunscreenDays(),
                 usual.morningMinutes(),
                 usual.eveningMinutes(),
                 usual.mostSteps(),
-                Scent.ANY,
+                null,
+                Taste.ANY,
+                Taste.ANY,
+                Taste.ANY,
+                null,
+                null,
                 false,
-                Expecting.NO,
-                List.of(),
-                List.of(),
-                false,
+                null,
+                null,
                 null,
                 null,
                 List.of(),
                 List.of(),
-                "",
+                List.of(),
+                List.of(),
+                List.of(),
                 "");
     }
 }

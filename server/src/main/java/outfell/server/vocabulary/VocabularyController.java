@@ -16,9 +16,12 @@ import outfell.method.Methods;
 import outfell.product.Kinds;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
+import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.skin.Concern;
 import outfell.skin.How;
+import outfell.skin.PhototypeReader;
+import outfell.skin.ProbeReading;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.Zone;
@@ -35,13 +38,21 @@ class VocabularyController {
             List<TextureWords> textures,
             List<SiteWords> sites,
             List<MethodWords> methods,
-            List<SafetyScreen.Allergy> allergies,
+            List<SafetyScreen.Group> questionGroups,
+            List<PhototypeReader.SunClass> phototypes,
+            List<QuantityWords> quantities,
+            PatchWords patch,
             Map<Evidence, String> evidence,
             Map<String, String> sources) {}
 
     record SignWords(Sign sign, String label, How how, List<Zone> zones, List<String> grades, Because because) {}
 
-    record ZoneWords(Zone zone, String label) {}
+    /** @param onRequest whether it is read on request only */
+    record ZoneWords(Zone zone, String label, boolean onRequest) {}
+
+    record QuantityWords(ProbeReading.Quantity quantity, String label, String unit, double least, double most) {}
+
+    record PatchWords(List<PatchTest.KindOfTest> kinds, List<PatchTest.SiteOfTest> sites, List<String> grades) {}
 
     record ConcernWords(Concern concern, String label) {}
 
@@ -66,7 +77,7 @@ class VocabularyController {
                         .map(s -> new SignWords(s.sign(), s.label(), s.how(), s.zones(), s.grades(), s.because()))
                         .toList(),
                 Arrays.stream(Zone.values())
-                        .map(z -> new ZoneWords(z, z.words()))
+                        .map(z -> new ZoneWords(z, z.words(), z.onRequest()))
                         .toList(),
                 Arrays.stream(Concern.values())
                         .map(c -> new ConcernWords(c, c.words()))
@@ -79,7 +90,12 @@ class VocabularyController {
                         .toList(),
                 Sites.all().stream().map(VocabularyController::site).toList(),
                 Methods.all().stream().map(VocabularyController::method).toList(),
-                SafetyScreen.allergies(),
+                SafetyScreen.groups(),
+                PhototypeReader.classes(),
+                Arrays.stream(ProbeReading.Quantity.values())
+                        .map(q -> new QuantityWords(q, q.label(), q.unit(), q.least(), q.most()))
+                        .toList(),
+                new PatchWords(PatchTest.kinds(), PatchTest.sites(), PatchTest.grades()),
                 Arrays.stream(Evidence.values())
                         .collect(java.util.stream.Collectors.toMap(
                                 e -> e, Evidence::words, (a, _) -> a, java.util.TreeMap::new)),

@@ -1,0 +1,201 @@
+package outfell.server.patch;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.regimen.Consultation;
+import outfell.safety.PatchTest;
+import outfell.server.catalogue.Catalogue;
+import outfell.server.client.ClientStore;
+import outfell.server.problem.Problem;
+
+/** Patch tests of clients. A second test of a product takes the place of the first; both are kept. */
+@Service
+public class Patches {
+    /** One reading as kept. */
+    public record ReadingView(UUID id, double hours, int grade, LocalDateTime at, String remark) {}
+
+    /** A test as shown. */
+    public record TestView(
+            UUID id,
+            String product,
+            String name,
+            PatchTest.Kind kind,
+            PatchTest.Site site,
+            LocalDateTime started,
+            List<ReadingView> readings,
+            PatchTest.Verdict verdict,
+            List<LocalDateTime> schedule) {}
+
+    /** A test done without. */
+    public record WaiverView(String product, String name, String who, String why, LocalDate on) {}
+
+    /** Everything of one client. */
+    public record PatchView(List<TestView> tests, List<WaiverView> waivers) {}
+
+    /**
+     * A reading that is due.
+     *
+     * @param late whether its hour has passed
+     */
+    public record Due(UUID client, String clientName, UUID test, String name, LocalDateTime due, boolean late) {}
+
+    private final PatchStore store;
+    private final ClientStore clients;
+    private final Catalogue catalogue;
+    private final Clock clock;
+
+    Patches(PatchStore store, ClientStore clients, Catalogue catalogue, Clock clock) {
+        this.store = store;
+        this.clients = clients;
+        this.catalogue = catalogue;
+        this.clock = clock;
+    }
+
+    /** What counts for a plan: the newest test of each product, and the waivers. */
+    public List<Consultation.Patched> of(UUID client) {
+        PatchView view = view(client);
+        return Stream.concat(
+                        view.tests().stream().map(TestView::product),
+                        view.waivers().stream().map(WaiverView::product))
+                .distinct()
+                .map(p -> new Consultation.Patched(
+                        new ProductId(p),
+                        view.tests().stream()
+                                .filter(t -> t.product().equals(p))
+                                .map(TestView::verdict)
+                                .findFirst(),
+                        view.waivers().stream()
+                                .filter(w -> w.product().equals(p))
+                                .map(w -> new Consultation.Waiver(w.who(), w.why(), w.on()))
+                                .findFirst()))
+                .toList();
+    }
+
+    public PatchView view(UUID client) {
+        return new PatchView(
+                store.tests(client).stream().map(this::view).toList(),
+                store.waivers(client).stream()
+                        .map(w -> new WaiverView(w.product().value(), name(w.product()), w.who(), w.why(), w.on()))
+                        .toList());
+    }
+
+    /** Open tests with their next reading, soonest first. */
+    public List<Due> due() {
+        LocalDateTime now = LocalDateTime.now(clock);
+        return store.tests().stream()
+                .flatMap(t -> due(t, now))
+                .sorted(Comparator.comparing(Due::due).thenComparing(Due::test))
+                .toList();
+    }
+
+    private Stream<Due> due(PatchStore.Test test, LocalDateTime now) {
+        TestView view = view(test);
+        String client =
+                clients.find(test.client()).map(ClientStore.Client::name).orElse("");
+        return view.verdict().due().stream()
+                .map(at -> new Due(test.client(), client, test.id(), view.name(), at, at.isBefore(now)));
+    }
+
+    @Transactional
+    public PatchView start(
+            UUID client, ProductId product, PatchTest.Kind kind, PatchTest.Site site, LocalDateTime started) {
+        known(product);
+        store.add(new PatchStore.Test(UUID.randomUUID(), client, product, kind, site, started));
+        return view(client);
+    }
+
+    /** @throws Problem when the reading lies before the start or ahead of now */
+    @Transactional
+    public PatchView read(UUID id, int grade, LocalDateTime at, String remark) {
+        PatchStore.Test test = find(id);
+        if (at.isBefore(test.started())) {
+            throw Problem.field("/at", "A patch test cannot be read before it starts.");
+        }
+        if (at.isAfter(LocalDateTime.now(clock).plusMinutes(1))) {
+            throw Problem.field("/at", "This reading lies ahead; was the day mistyped?");
+        }
+        store.add(id, new PatchStore.Reading(UUID.randomUUID(), grade, at, remark));
+        return view(test.client());
+    }
+
+    /** Takes a reading back. */
+    @Transactional
+    public PatchView takeBack(UUID id, UUID reading) {
+        PatchStore.Test test = find(id);
+        if (!store.takeBack(id, reading)) {
+            throw Problem.notFound("reading", reading);
+        }
+        return view(test.client());
+    }
+
+    /** Takes back the start of a test that nobody has read yet. */
+    @Transactional
+    public PatchView drop(UUID id) {
+        PatchStore.Test test = find(id);
+        if (!store.readings(id).isEmpty()) {
+            throw Problem.refused("already-read", "This test has readings and is kept; take them back first.");
+        }
+        store.drop(id);
+        return view(test.client());
+    }
+
+    @Transactional
+    public PatchView waive(UUID client, ProductId product, String who, String why) {
+        known(product);
+        store.waive(client, new PatchStore.Waiver(product, who, why, LocalDate.now(clock)));
+        return view(client);
+    }
+
+    @Transactional
+    public PatchView unwaive(UUID client, ProductId product) {
+        store.unwaive(client, product);
+        return view(client);
+    }
+
+    private void known(ProductId product) {
+        if (catalogue.find(product).isEmpty()) {
+            throw Problem.notFound("product", product);
+        }
+    }
+
+    private String name(ProductId product) {
+        return catalogue.find(product).map(Product::name).orElse(product.value());
+    }
+
+    private PatchStore.Test find(UUID test) {
+        return store.test(test).orElseThrow(() -> Problem.notFound("patch test", test));
+    }
+
+    private TestView view(PatchStore.Test t) {
+        PatchTest empty = new PatchTest(t.kind(), t.site(), t.started(), List.of());
+        List<ReadingView> readings = store.readings(t.id()).stream()
+                .map(r -> new ReadingView(r.id(), empty.hoursAt(r.at()), r.grade(), r.at(), r.remark()))
+                .toList();
+        PatchTest test = new PatchTest(
+                t.kind(),
+                t.site(),
+                t.started(),
+                readings.stream()
+                        .map(r -> new PatchTest.Reading(r.hours(), r.grade()))
+                        .toList());
+        return new TestView(
+                t.id(),
+                t.product().value(),
+                name(t.product()),
+                t.kind(),
+                t.site(),
+                t.started(),
+                readings,
+                test.verdict(),
+                test.schedule());
+    }
+}

@@ -1,0 +1,227 @@
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import Autocomplete from '@mui/material/Autocomplete'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import type { Schemas, Vocabulary } from '../api/client'
+import { useClient, usePatchChange, usePatches, useProducts, useShelf, useVocabulary } from '../api/hooks'
+import { dateWords, timeWords } from '../shared/format'
+import { ErrorBand, Fetching } from '../shared/States'
+import { Why } from '../shared/Why'
+import './patch.css'
+
+type Test = Schemas['TestView']
+type Changes = ReturnType<typeof usePatchChange>
+
+const STANDING: Record<Test['verdict']['standing'], string> = {
+  OPEN: 'still being read',
+  MAY_USE: 'may be used',
+  REPEAT_WEAKER: 'test again, weaker',
+  DO_NOT_USE: 'do not use',
+  REFER: 'stop, and a doctor',
+  URGENT: 'stop, help at once',
+}
+
+/** The patch tests of one client: start, read, verdict, and what was done without. */
+export default function PatchPage() {
+  const { client: id = '' } = useParams()
+  const client = useClient(id)
+  const patches = usePatches(id)
+  const words = useVocabulary()
+  const change = usePatchChange(id)
+  const failed = client.error ?? patches.error ?? words.error
+  if (failed) {
+    return (
+      <div className="page">
+        <ErrorBand error={failed} again={() => void patches.refetch()} />
+      </div>
+    )
+  }
+  if (!client.data || !patches.data || !words.data) return <Fetching what="the patch tests" />
+  const refused = Object.values(change).find((m) => m.error)?.error
+  const { tests, waivers } = patches.data
+  return (
+    <div className="page">
+      <div className="desk-head">
+        <h1>Patch tests of {client.data.name}</h1>
+        <span className="second">Not the diagnostic test of a clinic. Never a peel, never a neat oil.</span>
+      </div>
+      {refused && <ErrorBand error={refused} />}
+      <StartTest client={id} words={words.data} change={change} />
+      {tests.length === 0 && (
+        <p className="second" style={{ padding: '18px 0' }}>
+          No test yet. A strong product that is new waits until one is read, or waived with a reason.
+        </p>
+      )}
+      {tests.map((t) => (
+        <OneTest key={t.id} test={t} words={words.data} change={change} />
+      ))}
+      {waivers.length > 0 && (
+        <section className="band patch" aria-label="Done without a test">
+          <h2>Done without a test</h2>
+          <ul>
+            {waivers.map((w) => (
+              <li key={w.product} className="row">
+                <span style={{ flex: 1 }}>
+                  <b>{w.name}:</b> {w.why} ({w.who}, {dateWords(w.on)})
+                </span>
+                <Button
+                  onClick={() => change.unwaive.mutate(w.product)}
+                  aria-label={`Ask for a test after all: ${w.name}`}
+                >
+                  Ask for a test after all
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  )
+}
+
+function StartTest({ client, words, change }: { client: string; words: Vocabulary; change: Changes }) {
+  const house = useProducts().data ?? []
+  const own = useShelf(client).data ?? []
+  const [product, setProduct] = useState<{ id: string; label: string } | null>(null)
+  const [kind, setKind] = useState<Schemas['Start']['kind']>('USE_TEST')
+  const [site, setSite] = useState<Schemas['Start']['site']>('FOREARM')
+  const options = [...own.map((i) => i.product), ...house]
+    .filter((p, i, all) => all.findIndex((o) => o.id === p.id) === i)
+    .map((p) => ({ id: p.id, label: p.name }))
+  const how = words.patch.kinds.find((k) => k.kind === kind)
+  const where = words.patch.sites.find((s) => s.site === site)
+  return (
+    <section className="band patch" aria-label="Start a test">
+      <div className="row">
+        <Autocomplete
+          options={options}
+          value={product}
+          isOptionEqualToValue={(a, b) => a.id === b.id}
+          onChange={(_, next) => setProduct(next)}
+          sx={{ width: 300 }}
+          renderInput={(params) => <TextField {...params} label="Product to test" />}
+        />
+        <ToggleButtonGroup
+          exclusive
+          value={kind}
+          aria-label="How"
+          onChange={(_, next: typeof kind | null) => next && setKind(next)}
+        >
+          {words.patch.kinds.map((k) => (
+            <ToggleButton key={k.kind} value={k.kind}>
+              {k.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <ToggleButtonGroup
+          exclusive
+          value={site}
+          aria-label="Where"
+          onChange={(_, next: typeof site | null) => next && setSite(next)}
+        >
+          {words.patch.sites.map((s) => (
+            <ToggleButton key={s.site} value={s.site}>
+              {s.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <Button
+          variant="contained"
+          disabled={!product || change.start.isPending}
+          onClick={() =>
+            product &&
+            change.start.mutate({ product: product.id, kind, site }, { onSuccess: () => setProduct(null) })
+          }
+        >
+          Start now
+        </Button>
+      </div>
+      <p className="second">
+        {where?.label}: {where?.amount}, {how?.how}.
+      </p>
+    </section>
+  )
+}
+
+function OneTest({ test, words, change }: { test: Test; words: Vocabulary; change: Changes }) {
+  const [remark, setRemark] = useState('')
+  const { verdict } = test
+  const open = verdict.standing === 'OPEN'
+  const bad = !open && verdict.standing !== 'MAY_USE'
+  return (
+    <section className="band patch" aria-label={`Test of ${test.name}`}>
+      <div className="row">
+        <h2 style={{ flex: 1 }}>
+          {test.name}: <span className={bad ? 'bad' : ''}>{STANDING[verdict.standing]}</span>
+        </h2>
+        {test.readings.length === 0 && (
+          <Button
+            onClick={() => change.drop.mutate(test.id)}
+            aria-label={`Take back the test of ${test.name}`}
+          >
+            Take back
+          </Button>
+        )}
+      </div>
+      <p>
+        <Why because={verdict.because} />
+      </p>
+      <p className="second">
+        {words.patch.kinds.find((k) => k.kind === test.kind)?.label},{' '}
+        {words.patch.sites.find((s) => s.site === test.site)?.label}, begun {dateWords(test.started)}{' '}
+        {timeWords(test.started)}
+        {verdict.due && `; next reading ${dateWords(verdict.due)} ${timeWords(verdict.due)}`}
+      </p>
+      <ol className="patch-readings">
+        {test.readings.map((r) => (
+          <li key={r.id}>
+            <b>{hoursWords(r.hours)}</b>
+            <span>
+              {r.grade} {words.patch.grades[r.grade]}
+              {r.remark && `: ${r.remark}`}
+            </span>
+            <Button
+              onClick={() => change.takeBack.mutate({ test: test.id, reading: r.id })}
+              aria-label={`Take back the reading after ${hoursWords(r.hours)}`}
+            >
+              Take back
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {open && (
+        <>
+          <div className="pads patch-pads" role="group" aria-label={`Read now: ${test.name}`}>
+            {words.patch.grades.map((g, i) => (
+              <button
+                key={g}
+                type="button"
+                disabled={change.read.isPending}
+                onClick={() =>
+                  change.read.mutate(
+                    { test: test.id, grade: i, at: null, remark: remark.trim() },
+                    { onSuccess: () => setRemark('') },
+                  )
+                }
+              >
+                <b>{i}</b> {g}
+              </button>
+            ))}
+          </div>
+          <TextField
+            label="Remark for this reading"
+            value={remark}
+            fullWidth
+            onChange={(e) => setRemark(e.target.value)}
+            sx={{ mt: 1 }}
+          />
+        </>
+      )}
+    </section>
+  )
+}
+
+const hoursWords = (hours: number) => (hours < 1 ? `${Math.round(hours * 60)} min` : `${Math.round(hours)} h`)

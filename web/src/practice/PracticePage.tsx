@@ -1,0 +1,139 @@
+import { useState } from 'react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { api, ask, Refused, type Schemas } from '../api/client'
+import { keys } from '../api/hooks'
+import { dateWords, timeWords } from '../shared/format'
+import { ErrorBand, Fetching } from '../shared/States'
+import { useWho } from '../shared/who'
+import { Why } from '../shared/Why'
+import './practice.css'
+
+type Band = Schemas['BandView']
+
+/** What the practice sets for itself: the bands of its probe, with who changed what and when. */
+export default function PracticePage() {
+  const bands = useQuery({
+    queryKey: keys.bands,
+    queryFn: () => ask(api.GET('/api/practice/probe-bands')),
+  })
+  if (bands.isError) {
+    return (
+      <div className="page">
+        <ErrorBand error={bands.error} again={() => void bands.refetch()} />
+      </div>
+    )
+  }
+  if (!bands.data) return <Fetching what="the settings" />
+  return (
+    <div className="page">
+      <div className="desk-head">
+        <h1>The practice’s probe</h1>
+        <span className="second">
+          Bands belong to a probe. Set them once for yours; every verdict follows at once.
+        </span>
+      </div>
+      {bands.data.map((b) => (
+        <OneBand key={`${b.band} ${b.low} ${b.high}`} band={b} />
+      ))}
+    </div>
+  )
+}
+
+function OneBand({ band }: { band: Band }) {
+  const queries = useQueryClient()
+  const [who, setWho] = useWho()
+  const [low, setLow] = useState(String(band.low))
+  const [high, setHigh] = useState(String(band.high))
+  const set = useMutation({
+    mutationFn: (bounds: { low: number; high: number }) =>
+      ask(
+        api.PUT('/api/practice/probe-bands/{band}', {
+          params: { path: { band: band.band } },
+          body: { ...bounds, by: who },
+        }),
+      ),
+    onSuccess: (all) => {
+      queries.setQueryData(keys.bands, all)
+      void queries.invalidateQueries({ queryKey: ['verdict'] })
+      void queries.invalidateQueries({ queryKey: ['plan'] })
+    },
+  })
+  const typed = { low: number(low), high: number(high) }
+  const changed = typed.low !== band.low || typed.high !== band.high
+  const shipped = band.shipped.low === band.low && band.shipped.high === band.high
+  const refused = set.error instanceof Refused ? set.error.fields[0]?.sentence : set.error?.message
+  return (
+    <section className="band practice" aria-label={band.label}>
+      <div>
+        <h2>{band.label}</h2>
+        <p className="second">{band.unit}</p>
+        <p>
+          {band.words[0]} | {band.words[1]} | {band.words[2]}
+        </p>
+      </div>
+      <div>
+        <form
+          className="row"
+          onSubmit={(e) => {
+            e.preventDefault()
+            if (typed.low !== null && typed.high !== null) set.mutate({ low: typed.low, high: typed.high })
+          }}
+        >
+          <Bound label={`${band.words[0]} ends at`} value={low} set={setLow} />
+          <Bound label={`${band.words[2]} begins at`} value={high} set={setHigh} />
+          <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+          <Button
+            type="submit"
+            disabled={!changed || typed.low === null || typed.high === null || who.trim() === ''}
+          >
+            Set
+          </Button>
+          {!shipped && (
+            <Button disabled={who.trim() === ''} onClick={() => set.mutate(band.shipped)}>
+              Back to {band.shipped.low} and {band.shipped.high}
+            </Button>
+          )}
+        </form>
+        {refused && (
+          <p className="look" role="alert">
+            {refused}
+          </p>
+        )}
+        <p className="second">
+          {band.otherSchool} <Why because={{ ...band.because, sentence: '' }} />
+        </p>
+        {band.changes.length > 0 && (
+          <ul className="second">
+            {band.changes.slice(0, 5).map((c) => (
+              <li key={c.at}>
+                {dateWords(c.at)} {timeWords(c.at)}, {c.by}: {c.low} and {c.high}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </section>
+  )
+}
+
+function Bound({ label, value, set }: { label: string; value: string; set: (text: string) => void }) {
+  const wrong = number(value) === null
+  return (
+    <TextField
+      label={label}
+      value={value}
+      error={wrong}
+      helperText={wrong ? `"${value}" is not a number.` : undefined}
+      onChange={(e) => set(e.target.value)}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      sx={{ width: 170 }}
+    />
+  )
+}
+
+const number = (text: string) => {
+  const value = Number(text.replace(',', '.'))
+  return text.trim() === '' || Number.isNaN(value) ? null : value
+}

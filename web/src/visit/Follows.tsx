@@ -1,0 +1,44 @@
+import { dateWords } from '../shared/format'
+import { Referrals } from './Referrals'
+import { useVisitContext } from './VisitShell'
+
+/** What the answers lead to: referrals, bans with their end, cautions for the chair. */
+export function Follows() {
+  const { verdict } = useVisitContext()
+  if (!verdict) return null
+  const { bans, cautions, referrals, askAgain, unasked } = verdict.safety
+  const told = new Set(bans.map((b) => b.name))
+  const rest = cautions.filter((c) => c.forTherapist !== '')
+  return (
+    <div aria-live="polite">
+      <Referrals referrals={referrals} />
+      {(bans.length > 0 || rest.length > 0) && (
+        <div className="look follows">
+          <ul>
+            {bans.map((b) => (
+              <li key={b.rule + b.because.sentence}>
+                <b>
+                  {b.name}
+                  {b.until ? `, until ${dateWords(b.until)}` : ''}:
+                </b>{' '}
+                {b.because.sentence}
+              </li>
+            ))}
+            {rest.map((c) => (
+              <li key={c.name + c.forTherapist}>
+                {!told.has(c.name) && <b>{c.name}: </b>}
+                {c.forTherapist}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {(askAgain.length > 0 || unasked.length > 0) && (
+        <p className="second" style={{ marginTop: 8 }}>
+          {askAgain.length > 0 && `Ask again: ${askAgain.map((a) => a.label).join(', ')}. `}
+          {unasked.length > 0 && `${unasked.length} that everybody is asked are still open.`}
+        </p>
+      )}
+    </div>
+  )
+}

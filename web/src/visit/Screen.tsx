@@ -1,0 +1,189 @@
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import type { Intake, Question } from '../api/client'
+import { dateWords } from '../shared/format'
+import { problemAt } from './Ask'
+import { answered, daysBefore, noToTheRest, stillSo } from './answers'
+import { useVisitContext } from './VisitShell'
+
+const DAYS_AGO = [0, 1, 2, 3, 5, 7, 10, 14]
+
+/** The safety screen, group by group: one tap is yes, one more is no, one button answers the rest. */
+export function Screen({ before }: { before: Intake | null | undefined }) {
+  const { visit, words, work, verdict } = useVisitContext()
+  const intake = work.draft.document.intake
+  const questions = verdict?.safety.questions ?? []
+  const today = visit.date
+  const set = (answers: Intake['answers']) => work.change((d) => ({ ...d, intake: { ...d.intake, answers } }))
+  const open = questions.filter((q) => !q.answer && q.id !== 'guardian')
+  return (
+    <>
+      <div className="row screen-head">
+        <p className="second" style={{ flex: 1, minWidth: 220 }}>
+          <span className="mini open" /> not asked <span className="mini no" /> no{' '}
+          <span className="mini yes" /> yes. One tap is yes, another is no.
+        </p>
+        {open.length > 0 && (
+          <Button onClick={() => set(noToTheRest(intake.answers, questions, today))}>
+            None of the other {open.length}
+          </Button>
+        )}
+      </div>
+      {words.questionGroups.map((group) => {
+        const mine = questions.filter((q) => q.group === group.id)
+        return mine.length === 0 ? null : (
+          <Group
+            key={group.id}
+            label={group.label}
+            questions={mine}
+            answers={intake.answers}
+            before={before}
+            today={today}
+            set={set}
+          />
+        )
+      })}
+    </>
+  )
+}
+
+function Group({
+  label,
+  questions,
+  answers,
+  before,
+  today,
+  set,
+}: {
+  label: string
+  questions: Question[]
+  answers: Intake['answers']
+  before: Intake | null | undefined
+  today: string
+  set: (answers: Intake['answers']) => void
+}) {
+  const open = questions.filter((q) => !q.answer && q.id !== 'guardian')
+  const stale = questions.filter((q) => q.stale)
+  const dated = questions.filter((q) => q.dated && q.answer?.yes)
+  return (
+    <section className="group" aria-label={label}>
+      <div className="group-head">
+        <h3>{label}</h3>
+        {stale.length > 0 && (
+          <Button onClick={() => set(stillSo(answers, questions, today))}>
+            Still as on {dateWords(stale[0]?.answer?.asked ?? today)}
+          </Button>
+        )}
+        {open.length > 0 && (
+          <Button onClick={() => set(noToTheRest(answers, questions, today))}>
+            {open.length === questions.length ? 'None of these' : 'None of the rest'}
+          </Button>
+        )}
+      </div>
+      <div className="chips">
+        {questions.map((q) => (
+          <Chip
+            key={q.id}
+            question={q}
+            before={before}
+            set={(yes) => set(answered(answers, q.id, yes, today))}
+          />
+        ))}
+      </div>
+      {dated.map((q) => (
+        <When
+          key={q.id}
+          question={q}
+          index={answers.findIndex((a) => a.question === q.id)}
+          today={today}
+          set={(on) => set(answered(answers, q.id, true, today, on))}
+        />
+      ))}
+    </section>
+  )
+}
+
+function Chip({
+  question,
+  before,
+  set,
+}: {
+  question: Question
+  before: Intake | null | undefined
+  set: (yes: boolean) => void
+}) {
+  const answer = question.answer
+  const state = !answer ? 'open' : answer.yes ? 'yes' : 'no'
+  const then = before?.answers.find((a) => a.question === question.id)
+  const changed = before && then && answer && then.yes !== answer.yes
+  const words = {
+    open: 'not asked',
+    yes: 'yes',
+    no: 'no',
+  }[state]
+  return (
+    <button
+      type="button"
+      className={`chip ${state}`}
+      aria-pressed={state === 'yes'}
+      aria-label={`${question.text}: ${words}${question.stale ? ', asked before, ask again' : ''}${
+        changed ? `, was ${then.yes ? 'yes' : 'no'}` : ''
+      }`}
+      onClick={() => set(state !== 'yes')}
+    >
+      {question.text}
+      {question.stale && <small>ask again</small>}
+      {changed && <small>was {then.yes ? 'yes' : 'no'}</small>}
+    </button>
+  )
+}
+
+/** The day something happened, by one tap or by its date. */
+function When({
+  question,
+  index,
+  today,
+  set,
+}: {
+  question: Question
+  index: number
+  today: string
+  set: (on: string | null) => void
+}) {
+  const { work } = useVisitContext()
+  const on = question.answer?.on ?? null
+  const problem = problemAt(work, `/intake/answers/${index}`)
+  return (
+    <div className="when">
+      <span id={`when-${question.id}`}>
+        {question.text}, when{on === null ? '? Until that is known, today counts' : `: ${dateWords(on)}`}
+      </span>
+      <div className="row">
+        <ToggleButtonGroup
+          exclusive
+          value={DAYS_AGO.find((d) => daysBefore(today, d) === on) ?? null}
+          aria-labelledby={`when-${question.id}`}
+          onChange={(_, days: number | null) => days !== null && set(daysBefore(today, days))}
+        >
+          {DAYS_AGO.map((d) => (
+            <ToggleButton key={d} value={d} aria-label={d === 0 ? 'today' : `${d} days ago`}>
+              {d === 0 ? 'today' : d}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <span className="second">days ago, or on</span>
+        <TextField
+          type="date"
+          value={on ?? ''}
+          error={!!problem}
+          helperText={problem}
+          sx={{ width: problem ? 260 : 160 }}
+          slotProps={{ htmlInput: { 'aria-label': `Day of: ${question.text}`, max: today } }}
+          onChange={(e) => set(e.target.value === '' ? null : e.target.value)}
+        />
+      </div>
+    </div>
+  )
+}

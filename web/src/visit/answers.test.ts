@@ -1,0 +1,43 @@
+import type { Question } from '../api/client'
+import { answered, daysBefore, noToTheRest, stillSo } from './answers'
+
+const question = (id: string, over: Partial<Question> = {}): Question => ({
+  id,
+  group: 'today',
+  text: id,
+  dated: false,
+  must: true,
+  stale: false,
+  ...over,
+})
+
+test('days are counted over the ends of months and years', () => {
+  expect(daysBefore('2026-03-01', 1)).toBe('2026-02-28')
+  expect(daysBefore('2026-01-02', 3)).toBe('2025-12-30')
+  expect(daysBefore('2026-11-25', 0)).toBe('2026-11-25')
+})
+
+test('a new answer takes the place of the old one', () => {
+  const once = answered([], 'mole', false, '2026-11-01')
+  const twice = answered(once, 'mole', true, '2026-11-25')
+  expect(twice).toEqual([{ question: 'mole', yes: true, on: null, asked: '2026-11-25' }])
+})
+
+test('no to the rest leaves what was answered, and never says that a guardian does not agree', () => {
+  const said = answered([], 'mole', true, '2026-11-25')
+  const all = noToTheRest(
+    said,
+    [question('mole', { answer: said[0] }), question('rash'), question('guardian')],
+    '2026-11-25',
+  )
+  expect(all).toHaveLength(2)
+  expect(all.find((a) => a.question === 'mole')?.yes).toBe(true)
+  expect(all.find((a) => a.question === 'rash')?.yes).toBe(false)
+})
+
+test('still so renews the day of stale answers and of no other', () => {
+  const old = [...answered([], 'pregnant', true, '2026-10-01'), ...answered([], 'nuts', true, '2026-10-01')]
+  const renewed = stillSo(old, [question('pregnant', { stale: true }), question('nuts')], '2026-11-25')
+  expect(renewed.map((a) => a.asked)).toEqual(['2026-11-25', '2026-10-01'])
+  expect(renewed[0]?.yes).toBe(true)
+})

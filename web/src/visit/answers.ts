@@ -1,0 +1,31 @@
+import type { Intake, Question } from '../api/client'
+
+type Answer = Intake['answers'][number]
+
+/** The day before a day, so many times. */
+export function daysBefore(day: string, days: number): string {
+  const date = new Date(`${day}T00:00:00Z`)
+  date.setUTCDate(date.getUTCDate() - days)
+  return date.toISOString().slice(0, 10)
+}
+
+/** Answers with one given today; an earlier answer to the same question makes way. */
+export function answered(
+  answers: Answer[],
+  question: string,
+  yes: boolean,
+  today: string,
+  on: string | null = null,
+): Answer[] {
+  return [...answers.filter((a) => a.question !== question), { question, yes, on, asked: today }]
+}
+
+/** No to every question of these that nobody has answered. */
+export const noToTheRest = (answers: Answer[], questions: Question[], today: string): Answer[] =>
+  questions
+    .filter((q) => !q.answer && q.id !== 'guardian')
+    .reduce((all, q) => answered(all, q.id, false, today), answers)
+
+/** What was said before still holds: asked again today. */
+export const stillSo = (answers: Answer[], questions: Question[], today: string): Answer[] =>
+  answers.map((a) => (questions.some((q) => q.id === a.question && q.stale) ? { ...a, asked: today } : a))
