@@ -707,6 +707,8 @@ export interface components {
             nextVisit?: string | null;
             /** Format: int32 */
             plansKept: number;
+            /** Format: date */
+            readDate?: string | null;
             skin: string;
             trade: string;
         };

@@ -65,7 +65,15 @@ export const theme = createTheme({
         input: { padding: '10px 12px' },
       },
     },
-    MuiInputLabel: { styleOverrides: { root: { color: 'var(--ink2)' } } },
+    MuiAutocomplete: { styleOverrides: { inputRoot: { padding: '0 9px', minHeight: 44 } } },
+    MuiInputLabel: {
+      styleOverrides: {
+        root: {
+          color: 'var(--ink2)',
+          '&:not(.MuiInputLabel-shrink)': { transform: 'translate(13px, 10px)' },
+        },
+      },
+    },
     MuiFormHelperText: {
       styleOverrides: {
         root: { fontSize: 14, marginLeft: 0, color: 'var(--ink2)', '&.Mui-error': { color: 'var(--stop)' } },

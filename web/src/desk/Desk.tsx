@@ -128,7 +128,7 @@ function ClientRow({
       <span role="cell">{when(client.nextVisit ?? null, now)}</span>
       <span role="cell">
         {client.skin}
-        {client.lastDate && <span className="second">read {dateWords(client.lastDate)}</span>}
+        {client.readDate && <span className="second">read {dateWords(client.readDate)}</span>}
       </span>
       <span role="cell" className={client.mind.length > 0 ? 'desk-mind' : 'second'}>
         {client.mind.length > 0 ? client.mind.join(', ') : 'nothing known'}

@@ -71,14 +71,28 @@ const ORDER = Object.keys(SIDE) as Zone[]
 const TOP = 118
 const BOTTOM = 440
 
-/** Names spread evenly down each side, in the order of the face. */
+const APART = 52
+
+/** Names down each side, each as near its zone as its neighbours let it. */
 function calls(zones: Zone[]): Map<Zone, number> {
   const heights = new Map<Zone, number>()
   for (const side of ['left', 'right'] as const) {
     const mine = ORDER.filter((z) => SIDE[z] === side && zones.includes(z))
-    const step = mine.length > 1 ? Math.min(80, (BOTTOM - TOP) / (mine.length - 1)) : 0
-    const from = (TOP + BOTTOM - step * (mine.length - 1)) / 2
-    mine.forEach((z, i) => heights.set(z, from + i * step))
+    const apart = mine.length > 1 ? Math.min(APART, (BOTTOM - TOP) / (mine.length - 1)) : APART
+    let floor = TOP
+    const down = mine.map((z) => {
+      const y = Math.max(floor, Math.min(BOTTOM, SPOT[z][1]))
+      floor = y + apart
+      return y
+    })
+    let ceiling = BOTTOM
+    for (let i = mine.length - 1; i >= 0; i -= 1) {
+      const zone = mine[i]
+      if (zone === undefined) continue
+      const y = Math.min(ceiling, down[i] ?? BOTTOM)
+      ceiling = y - apart
+      heights.set(zone, y)
+    }
   }
   return heights
 }
@@ -141,17 +155,16 @@ export function Face({
           key={zone}
           zone={zone}
           name={label(zone)}
-          grade={grade(zone)}
           text={text?.(zone) ?? String(grade(zone) ?? '?')}
           y={heights.get(zone) ?? TOP}
           current={zone === current}
           pick={() => pick(zone)}
         />
       ))}
-      <text x="8" y="76" fontSize="14" fill="var(--ink2)">
+      <text x="8" y="76" fontSize="15" fill="var(--ink2)">
         the client’s right
       </text>
-      <text x={WIDTH - 8} y="76" fontSize="14" textAnchor="end" fill="var(--ink2)">
+      <text x={WIDTH - 8} y="76" fontSize="15" textAnchor="end" fill="var(--ink2)">
         the client’s left
       </text>
     </svg>
@@ -195,7 +208,6 @@ function useDrag(pick: (zone: Zone) => void, paint?: (zone: Zone) => void) {
 function ZoneTarget({
   zone,
   name,
-  grade,
   text: boxText,
   y,
   current,
@@ -203,7 +215,6 @@ function ZoneTarget({
 }: {
   zone: Zone
   name: string
-  grade: number | null
   /** what stands in its box */
   text: string
   /** height of its name */
@@ -215,6 +226,7 @@ function ZoneTarget({
   const [sx, sy] = SPOT[zone]
   const box = side === 'left' ? 8 : WIDTH - 52
   const text = side === 'left' ? box + 54 : box - 10
+  const looked = boxText !== '?'
   const from = side === 'left' ? 158 : WIDTH - 158
   const to = sx + SHIFT
   return (
@@ -235,8 +247,8 @@ function ZoneTarget({
           className="shape"
           fill="transparent"
           stroke="var(--ink)"
-          strokeWidth={grade === null ? 1 : 1.4}
-          strokeDasharray={grade === null ? '4 4' : undefined}
+          strokeWidth={looked ? 1.4 : 1}
+          strokeDasharray={looked ? undefined : '4 4'}
         />
         <path d={`M${from} ${y}L${to} ${sy}`} stroke="var(--sheet)" strokeWidth="4" opacity="0.8" />
         <path d={`M${from} ${y}L${to} ${sy}`} stroke="var(--ink2)" strokeWidth="1" />
@@ -249,7 +261,7 @@ function ZoneTarget({
           fill="var(--sheet)"
           stroke={current ? 'var(--pri)' : 'var(--edge)'}
           strokeWidth={current ? 4 : 1.5}
-          strokeDasharray={grade === null && !current ? '4 4' : undefined}
+          strokeDasharray={!looked && !current ? '4 4' : undefined}
         />
         <rect x={side === 'left' ? 4 : WIDTH - 166} y={y - 24} width="162" height="48" fill="transparent" />
       </g>
@@ -262,7 +274,7 @@ function ZoneTarget({
         <text
           x={box + 22}
           y={y + (boxText.length < 3 ? 7 : 5)}
-          fontSize={boxText.length < 3 ? 20 : 15}
+          fontSize={boxText.length < 3 ? 20 : 17}
           fontWeight="700"
           textAnchor="middle"
         >
@@ -271,7 +283,7 @@ function ZoneTarget({
         <text
           x={text}
           y={y + 5}
-          fontSize="15"
+          fontSize="17"
           fontWeight={current ? 700 : 600}
           textAnchor={side === 'left' ? 'start' : 'end'}
           fill={current ? 'var(--pri)' : 'var(--ink)'}

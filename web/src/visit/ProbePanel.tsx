@@ -44,6 +44,15 @@ export function ProbePanel({
   const lines = verdict?.probe ?? []
   const median = (z: Zone) => lines.find((l) => l.quantity === quantity && l.zone === z)?.median
   const busy = doing.state === 'reading'
+  const conditions = reading.conditions ?? NOTHING
+  const set = (next: Partial<Conditions>) =>
+    work.change((d) => ({
+      ...d,
+      reading: { ...d.reading, conditions: { ...NOTHING, ...d.reading.conditions, ...next } },
+    }))
+  const differs =
+    probe?.roomCelsius != null &&
+    (probe.roomCelsius !== conditions.roomCelsius || probe.humidity !== conditions.humidity)
   return (
     <>
       <div className="row probe-head" role="status">
@@ -58,36 +67,36 @@ export function ProbePanel({
           {probe?.connected ? `room ${probe.roomCelsius} °C, ${probe.humidity} %` : probe?.sentence}
         </span>
         {probe?.connected === false && <Button onClick={lookAgain}>Look again</Button>}
+        {differs && (
+          <Button onClick={() => set({ roomCelsius: probe?.roomCelsius, humidity: probe?.humidity })}>
+            Take over the room
+          </Button>
+        )}
       </div>
-      <ConditionFields room={probe} />
-      <div className="probe-body">
-        <div className="face-box probe-face">
-          <Face
-            zones={SPOTS}
-            label={label}
-            grade={() => null}
-            text={(z) => String(median(z) ?? '?')}
-            current={zone}
-            pick={setZone}
-          />
-        </div>
-        <div>
-          <ToggleButtonGroup
-            exclusive
-            orientation="vertical"
-            fullWidth
-            value={quantity}
-            aria-label="What is measured"
-            onChange={(_, q: Quantity | null) => q !== null && setQuantity(q)}
-          >
-            {words.quantities.map((q) => (
-              <ToggleButton key={q.quantity} value={q.quantity}>
-                {q.label}
-                {q.unit && `, ${q.unit}`}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        </div>
+      <ConditionFields conditions={conditions} set={set} />
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        value={quantity}
+        aria-label="What is measured"
+        onChange={(_, q: Quantity | null) => q !== null && setQuantity(q)}
+      >
+        {words.quantities.map((q) => (
+          <ToggleButton key={q.quantity} value={q.quantity}>
+            {q.label}
+            {q.unit && `, ${q.unit}`}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <div className="face-box probe-face">
+        <Face
+          zones={SPOTS}
+          label={label}
+          grade={() => null}
+          text={(z) => String(median(z) ?? '?')}
+          current={zone}
+          pick={setZone}
+        />
       </div>
       {doing.state === 'lost' && (
         <div className="look" role="alert">
@@ -139,23 +148,19 @@ export function ProbePanel({
   )
 }
 
+/** In what the probe is read; what is not written down makes a reading count less. */
 function ConditionFields({
-  room,
+  conditions,
+  set,
 }: {
-  room: { roomCelsius?: number | null; humidity?: number | null } | undefined
+  conditions: Conditions
+  set: (next: Partial<Conditions>) => void
 }) {
   const { work } = useVisitContext()
-  const conditions = work.draft.document.reading.conditions ?? NOTHING
-  const set = (next: Partial<Conditions>) =>
-    work.change((d) => ({
-      ...d,
-      reading: { ...d.reading, conditions: { ...NOTHING, ...d.reading.conditions, ...next } },
-    }))
-  const field = (name: string, at: Exclude<keyof Conditions, 'cleanser'>, unit: string) => (
+  const field = (name: string, at: Exclude<keyof Conditions, 'cleanser'>) => (
     <NumberField
       label={name}
-      unit={unit}
-      width={118}
+      width={116}
       pointer={`/reading/conditions/${at}`}
       value={conditions[at] ?? null}
       work={work}
@@ -163,28 +168,20 @@ function ConditionFields({
       clear={() => set({ [at]: null })}
     />
   )
-  const differs =
-    room?.roomCelsius != null &&
-    (room.roomCelsius !== conditions.roomCelsius || room.humidity !== conditions.humidity)
   return (
     <div className="row conditions">
-      {field('Room', 'roomCelsius', '°C')}
-      {field('Humidity', 'humidity', '%')}
-      {differs && (
-        <Button onClick={() => set({ roomCelsius: room.roomCelsius, humidity: room.humidity })}>
-          As the probe says
-        </Button>
-      )}
-      {field('Washed', 'minutesSinceWash', 'min ago')}
+      {field('Room, °C', 'roomCelsius')}
+      {field('Humidity, %', 'humidity')}
+      {field('Washed, min ago', 'minutesSinceWash')}
       <ToggleButton
         value="cleanser"
         selected={conditions.cleanser}
         onChange={() => set({ cleanser: !conditions.cleanser })}
       >
-        with a cleanser
+        cleanser
       </ToggleButton>
-      {field('Settled', 'minutesSettled', 'min')}
-      {field('Product', 'hoursSinceProduct', 'h ago')}
+      {field('Settled, min', 'minutesSettled')}
+      {field('Product, h ago', 'hoursSinceProduct')}
     </div>
   )
 }

@@ -158,6 +158,21 @@ export default function Read() {
                       }
                 }
               />
+              <div className="more-places">
+                {onRequest
+                  .filter((z) => !zones.includes(z.zone))
+                  .map((z) => (
+                    <Button
+                      key={z.zone}
+                      onClick={() => {
+                        setAsked([...asked, z.zone])
+                        setZone(z.zone)
+                      }}
+                    >
+                      + {z.label}
+                    </Button>
+                  ))}
+              </div>
             </div>
             <div className="descriptor" aria-live="polite">
               <p>
@@ -212,26 +227,13 @@ export default function Read() {
                   </ToggleButton>
                 ))}
               </ToggleButtonGroup>
-              <Button onClick={() => edit((r) => mirrored(r, sign, zone))}>Both sides alike</Button>
+              <Button onClick={() => edit((r) => mirrored(r, sign, zone))}>Both alike</Button>
               <Button onClick={restNone}>Rest none</Button>
               {before && then.length > 0 && (
                 <Button onClick={() => edit((r) => asBefore(r, before.reading, sign))}>As last time</Button>
               )}
               <Button onClick={() => grade(null)}>Not looked at</Button>
               <Button onClick={undo}>Undo</Button>
-              {onRequest
-                .filter((z) => !zones.includes(z.zone))
-                .map((z) => (
-                  <Button
-                    key={z.zone}
-                    onClick={() => {
-                      setAsked([...asked, z.zone])
-                      setZone(z.zone)
-                    }}
-                  >
-                    + {z.label}
-                  </Button>
-                ))}
               <Button sx={{ ml: 'auto' }} onClick={() => turn(1)}>
                 Next: {neighbour(signs, sign, 1).label}
               </Button>

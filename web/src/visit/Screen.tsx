@@ -5,7 +5,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Intake, Question } from '../api/client'
 import { dateWords } from '../shared/format'
 import { problemAt } from './Ask'
-import { answered, daysBefore, noToTheRest, stillSo } from './answers'
+import { answered, asDrafted, daysBefore, noToTheRest, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
 
 const DAYS_AGO = [0, 1, 2, 3, 5, 7, 10, 14]
@@ -14,7 +14,7 @@ const DAYS_AGO = [0, 1, 2, 3, 5, 7, 10, 14]
 export function Screen({ before }: { before: Intake | null | undefined }) {
   const { visit, words, work, verdict } = useVisitContext()
   const intake = work.draft.document.intake
-  const questions = verdict?.safety.questions ?? []
+  const questions = asDrafted(verdict?.safety.questions ?? [], intake.answers)
   const today = visit.date
   const set = (answers: Intake['answers']) => work.change((d) => ({ ...d, intake: { ...d.intake, answers } }))
   const open = questions.filter((q) => !q.answer && q.id !== 'guardian')
@@ -23,7 +23,8 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
       <div className="row screen-head">
         <p className="second" style={{ flex: 1, minWidth: 220 }}>
           <span className="mini open" /> not asked <span className="mini no" /> no{' '}
-          <span className="mini yes" /> yes. One tap is yes, another is no.
+          <span className="mini yes" /> yes <span className="mini stale" /> said before, ask again. One tap is
+          yes, another is no.
         </p>
         {open.length > 0 && (
           <Button onClick={() => set(noToTheRest(intake.answers, questions, today))}>
@@ -126,16 +127,14 @@ function Chip({
   return (
     <button
       type="button"
-      className={`chip ${state}`}
+      className={`chip ${state}${question.stale ? ' stale' : ''}`}
       aria-pressed={state === 'yes'}
-      aria-label={`${question.text}: ${words}${question.stale ? ', asked before, ask again' : ''}${
-        changed ? `, was ${then.yes ? 'yes' : 'no'}` : ''
+      aria-label={`${question.text}${changed ? ` was ${then.yes ? 'yes' : 'no'}` : ''}: ${words}${
+        question.stale ? ', asked before, ask again' : ''
       }`}
       onClick={() => set(state !== 'yes')}
     >
-      {question.text}
-      {question.stale && <small>ask again</small>}
-      {changed && <small>was {then.yes ? 'yes' : 'no'}</small>}
+      {question.text} {changed && <small>was {then.yes ? 'yes' : 'no'}</small>}
     </button>
   )
 }

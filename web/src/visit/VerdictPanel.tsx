@@ -54,6 +54,7 @@ export function VerdictPanel({
     <div aria-live="polite">
       <p className="second">
         Skin type, from {looked} {looked === 1 ? 'finding' : 'findings'}
+        {verdict.typeKnown !== 'NOT_YET' && ', '}
         <Sure confidence={verdict.confidence} known={verdict.typeKnown !== 'NOT_YET'} />
       </p>
       <h1>{capital(verdict.type)}</h1>
@@ -68,15 +69,15 @@ export function VerdictPanel({
           ))}
         </div>
       )}
-      <p>
-        <Why because={verdict.typeBecause} />
-      </p>
+      <div>
+        <Why because={verdict.typeBecause} />{' '}
+        <SetByHand verdict={verdict} which="TYPE" question="Type by hand" />
+      </div>
       {verdict.flags.map((f) => (
         <p key={f} className="second">
           {f}
         </p>
       ))}
-      <SetByHand verdict={verdict} which="TYPE" question="Type by hand" />
       {verdict.contradictions.map((c) => (
         <Contradiction key={c.id} contradiction={c} />
       ))}
@@ -91,10 +92,10 @@ export function VerdictPanel({
         title={`Water: ${verdict.water}`}
         aside={<Sure confidence={verdict.waterConfidence} known={verdict.water !== 'not known yet'} />}
       >
-        <p>
-          <Why because={verdict.waterBecause} />
-        </p>
-        <SetByHand verdict={verdict} which="WATER" question="Water by hand" />
+        <div>
+          <Why because={verdict.waterBecause} />{' '}
+          <SetByHand verdict={verdict} which="WATER" question="Water by hand" />
+        </div>
       </Line>
       <Line
         title={`Barrier: ${barrier.state === 'NOT_YET' ? 'not known yet' : barrier.state.toLowerCase()}${
@@ -103,10 +104,10 @@ export function VerdictPanel({
         aside={<Sure confidence={barrier.confidence} known={barrier.state !== 'NOT_YET'} />}
       >
         {barrier.index >= 0 && <Gauge index={barrier.index} />}
-        <p>
-          <Why because={barrier.because} />
-        </p>
-        <SetByHand verdict={verdict} which="BARRIER" question="Barrier by hand, weaker than computed" />
+        <div>
+          <Why because={barrier.because} />{' '}
+          <SetByHand verdict={verdict} which="BARRIER" question="Barrier by hand, weaker than computed" />
+        </div>
       </Line>
       <Line
         title={
@@ -120,22 +121,22 @@ export function VerdictPanel({
         }
         aside={<Sure confidence={sensitivity.confidence} known={sensitivity.band !== 'NOT_YET'} />}
       >
-        <p>
-          <Why because={sensitivity.because} />
-        </p>
-        {!sensitivity.treatAsSensitive && (
-          <SetByHand verdict={verdict} which="SENSITIVITY" question="Sensitivity by hand" />
-        )}
+        <div>
+          <Why because={sensitivity.because} />{' '}
+          {!sensitivity.treatAsSensitive && (
+            <SetByHand verdict={verdict} which="SENSITIVITY" question="Sensitivity by hand" />
+          )}
+        </div>
       </Line>
       <Concerns verdict={verdict} />
       <Line
         title={phototype.type > 0 ? `Phototype ${phototype.numeral}` : 'Phototype not known yet'}
         aside={<Sure confidence={phototype.confidence} known={phototype.type > 0} />}
       >
-        <p>
-          <Why because={phototype.because} />
-        </p>
-        <SetByHand verdict={verdict} which="PHOTOTYPE" question="Phototype by hand" />
+        <div>
+          <Why because={phototype.because} />{' '}
+          <SetByHand verdict={verdict} which="PHOTOTYPE" question="Phototype by hand" />
+        </div>
       </Line>
       {(verdict.swing || verdict.asymmetries.length > 0 || verdict.elsewhere.length > 0) && (
         <Line title="Also">
@@ -159,7 +160,7 @@ function Line({ title, aside, children }: { title: string; aside?: ReactNode; ch
   return (
     <div className="line">
       <h2>{title}</h2>
-      {aside && <span className="second">{aside}</span>}
+      {aside}
       {children}
     </div>
   )
@@ -168,7 +169,7 @@ function Line({ title, aside, children }: { title: string; aside?: ReactNode; ch
 function Sure({ confidence, known }: { confidence: Verdict['confidence']; known: boolean }) {
   if (!known) return null
   const words = { LOW: 'not sure', MEDIUM: 'fairly sure', HIGH: 'sure' }[confidence]
-  return <span>, {words}</span>
+  return <span className="second">{words}</span>
 }
 
 function Concerns({ verdict }: { verdict: Verdict }) {
@@ -194,6 +195,7 @@ function Concerns({ verdict }: { verdict: Verdict }) {
                     type="button"
                     className="quiet"
                     aria-pressed={lifted}
+                    aria-label={`${lifted ? 'matters to the client' : 'lift'}: ${c.name}`}
                     onClick={() =>
                       work.change((d) => ({
                         ...d,
@@ -207,7 +209,6 @@ function Concerns({ verdict }: { verdict: Verdict }) {
                     }
                   >
                     {lifted ? 'matters to the client' : 'lift'}
-                    <span className="visually-hidden"> {c.name}</span>
                   </button>
                 )}
               </p>
@@ -326,8 +327,13 @@ function SetByHand({ verdict, which, question }: { verdict: Verdict; which: Hand
       close={() => setDeciding(false)}
     />
   ) : (
-    <button type="button" className="quiet" onClick={() => setDeciding(true)}>
-      say otherwise<span className="visually-hidden">: {question}</span>
+    <button
+      type="button"
+      className="quiet"
+      aria-label={`say otherwise: ${question}`}
+      onClick={() => setDeciding(true)}
+    >
+      say otherwise
     </button>
   )
 }

@@ -58,14 +58,19 @@ function OpenVisit({
   useQuestionMark(() => setHelp(true))
   useVisitKeys(visit.id)
   const document = work.draft.document
-  const verdict = useQuery({
+  const heard = useQuery({
     queryKey: ['verdict', visit.id, document.intake, document.reading],
     queryFn: () =>
       ask(api.POST('/api/visits/{id}/verdict', { params: { path: { id: visit.id } }, body: document })),
     placeholderData: keepPreviousData,
     retry: false,
   }).data
-  const mind = [...new Set(verdict?.safety.bans.map((b) => b.name) ?? [])]
+  // a wrong field has no verdict: the last one stays in sight until it is right
+  const [last, setLast] = useState<Verdict>()
+  if (heard && heard !== last) setLast(heard)
+  const verdict = heard ?? last
+  const referFirst = verdict?.safety.referrals.some((r) => !r.settled) ? ['refer first'] : []
+  const mind = [...new Set([...referFirst, ...(verdict?.safety.bans.map((b) => b.name) ?? [])])]
   return (
     <>
       <VisitDocket

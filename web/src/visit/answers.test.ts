@@ -1,5 +1,5 @@
 import type { Question } from '../api/client'
-import { answered, daysBefore, noToTheRest, stillSo } from './answers'
+import { answered, asDrafted, daysBefore, noToTheRest, stillSo } from './answers'
 
 const question = (id: string, over: Partial<Question> = {}): Question => ({
   id,
@@ -40,4 +40,12 @@ test('still so renews the day of stale answers and of no other', () => {
   const renewed = stillSo(old, [question('pregnant', { stale: true }), question('nuts')], '2026-11-25')
   expect(renewed.map((a) => a.asked)).toEqual(['2026-11-25', '2026-10-01'])
   expect(renewed[0]?.yes).toBe(true)
+})
+
+test('an answer shows at once, before the server has heard of it', () => {
+  const old = answered([], 'mole', false, '2026-10-01')[0]
+  const heard = [question('mole', { answer: old, stale: true }), question('rash')]
+  const drafted = asDrafted(heard, answered([old!], 'mole', true, '2026-11-25'))
+  expect(drafted[0]).toMatchObject({ stale: false, answer: { yes: true } })
+  expect(drafted[1]?.answer).toBeUndefined()
 })

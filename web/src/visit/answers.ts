@@ -29,3 +29,11 @@ export const noToTheRest = (answers: Answer[], questions: Question[], today: str
 /** What was said before still holds: asked again today. */
 export const stillSo = (answers: Answer[], questions: Question[], today: string): Answer[] =>
   answers.map((a) => (questions.some((q) => q.id === a.question && q.stale) ? { ...a, asked: today } : a))
+
+/** Questions with the answers of this window, ahead of what the server has heard. */
+export const asDrafted = (questions: Question[], answers: Answer[]): Question[] =>
+  questions.map((q) => {
+    const answer = answers.find((a) => a.question === q.id)
+    // a prescription on the shelf answers for the client: that is the server's to say
+    return { ...q, answer: answer ?? q.answer, stale: q.stale && answer?.asked === q.answer?.asked }
+  })

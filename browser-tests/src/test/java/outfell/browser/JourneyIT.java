@@ -3,91 +3,25 @@ package outfell.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
-import org.junit.jupiter.api.io.TempDir;
 
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class JourneyIT {
-    private static final double PATIENCE_MS = 20_000;
-    private static final List<String> FLAGS = List.of(
-            "--no-sandbox",
-            "--disable-gpu",
-            "--disable-quic",
-            "--no-first-run",
-            "--disable-background-networking",
-            "--disable-component-update",
-            "--disable-sync");
-
-    private Server server;
-    private Playwright playwright;
-    private Browser browser;
-    private BrowserContext context;
-    private Page page;
-    private final List<String> complaints = new ArrayList<>();
-
-    @BeforeAll
-    void open(@TempDir Path data) {
-        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
-        server = new Server(data);
-        playwright = Playwright.create(
-                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setHeadless(true)
-                        .setArgs(FLAGS));
-    }
-
-    @AfterAll
-    void close() {
-        browser.close();
-        playwright.close();
-        server.stop();
-    }
-
-    @BeforeEach
-    void window() {
-        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
-        context.setDefaultTimeout(PATIENCE_MS);
-        page = context.newPage();
-        complaints.clear();
-        page.onPageError(complaints::add);
-    }
-
-    @AfterEach
-    void done() {
-        context.close();
-        assertThat(complaints).isEmpty();
-    }
-
+/** The visit from the desk to the sheet, and what must survive on the way. */
+class JourneyIT extends InTheBrowser {
     @Test
     void a_first_visit_by_mouse_from_the_desk_to_the_sheet_and_through_a_restart() {
         page.navigate(server.address());
         button("First visit, Bram Otterholt").click();
         heading("Talk with Bram");
         button("Upper Tarn").click();
-        button("lanolin").click();
+        button("Lanolin").click();
         page.getByLabel("Minutes, evening").fill("20");
-        assertThat(page.locator(".saving")).hasText("Saved");
+        saved();
         button("Read the skin").click();
 
         gradeByTap("Shine", 3, 3, 2, 1, 1);
@@ -105,7 +39,7 @@ class JourneyIT {
         assertThat(step("Evening").first()).isVisible();
         List<String> classic = step("Evening").allTextContents();
         button("Layered").click();
-        assertThat(page.locator(".saving")).hasText("Saved");
+        saved();
         page.waitForCondition(() -> !step("Evening").allTextContents().equals(classic));
         step("Evening").first().click();
         assertThat(page.getByText("Here because:")).isVisible();
@@ -173,7 +107,7 @@ class JourneyIT {
 
     @Test
     void no_view_has_anything_to_mend_for_those_who_cannot_see_it() {
-        for (String view : List.of("/", "/products", "talk", "read", "regimen", "sheet")) {
+        for (String view : List.of("/", "/products", "/practice", "talk", "read", "regimen", "sheet")) {
             page.navigate(view.startsWith("/") ? server.address() + view : visitOf("Maren Oskell") + "/" + view);
             page.getByRole(AriaRole.HEADING).first().waitFor();
             if (view.equals("regimen")) {
@@ -218,7 +152,7 @@ class JourneyIT {
         assertThat(band).containsText("note");
         assertThat(page.getByLabel("Note")).hasValue("Written here meanwhile.");
         button("Keep what is here").click();
-        assertThat(page.locator(".saving")).hasText("Saved");
+        saved();
         page.reload();
         assertThat(page.getByLabel("Note")).hasValue("Written here meanwhile.");
     }
@@ -231,7 +165,7 @@ class JourneyIT {
         page.getByLabel("Note").fill("Typed on the ferry, no signal.");
         assertThat(page.locator(".saving")).containsText("Kept on this machine");
         context.setOffline(false);
-        assertThat(page.locator(".saving")).hasText("Saved");
+        saved();
         page.reload();
         assertThat(page.getByLabel("Note")).hasValue("Typed on the ferry, no signal.");
 
@@ -244,7 +178,7 @@ class JourneyIT {
                         .first())
                 .isVisible();
         page.getByLabel("Minutes, morning").fill("12");
-        assertThat(page.locator(".saving")).hasText("Saved");
+        saved();
     }
 
     @Test
@@ -294,74 +228,8 @@ class JourneyIT {
         page.keyboard().type("4");
         page.keyboard().press("Alt+3");
         heading("Refer first");
-        page.getByLabel("Settled by whom, and when").fill("Dr Ashdown, by telephone, today");
+        page.getByLabel("Settled by whom").fill("Dr Ashdown");
         button("It is settled").click();
         assertThat(step("Evening").first()).isVisible();
-    }
-
-    private void choose(String product) {
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Product"))
-                .fill(product);
-        page.getByRole(AriaRole.OPTION).first().click();
-    }
-
-    private void gradeByTap(String sign, int... grades) {
-        button(sign).click();
-        List<String> zones = List.of("forehead", "nose", "chin", "right cheek", "left cheek");
-        for (int i = 0; i < grades.length; i++) {
-            page.locator(".zone[aria-label^='" + zones.get(i) + ":'] rect")
-                    .last()
-                    .click();
-            page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Grade"))
-                    .getByRole(AriaRole.BUTTON)
-                    .nth(grades[i])
-                    .click();
-        }
-    }
-
-    /** Presses Tab until a control of that name has the focus. */
-    private void tabTo(String name) {
-        for (int i = 0; i < 80; i++) {
-            page.keyboard().press("Tab");
-            Object focused = page.evaluate(
-                    "() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? ''");
-            if (String.valueOf(focused).equals(name)) {
-                return;
-            }
-        }
-        throw new AssertionError("Tab never reaches \"%s\".".formatted(name));
-    }
-
-    private String visitOf(String name) {
-        Object id = page.context()
-                .request()
-                .get(server.address() + "/api/desk")
-                .text()
-                .transform(text -> {
-                    var match = Pattern.compile("\"name\":\"" + name + "\".*?\"lastVisit\":\"([^\"]+)\"")
-                            .matcher(text);
-                    return match.find() ? match.group(1) : "";
-                });
-        return server.address() + "/visits/" + id;
-    }
-
-    private Locator step(String part) {
-        return page.getByRole(
-                        AriaRole.REGION,
-                        new Page.GetByRoleOptions().setName(part).setExact(true))
-                .locator(".strip-label");
-    }
-
-    private void heading(String name) {
-        assertThat(page.getByRole(AriaRole.HEADING, named(name))).isVisible();
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, named(name)).first();
-    }
-
-    private static Page.GetByRoleOptions named(String name) {
-        return new Page.GetByRoleOptions()
-                .setName(Pattern.compile("^" + name.replaceAll("[.*+?^$()|\\[\\]{}]", "\\\\$0")));
     }
 }

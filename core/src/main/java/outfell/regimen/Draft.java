@@ -574,7 +574,8 @@ final class Draft {
                                 .filter(c -> c.rationed() && !c.product().prescription())
                                 .map(c -> c.product().name())
                                 .toList(),
-                        consultation.life()));
+                        consultation.life(),
+                        evening.stream().anyMatch(c -> c.product().kind() == StepKind.FIRST_CLEANSE)));
     }
 
     /** What the plan is made without: questions nobody asked, answers that have grown stale. */

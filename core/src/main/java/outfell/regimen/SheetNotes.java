@@ -33,7 +33,7 @@ public final class SheetNotes {
 
     private SheetNotes() {}
 
-    static List<SheetNote> of(List<String> strong, Consultation.Life life) {
+    static List<SheetNote> of(List<String> strong, Consultation.Life life, boolean firstCleanse) {
         return RULES.stream()
                 .filter(r -> switch (r.when()) {
                     case ALWAYS -> true;
@@ -42,7 +42,7 @@ public final class SheetNotes {
                     case SEA -> life.places().contains(Place.SEA);
                     case DRY_ROOMS -> DRY.stream().anyMatch(life.places()::contains);
                     case HEAT -> life.places().contains(Place.HEAT);
-                    case FULL_MAKE_UP -> life.fullMakeUp() && life.makeUpDays() > 0;
+                    case FULL_MAKE_UP -> firstCleanse && life.fullMakeUp() && life.makeUpDays() > 0;
                 })
                 .map(r -> new SheetNote(
                         r.title(), r.text().replace("{strong}", String.join(" and ", strong)), r.because()))

@@ -51,6 +51,10 @@ public record Ban(
         over = Map.copyOf(over);
     }
 
+    static String day(LocalDate day) {
+        return DAY.format(day);
+    }
+
     static Ban of(Rule rule, Answers answers) {
         Optional<LocalDate> until = rule.until(answers);
         String end =

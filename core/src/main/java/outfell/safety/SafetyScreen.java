@@ -108,9 +108,8 @@ public final class SafetyScreen {
         Because because = rule.bans() && rule.until(answers).isPresent()
                 ? Ban.of(rule, answers).because()
                 : rule.because();
-        String client = rule.until(answers).isPresent() && !rule.client().isEmpty()
-                ? "%s %s".formatted(because.sentence(), rule.client())
-                : rule.client();
+        String client = rule.client()
+                .replace("{until}", rule.until(answers).map(Ban::day).orElse("it has healed"));
         return new Caution(rule.label(), rule.therapist(), client, because);
     }
 

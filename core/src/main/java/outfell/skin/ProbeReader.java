@@ -41,7 +41,7 @@ final class ProbeReader {
                 p.quantity(),
                 p.zone(),
                 p.values(),
-                p.median(),
+                Axis.tenth(p.median()),
                 p.spread(),
                 noisy,
                 p.simulated(),

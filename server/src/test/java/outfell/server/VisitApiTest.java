@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -17,7 +18,11 @@ import tools.jackson.databind.node.ObjectNode;
 /** Clients, shelves, visits and plans over real HTTP and a real database. */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"outfell.demo=true", "spring.datasource.url=jdbc:h2:mem:visits;DB_CLOSE_DELAY=-1"})
+        properties = {
+            "outfell.demo=true",
+            "outfell.probe.pace-ms=1",
+            "spring.datasource.url=jdbc:h2:mem:visits;DB_CLOSE_DELAY=-1"
+        })
 class VisitApiTest {
     private static final JsonMapper JSON = new JsonMapper();
     private final HttpClient http = HttpClient.newHttpClient();
@@ -162,6 +167,230 @@ class VisitApiTest {
     }
 
     @Test
+    void the_whole_intake_and_reading_come_back_as_they_were_sent() throws Exception {
+        String visit = newVisit("Lowe Birk");
+        ObjectNode d = document(visit);
+        JsonNode intake = JSON.readTree("""
+                {"site": "port-lenz", "places": ["PLANES", "SEA"], "outdoorHours": 3.5, "makeUpDays": 4, "makeUp": "FULL",
+                 "sunscreenDays": 2, "morningMinutes": 7, "eveningMinutes": 12, "mostSteps": 5, "budget": 22.5,
+                 "scent": "RATHER_NOT", "animal": "NEVER", "oils": "ANY", "birthYear": 1980, "says": "DRY", "swings": true,
+                 "flush": 2, "reactions": 3, "burns": 5, "tans": 5,
+                 "answers": [{"question": "pregnant", "yes": false, "on": null, "asked": "%1$s"},
+                             {"question": "waxing", "yes": true, "on": "%2$s", "asked": "%1$s"}],
+                 "medicines": ["Doxycycline", "Krakendrops"], "otherAllergies": ["oarweed"], "matters": ["REDNESS"],
+                 "settled": [{"referral": "mole", "who": "Dr Ashdown", "on": "%2$s", "remark": "harmless"}],
+                 "note": "line one\\n  line two"}""".formatted(today(), today().minusDays(1)));
+        JsonNode reading = JSON.readTree("""
+                {"grades": [{"zone": "HANDS", "sign": "ROUGHNESS", "grade": 3, "how": "FELT"}],
+                 "probe": [{"quantity": "PH", "zone": "NOSE", "values": [5.1, 5.3, 5.2], "simulated": true}],
+                 "conditions": {"roomCelsius": 21.5, "humidity": 44.0, "minutesSinceWash": 200, "cleanser": true,
+                                "minutesSettled": 20, "hoursSinceProduct": 13},
+                 "settlements": [{"contradiction": "TYPE:WORD", "keeps": "READING", "who": "Runa", "why": "seen twice"}],
+                 "byHand": [{"verdict": "BARRIER", "value": "STRAINED", "who": "Runa", "why": "it feels thin"}]}""");
+        d.set("intake", intake);
+        d.set("reading", reading);
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        JsonNode again = get("/api/visits/" + visit).body();
+        assertThat(again.at("/intake")).isEqualTo(intake);
+        assertThat(again.at("/reading")).isEqualTo(reading);
+    }
+
+    @Test
+    void a_long_note_and_a_birthday_ahead_are_refused_at_their_field_and_change_nothing() throws Exception {
+        String visit = newVisit("Tarn Elling");
+        ObjectNode d = document(visit);
+        ((ObjectNode) d.at("/intake")).put("note", "x".repeat(20_001));
+        Answer tooLong = put("/api/visits/" + visit, d);
+        assertThat(tooLong.body().at("/errors/0/pointer").asString()).isEqualTo("/intake/note");
+        assertThat(tooLong.body().at("/detail").asString()).contains("20000 characters");
+        ((ObjectNode) d.at("/intake")).put("note", "y".repeat(20_000)).put("birthYear", 2090);
+        assertThat(put("/api/visits/" + visit, d).body().at("/errors/0/pointer").asString())
+                .isEqualTo("/intake/birthYear");
+        ((ObjectNode) d.at("/intake")).put("birthYear", 1990);
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        assertThat(get("/api/visits/" + visit).body().at("/intake/note").asString())
+                .hasSize(20_000);
+    }
+
+    @Test
+    void a_referral_stops_the_plan_until_somebody_settles_it() throws Exception {
+        String visit = newVisit("Odd Harrow");
+        ObjectNode d = document(visit);
+        d.withArray("/intake/answers")
+                .addObject()
+                .put("question", "infection")
+                .put("yes", true)
+                .putNull("on")
+                .put("asked", today().toString());
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        JsonNode stopped = get("/api/visits/" + visit + "/plan?month=MAY").body();
+        assertThat(stopped.at("/status").asString()).isEqualTo("REFER_FIRST");
+        assertThat(stopped.at("/verdict/safety/referrals/0/note").asString()).contains("see a doctor today");
+        assertThat(post("/api/visits/" + visit + "/plans", "").status()).isEqualTo(422);
+        d.put("version", 1);
+        d.withArray("/intake/settled")
+                .addObject()
+                .put("referral", "infection")
+                .put("who", "Dr Ashdown")
+                .put("on", today().toString())
+                .put("remark", "");
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        assertThat(get("/api/visits/" + visit + "/plan?month=MAY")
+                        .body()
+                        .at("/status")
+                        .asString())
+                .isEqualTo("PLANNED");
+    }
+
+    @Test
+    void the_next_visit_knows_the_one_before_and_what_must_be_asked_again() throws Exception {
+        String client = get("/api/visits/" + lastVisit("Ines Varro"))
+                .body()
+                .at("/client")
+                .asString();
+        String next =
+                post("/api/clients/" + client + "/visits", "").body().at("/id").asString();
+        JsonNode before = get("/api/visits/" + next + "/before").body();
+        assertThat(before.at("/reading/grades")).isNotEmpty();
+        Answer verdict = post("/api/visits/" + next + "/verdict", document(next).toString());
+        assertThat(verdict.body()
+                        .at("/safety/askAgain")
+                        .valueStream()
+                        .map(a -> a.at("/id").asString()))
+                .contains("pregnant", "mole")
+                .doesNotContain("lanolin");
+        assertThat(verdict.body()
+                        .at("/safety/bans")
+                        .valueStream()
+                        .map(b -> b.at("/rule").asString()))
+                .contains("pregnant");
+        assertThat(get("/api/visits/" + newVisit("Nan Selkirk") + "/before").status())
+                .isEqualTo(204);
+    }
+
+    @Test
+    void a_patch_test_is_started_read_taken_back_and_counts_in_the_plan() throws Exception {
+        String visit = newVisit("Perrin Vane");
+        String client = get("/api/visits/" + visit).body().at("/client").asString();
+        String tests = "/api/clients/" + client + "/patch-tests";
+        Answer begun =
+                post(tests, "{\"product\": \"lactic-serum-5\", \"kind\": \"SHORT_SCREEN\", \"site\": \"FOREARM\"}");
+        assertThat(begun.status()).isEqualTo(200);
+        String test = begun.body().at("/tests/0/id").asString();
+        assertThat(begun.body().at("/tests/0/verdict/standing").asString()).isEqualTo("OPEN");
+        assertThat(get("/api/desk")
+                        .body()
+                        .at("/patchTests")
+                        .valueStream()
+                        .map(p -> p.at("/clientName").asString()))
+                .contains("Perrin Vane");
+        Answer red =
+                post("/api/patch-tests/" + test + "/readings", "{\"grade\": 2, \"at\": null, \"remark\": \"itches\"}");
+        assertThat(red.body().at("/tests/0/verdict/standing").asString()).isEqualTo("DO_NOT_USE");
+        Answer refused = post(
+                "/api/visits/" + visit + "/choices/check", "{\"part\": \"EVENING\", \"product\": \"lactic-serum-5\"}");
+        assertThat(refused.body().at("/detail").asString()).contains("failed its patch test");
+        String reading = red.body().at("/tests/0/readings/0/id").asString();
+        assertThat(delete("/api/patch-tests/" + test).status()).isEqualTo(422);
+        assertThat(delete("/api/patch-tests/" + test + "/readings/" + reading)
+                        .body()
+                        .at("/tests/0/readings"))
+                .isEmpty();
+        Answer ahead = post(
+                "/api/patch-tests/" + test + "/readings",
+                "{\"grade\": 0, \"at\": \"%sT10:00:00\", \"remark\": \"\"}".formatted(today().plusDays(3)));
+        assertThat(ahead.body().at("/errors/0/pointer").asString()).isEqualTo("/at");
+        assertThat(post("/api/patch-tests/" + test + "/readings", "{\"grade\": 7, \"at\": null, \"remark\": \"\"}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(delete("/api/patch-tests/" + test).body().at("/tests")).isEmpty();
+    }
+
+    @Test
+    void a_waiver_needs_a_reason_and_can_be_taken_back() throws Exception {
+        String client =
+                get("/api/visits/" + newVisit("Sable Roy")).body().at("/client").asString();
+        String waivers = "/api/clients/" + client + "/patch-waivers";
+        Answer bare = post(waivers, "{\"product\": \"lactic-serum-5\", \"who\": \"Runa\", \"why\": \" \"}");
+        assertThat(bare.body().at("/errors/0/pointer").asString()).isEqualTo("/why");
+        Answer waived =
+                post(waivers, "{\"product\": \"lactic-serum-5\", \"who\": \"Runa\", \"why\": \"used for years\"}");
+        assertThat(waived.body().at("/waivers/0/who").asString()).isEqualTo("Runa");
+        assertThat(delete(waivers + "/lactic-serum-5").body().at("/waivers")).isEmpty();
+    }
+
+    @Test
+    void the_bands_of_the_probe_are_the_practice_s_with_who_changed_them() throws Exception {
+        Answer set = put(
+                "/api/practice/probe-bands/HYDRATION", JSON.readTree("{\"low\": 50, \"high\": 60, \"by\": \"Runa\"}"));
+        assertThat(set.status()).isEqualTo(200);
+        JsonNode band = set.body()
+                .valueStream()
+                .filter(b -> b.at("/band").asString().equals("HYDRATION"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(band.at("/low").asDouble()).isEqualTo(50);
+        assertThat(band.at("/shipped/low").asDouble()).isEqualTo(30);
+        assertThat(band.at("/changes/0/by").asString()).isEqualTo("Runa");
+        JsonNode verdict = post(
+                        "/api/visits/" + lastVisit("Edda Quill") + "/verdict",
+                        document(lastVisit("Edda Quill")).toString())
+                .body();
+        assertThat(verdict.at("/probe/0/band").asString()).isEqualTo("very dry");
+        Answer crossed = put(
+                "/api/practice/probe-bands/HYDRATION", JSON.readTree("{\"low\": 70, \"high\": 60, \"by\": \"Runa\"}"));
+        assertThat(crossed.body().at("/detail").asString()).contains("low comes before high");
+        put("/api/practice/probe-bands/HYDRATION", JSON.readTree("{\"low\": 30, \"high\": 40, \"by\": \"Runa\"}"));
+    }
+
+    @Test
+    void the_probe_streams_its_readings_and_says_when_it_is_lost() throws Exception {
+        assertThat(get("/api/probe").body().at("/simulated").asBoolean()).isTrue();
+        String heard =
+                raw("/api/probe/readings?quantity=SEBUM&zone=NOSE&count=2").body();
+        assertThat(heard.split("event:value", -1)).hasSize(3);
+        assertThat(heard).contains("event:sample", "event:done");
+        JsonNode off = JSON.readTree("{\"face\": \"even\", \"plugged\": false}");
+        assertThat(put("/api/standin/probe", off).body().at("/plugged").asBoolean())
+                .isFalse();
+        assertThat(get("/api/probe").body().at("/sentence").asString()).contains("does not answer");
+        assertThat(raw("/api/probe/readings?quantity=SEBUM&zone=NOSE&count=2").body())
+                .contains("event:lost")
+                .doesNotContain("event:value");
+        assertThat(put("/api/standin/probe", JSON.readTree("{\"face\": \"nobody\", \"plugged\": true}"))
+                        .status())
+                .isEqualTo(404);
+        put("/api/standin/probe", JSON.readTree("{\"face\": \"oily-thirsty\", \"plugged\": true}"));
+        assertThat(get("/api/probe").body().at("/connected").asBoolean()).isTrue();
+        assertThat(get("/api/probe/readings?quantity=SEBUM&zone=NOSE&count=99").status())
+                .isEqualTo(400);
+    }
+
+    @Test
+    void how_a_thing_is_used_is_kept_and_others_shelves_name_no_owner() throws Exception {
+        String tarn =
+                get("/api/visits/" + newVisit("Kell Tarn")).body().at("/client").asString();
+        JsonNode others = get("/api/clients/" + tarn + "/shelf/others").body();
+        assertThat(others.toString()).doesNotContain("Tretinoin").doesNotContain("Anselm");
+        JsonNode shelf = post(
+                        "/api/clients/" + tarn + "/shelf/products", "{\"product\": \"day-fluid-30\", \"weeks\": 4}")
+                .body();
+        String item = shelf.at("/0/id").asString();
+        JsonNode used = put(
+                        "/api/clients/" + tarn + "/shelf/" + item,
+                        JSON.readTree("{\"weeks\": 12, \"morning\": true, \"evening\": false, \"daysAWeek\": 3}"))
+                .body();
+        assertThat(used.at("/0/use/daysAWeek").asInt()).isEqualTo(3);
+        assertThat(used.at("/0/use/evening").asBoolean()).isFalse();
+        assertThat(put(
+                                "/api/clients/" + tarn + "/shelf/" + item,
+                                JSON.readTree(
+                                        "{\"weeks\": 12, \"morning\": true, \"evening\": false, \"daysAWeek\": 9}"))
+                        .status())
+                .isEqualTo(400);
+    }
+
+    @Test
     void a_client_without_a_name_and_a_visit_that_is_not_are_said_plainly() throws Exception {
         Answer nameless = post("/api/clients", "{\"name\": \" \", \"trade\": \"\", \"nextVisit\": null}");
         assertThat(nameless.status()).isEqualTo(400);
@@ -178,6 +407,10 @@ class VisitApiTest {
         assertThat(raw("/visits/x/read").body()).contains("id=\"root\"");
         assertThat(raw("/api/nothing").statusCode()).isEqualTo(404);
         assertThat(raw("/assets/nothing.js").statusCode()).isEqualTo(404);
+    }
+
+    private static LocalDate today() {
+        return LocalDate.now();
     }
 
     private String newVisit(String name) throws Exception {

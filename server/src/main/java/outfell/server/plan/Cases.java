@@ -71,13 +71,10 @@ public final class Cases {
             List<CaseDocument.Choice> takenOut,
             List<Consultation.Patched> patches,
             ProbeBands bands) {
-        Answers answers = answers(date, intake, prescribedRetinoid(shelf));
-        SkinReading face = reading(intake, reading, answers);
-        // A verdict set by hand may hold a value that its verdict cannot have.
-        at("/reading/byHand", () -> SkinReader.read(face, concerns(intake), bands));
+        Asked asked = asked(date, intake, reading, shelf, bands);
         return new Consultation(
-                face,
-                answers,
+                asked.face(),
+                asked.answers(),
                 life(intake),
                 concerns(intake),
                 shelf,
@@ -108,8 +105,24 @@ public final class Cases {
                 bands);
     }
 
-    /** The face with the history that counts for it. */
-    public static SkinReading reading(CaseDocument.Intake intake, CaseDocument.Reading reading, Answers answers) {
+    /** What was answered and what was read, checked. */
+    public record Asked(Answers answers, SkinReading face) {}
+
+    /** @param shelf of the client: a prescription on it counts as an answer */
+    public static Asked asked(
+            LocalDate date,
+            CaseDocument.Intake intake,
+            CaseDocument.Reading reading,
+            List<Consultation.Owned> shelf,
+            ProbeBands bands) {
+        Answers answers = answers(date, intake, prescribedRetinoid(shelf));
+        SkinReading face = reading(intake, reading, answers);
+        // A verdict set by hand may hold a value that its verdict cannot have.
+        at("/reading/byHand", () -> SkinReader.read(face, concerns(intake), bands));
+        return new Asked(answers, face);
+    }
+
+    private static SkinReading reading(CaseDocument.Intake intake, CaseDocument.Reading reading, Answers answers) {
         List<Settlement> settlements = each(
                 "/reading/settlements",
                 orNone(reading.settlements()),
@@ -167,7 +180,7 @@ public final class Cases {
     }
 
     /** @param prescribed whether a retinoid on prescription stands on the shelf, whatever was answered */
-    public static Answers answers(LocalDate date, CaseDocument.Intake intake, boolean prescribed) {
+    private static Answers answers(LocalDate date, CaseDocument.Intake intake, boolean prescribed) {
         Set<String> known = SafetyScreen.questions();
         List<Answers.Answer> given = each("/intake/answers", intake.answers(), CaseDocument.Answer::question, a -> {
             if (!known.contains(a.question())) {
@@ -208,7 +221,7 @@ public final class Cases {
     }
 
     /** Whether a retinoid on prescription, or a prescription that tells nothing, stands on the shelf. */
-    public static boolean prescribedRetinoid(List<Consultation.Owned> shelf) {
+    private static boolean prescribedRetinoid(List<Consultation.Owned> shelf) {
         return shelf.stream()
                 .map(Consultation.Owned::product)
                 .anyMatch(p -> p.prescription()

@@ -1,11 +1,14 @@
 package outfell.server.plan;
 
 import java.time.Month;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import outfell.regimen.Consultation;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.safety.SafetyScreen;
+import outfell.skin.Concern;
+import outfell.skin.ProbeBands;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
 
@@ -22,8 +25,9 @@ public class Plans {
                         .orElseGet(() -> PlanAnswer.of(consultation, outcome));
     }
 
-    public VerdictView verdict(Consultation c) {
-        SkinVerdict skin = SkinReader.read(c.reading(), c.lifted(), c.bands());
-        return VerdictView.of(c.answers(), c.reading(), skin, SafetyScreen.screen(c.answers(), c.reading(), skin));
+    public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {
+        SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
+        return VerdictView.of(
+                asked.answers(), asked.face(), skin, SafetyScreen.screen(asked.answers(), asked.face(), skin));
     }
 }

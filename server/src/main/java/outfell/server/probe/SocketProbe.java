@@ -50,11 +50,7 @@ public final class SocketProbe implements SkinProbe {
 
     @Override
     public Identity identity() throws Lost {
-        return talk(c -> {
-            c.say("PING");
-            expect(c.hear(), "PONG", 1);
-            return c.identity();
-        });
+        return talk(Connection::identity);
     }
 
     @Override
@@ -93,8 +89,13 @@ public final class SocketProbe implements SkinProbe {
         }
     }
 
+    /** The open connection if it still answers, else a new one: a probe may have been off and on again meanwhile. */
     private Connection connected() throws IOException {
         Connection open = connection;
+        if (open != null && !answers(open)) {
+            hangUp();
+            open = null;
+        }
         if (open == null) {
             Socket socket = new Socket();
             socket.connect(address.get(), CONNECT_MS);
@@ -110,6 +111,15 @@ public final class SocketProbe implements SkinProbe {
             connection = open;
         }
         return open;
+    }
+
+    private static boolean answers(Connection open) {
+        try {
+            open.say("PING");
+            return open.hear()[0].equals("PONG");
+        } catch (IOException gone) {
+            return false;
+        }
     }
 
     private void hangUp() {

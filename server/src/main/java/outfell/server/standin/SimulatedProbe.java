@@ -52,11 +52,11 @@ final class SimulatedProbe {
     /** Switches it on; the head is cold. */
     synchronized void plugIn() throws IOException {
         if (listening == null) {
-            ServerSocket socket = new ServerSocket(port, 5, InetAddress.getLoopbackAddress());
+            ServerSocket socket = new ServerSocket(0, 5, InetAddress.getLoopbackAddress());
             port = socket.getLocalPort();
             listening = socket;
             taken = 0;
-            Thread.ofVirtual().name("simulated probe").start(() -> accept(socket));
+            Thread.ofPlatform().daemon().name("simulated probe").start(() -> accept(socket));
         }
     }
 
@@ -90,7 +90,7 @@ final class SimulatedProbe {
             while (true) {
                 Socket caller = socket.accept();
                 open.add(caller);
-                Thread.ofVirtual().start(() -> serve(caller));
+                Thread.ofPlatform().daemon().name("simulated probe line").start(() -> serve(caller));
             }
         } catch (IOException unplugged) {
             close(socket);

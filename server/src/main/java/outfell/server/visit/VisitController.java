@@ -44,6 +44,7 @@ class VisitController {
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit,
             @Schema(types = {"string", "null"}) @Nullable UUID lastVisit,
             @Schema(types = {"string", "null"}) @Nullable LocalDate lastDate,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate readDate,
             String skin,
             List<String> mind,
             int plansKept) {}
@@ -123,6 +124,7 @@ class VisitController {
 
     private Docket docket(ClientStore.Client c) {
         Optional<Visit> last = visits.latest(c.id());
+        Optional<Visit> read = last.flatMap(visits::lastRead);
         Optional<VerdictView> verdict = last.map(visits::verdict);
         return new Docket(
                 c.id(),
@@ -131,7 +133,8 @@ class VisitController {
                 c.nextVisit(),
                 last.map(Visit::id).orElse(null),
                 last.map(Visit::date).orElse(null),
-                verdict.map(VerdictView::type).orElse("not read yet"),
+                read.map(Visit::date).orElse(null),
+                read.map(visits::verdict).map(VerdictView::type).orElse("not read yet"),
                 verdict.map(v -> v.safety().bans().stream()
                                 .map(VerdictView.BanView::name)
                                 .distinct()

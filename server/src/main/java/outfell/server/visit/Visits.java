@@ -31,6 +31,7 @@ import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.skin.ProbeBands;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps visits and plans from them. */
@@ -149,11 +150,22 @@ public class Visits {
 
     /** A visit as it stands in the window, kept or not. */
     public VerdictView verdict(UUID id, VisitDocument document) {
-        return plans.verdict(consultation(with(find(id), document)));
+        return verdict(with(find(id), document));
     }
 
     public VerdictView verdict(Visit visit) {
-        return plans.verdict(consultation(visit));
+        ProbeBands now = bands.current();
+        return plans.verdict(
+                Cases.asked(visit.date(), visit.intake(), visit.reading(), shelf.owned(visit.client()), now),
+                Cases.concerns(visit.intake()),
+                now);
+    }
+
+    /** The last visit at which the face was looked at. */
+    public Optional<Visit> lastRead(Visit latest) {
+        return latest.reading().grades().isEmpty() && latest.reading().probe().isEmpty()
+                ? store.before(latest)
+                : Optional.of(latest);
     }
 
     /** The visit before, if there was one: what was asked and read then. */

@@ -1,0 +1,151 @@
+package outfell.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A window of headless Chromium on the packaged server with the demo practice, for each class its own. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+abstract class InTheBrowser {
+    private static final double PATIENCE_MS = 20_000;
+    private static final List<String> FLAGS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
+    Server server;
+    private Playwright playwright;
+    private Browser browser;
+    BrowserContext context;
+    Page page;
+    private final List<String> complaints = new ArrayList<>();
+
+    @BeforeAll
+    void open(@TempDir Path data) {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+        server = new Server(data);
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        browser = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setHeadless(true)
+                        .setArgs(FLAGS));
+    }
+
+    @AfterAll
+    void close() {
+        browser.close();
+        playwright.close();
+        server.stop();
+    }
+
+    @BeforeEach
+    void window() {
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+        context.setDefaultTimeout(PATIENCE_MS);
+        page = context.newPage();
+        complaints.clear();
+        page.onPageError(complaints::add);
+    }
+
+    @AfterEach
+    void done() {
+        context.close();
+        assertThat(complaints).isEmpty();
+    }
+
+    void choose(String product) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Product"))
+                .fill(product);
+        page.getByRole(AriaRole.OPTION).first().click();
+    }
+
+    void gradeByTap(String sign, int... grades) {
+        button(sign).click();
+        List<String> zones = List.of("forehead", "nose", "chin", "right cheek", "left cheek");
+        for (int i = 0; i < grades.length; i++) {
+            page.locator(".zone[aria-label^='" + zones.get(i) + ":'] rect")
+                    .last()
+                    .click();
+            page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Grade"))
+                    .getByRole(AriaRole.BUTTON)
+                    .nth(grades[i])
+                    .click();
+        }
+    }
+
+    /** Presses Tab until a control of that name has the focus. */
+    void tabTo(String name) {
+        for (int i = 0; i < 120; i++) {
+            page.keyboard().press("Tab");
+            Object focused = page.evaluate(
+                    "() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? ''");
+            if (String.valueOf(focused).equals(name)) {
+                return;
+            }
+        }
+        throw new AssertionError("Tab never reaches \"%s\".".formatted(name));
+    }
+
+    String visitOf(String name) {
+        Object id = page.context()
+                .request()
+                .get(server.address() + "/api/desk")
+                .text()
+                .transform(text -> {
+                    var match = Pattern.compile("\"name\":\"" + name + "\".*?\"lastVisit\":\"([^\"]+)\"")
+                            .matcher(text);
+                    return match.find() ? match.group(1) : "";
+                });
+        return server.address() + "/visits/" + id;
+    }
+
+    Locator step(String part) {
+        return page.getByRole(
+                        AriaRole.REGION,
+                        new Page.GetByRoleOptions().setName(part).setExact(true))
+                .locator(".strip-label");
+    }
+
+    void saved() {
+        assertThat(page.locator(".saving")).hasText("Saved");
+    }
+
+    void heading(String name) {
+        assertThat(page.getByRole(AriaRole.HEADING, named(name))).isVisible();
+    }
+
+    Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, named(name)).first();
+    }
+
+    static Page.GetByRoleOptions named(String name) {
+        return new Page.GetByRoleOptions()
+                .setName(Pattern.compile("^" + name.replaceAll("[.*+?^$()|\\[\\]{}]", "\\\\$0")));
+    }
+}
