@@ -118,9 +118,14 @@ export function usePatchChange(client: string) {
   }
 }
 
-/** Reads a label and keeps nothing. */
-export const useReadLabel = () =>
-  useMutation({ mutationFn: (body: ProductForm) => ask(api.POST('/api/labels', { body })) })
+/** Reads a label and keeps nothing; for a visit, also what speaks against it on this client's skin. */
+export const useReadLabel = (visit?: string) =>
+  useMutation({
+    mutationFn: async (body: ProductForm) =>
+      visit === undefined
+        ? { product: await ask(api.POST('/api/labels', { body })), forbidden: [] }
+        : ask(api.POST('/api/visits/{id}/labels', { params: { path: { id: visit } }, body })),
+  })
 
 export function useShelfChange(client: string) {
   const queries = useQueryClient()

@@ -13,7 +13,7 @@ import { LabelForm } from './LabelForm'
 import './products.css'
 
 /** What the client owns: from the house shelf by name, or by its label. */
-export function ClientShelf({ client }: { client: string }) {
+export function ClientShelf({ client, visit }: { client: string; visit?: string }) {
   const shelf = useShelf(client)
   const house = useProducts()
   const change = useShelfChange(client)
@@ -47,6 +47,7 @@ export function ClientShelf({ client }: { client: string }) {
       {labelling && (
         <LabelForm
           own
+          visit={visit}
           close={() => setLabelling(false)}
           save={(product, weeks, nights) => change.addLabel.mutateAsync({ product, weeks, nights })}
         />

@@ -50,11 +50,14 @@ function keptText(): Typed {
 /** A label goes in: what stands on the pack, what the tool makes of it, what is put right by hand. */
 export function LabelForm({
   own,
+  visit,
   save,
   close,
 }: {
   /** for a client's shelf: asks how long she has used it and whether it is prescribed */
   own: boolean
+  /** the visit at which it is read, so that its bans are looked for */
+  visit?: string
   save: (form: ProductForm, weeks: number, nights: Night[]) => Promise<unknown>
   close: () => void
 }) {
@@ -63,7 +66,7 @@ export function LabelForm({
   const [prescription, setPrescription] = useState(false)
   const [nights, setNights] = useState<Night[]>([])
   const [failure, setFailure] = useState<Error | null>(null)
-  const read = useReadLabel()
+  const read = useReadLabel(visit)
   const errors = form.formState.errors
   const fail = (error: unknown) => {
     setFailure(error instanceof Error ? error : new Error('This could not be done.'))
@@ -166,7 +169,19 @@ export function LabelForm({
       <div className="label-read" aria-live="polite">
         {read.data ? (
           <>
-            <Findings product={read.data} />
+            {read.data.forbidden.length > 0 && (
+              <div className="stop" role="alert" style={{ marginBottom: 10 }}>
+                <b>Not for this client.</b> It may stand on the shelf; no plan will use it.
+                <ul>
+                  {read.data.forbidden.map((b) => (
+                    <li key={b.sentence}>
+                      <Why because={b} />
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            )}
+            <Findings product={read.data.product} />
             <div className="row" style={{ margin: '12px 0' }}>
               <TextField
                 label="Kind, put right"

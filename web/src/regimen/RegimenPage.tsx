@@ -18,7 +18,7 @@ import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import { ByHand } from './ByHand'
 import { StepDetail } from './StepDetail'
-import { usePlan } from './usePlan'
+import { usePlan, withheld } from './usePlan'
 import './regimen.css'
 
 /** The regimen board: method, months, both strips, and why. */
@@ -28,6 +28,7 @@ export default function RegimenPage() {
   const document = work.draft.document
   const [shown, setShown] = useState<Month>(document.month)
   const plan = usePlan(context, shown)
+  const why = withheld(context)
   if (plan.isError) {
     return (
       <div className="page">
@@ -79,7 +80,13 @@ export default function RegimenPage() {
         </div>
         <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />
       </div>
-      {plan.data ? (
+      {why !== null ? (
+        <div className="page">
+          <div className="look" role="alert">
+            <b>No plan is shown now.</b> {why}
+          </div>
+        </div>
+      ) : plan.data ? (
         <Answer
           context={context}
           answer={plan.data}

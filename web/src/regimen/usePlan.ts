@@ -16,3 +16,19 @@ export function usePlan({ visit, work }: VisitContext, month: Month) {
     placeholderData: keepPreviousData,
   })
 }
+
+/** Why no plan may be shown now: what was typed last is not saved, so no plan knows it. */
+export function withheld({ work }: VisitContext): string | null {
+  if (!work.draft.dirty) return null
+  switch (work.saving.state) {
+    case 'refused':
+      return `${work.saving.sentence} Until that field is right nothing typed since is saved, and a plan without it may be wrong.`
+    case 'clash':
+      return 'This visit was changed in another window. Choose which to keep; the plan follows.'
+    case 'offline':
+      return 'Outfell is not answering. What was typed last is kept on this machine, and a plan without it may be wrong.'
+    case 'saved':
+    case 'saving':
+      return null
+  }
+}

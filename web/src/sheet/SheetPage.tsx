@@ -15,7 +15,7 @@ import {
 } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, FILL_WORDS, PatternSet } from '../strip/Bands'
-import { usePlan } from '../regimen/usePlan'
+import { usePlan, withheld } from '../regimen/usePlan'
 import { useVisitContext } from '../visit/VisitShell'
 import './sheet.css'
 
@@ -35,6 +35,16 @@ export default function SheetPage() {
     return (
       <div className="page">
         <ErrorBand error={plan.error} again={() => void plan.refetch()} />
+      </div>
+    )
+  }
+  const why = withheld(context)
+  if (why !== null) {
+    return (
+      <div className="page">
+        <div className="look" role="alert">
+          <b>No sheet is shown now.</b> {why}
+        </div>
       </div>
     )
   }

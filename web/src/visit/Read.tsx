@@ -178,12 +178,10 @@ export default function Read() {
               <p>
                 <b>
                   {capital(label(zone))}, {sign.label.toLowerCase()}{' '}
-                  {now === null ? 'not looked at' : `${now} ${NAMES[now]}`}:
+                  {now === null ? 'not looked at' : `${now} ${NAMES[now]}`}.
                 </b>{' '}
-                {now === null
-                  ? 'tap a grade or type 0 to 4' +
-                    (brush === null ? '' : `; drawing over zones paints ${brush} ${NAMES[brush]}`)
-                  : sign.grades[now]}
+                {now === null && 'Tap a grade or type 0 to 4. '}
+                {brush !== null && `Drawing over zones paints ${brush} ${NAMES[brush]}.`}
                 {thenHere && before && (
                   <span className="second">
                     {' '}
@@ -203,13 +201,13 @@ export default function Read() {
                   key={name}
                   type="button"
                   aria-pressed={now === i}
-                  title={sign.grades[i]}
                   onClick={() => {
                     grade(i)
                     setZone(neighbour(zones, zone, 1))
                   }}
                 >
                   <b>{i}</b> {name}
+                  <small>{sign.grades[i]}</small>
                 </button>
               ))}
             </div>

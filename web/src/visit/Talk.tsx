@@ -247,7 +247,7 @@ export default function Talk() {
           <Follows />
         </section>
       </div>
-      <ClientShelf client={client.id} />
+      <ClientShelf client={client.id} visit={visit.id} />
     </div>
   )
 }

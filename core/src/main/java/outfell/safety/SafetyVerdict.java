@@ -81,6 +81,14 @@ public record SafetyVerdict(
                 .findFirst();
     }
 
+    /** Every ban that keeps the product out, in the order of the table. */
+    public List<Because> allAgainst(Product product) {
+        return bans.stream()
+                .map(b -> b.forbids(product))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
     /** What a prescriber must hear of a prescribed product: that it holds what the client reacts to. */
     public Optional<Because> tellPrescriber(Product product) {
         return product.prescription()

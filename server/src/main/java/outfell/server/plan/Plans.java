@@ -1,8 +1,11 @@
 package outfell.server.plan;
 
 import java.time.Month;
+import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
+import outfell.knowledge.Because;
+import outfell.product.Product;
 import outfell.regimen.Consultation;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
@@ -23,6 +26,12 @@ public class Plans {
                 : Planner.turn(consultation, shown)
                         .map(t -> PlanAnswer.of(consultation, t))
                         .orElseGet(() -> PlanAnswer.of(consultation, outcome));
+    }
+
+    /** Why a product must not touch this client's skin; nothing when it may. */
+    public List<Because> against(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands, Product product) {
+        SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
+        return SafetyScreen.screen(asked.answers(), asked.face(), skin).allAgainst(product);
     }
 
     public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {

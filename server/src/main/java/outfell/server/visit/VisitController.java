@@ -1,6 +1,7 @@
 package outfell.server.visit;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import outfell.server.catalogue.ProductForm;
 import outfell.server.client.ClientStore;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
@@ -102,6 +104,12 @@ class VisitController {
     @GetMapping("/visits/{id}/plan")
     PlanAnswer plan(@PathVariable UUID id, @RequestParam Month month) {
         return visits.plan(id, month);
+    }
+
+    /** Reads a label for this client and keeps nothing. */
+    @PostMapping("/visits/{id}/labels")
+    Visits.LabelForClient label(@PathVariable UUID id, @RequestBody @Valid ProductForm form) {
+        return visits.label(id, form);
     }
 
     /** Whether a product may be put in by hand; refuses with the reason. */

@@ -13,6 +13,10 @@ import outfell.climate.Sites;
 import outfell.knowledge.Because;
 import outfell.method.Methods;
 import outfell.product.ProductId;
+import outfell.server.catalogue.ProductView;
+import outfell.server.catalogue.ProductForm;
+import outfell.product.ProductReader;
+import outfell.product.Product;
 import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Planner;
@@ -37,6 +41,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** Keeps visits and plans from them. */
 @Service
 public class Visits {
+    /** @param forbidden every ban against it; none when it may be used */
+    public record LabelForClient(ProductView product, List<Because> forbidden) {}
+
     private final VisitStore store;
     private final ClientStore clients;
     private final Shelf shelf;
@@ -155,10 +162,21 @@ public class Visits {
 
     public VerdictView verdict(Visit visit) {
         ProbeBands now = bands.current();
-        return plans.verdict(
-                Cases.asked(visit.date(), visit.intake(), visit.reading(), shelf.owned(visit.client()), now),
-                Cases.concerns(visit.intake()),
-                now);
+        return plans.verdict(asked(visit, now), Cases.concerns(visit.intake()), now);
+    }
+
+    /** A label read for this client: what it is, and why it must not touch this skin. */
+    public LabelForClient label(UUID id, ProductForm form) {
+        Visit visit = find(id);
+        ProbeBands now = bands.current();
+        Product product = ProductReader.read(form.facts(new ProductId("not-kept")));
+        return new LabelForClient(
+                ProductView.of(product),
+                plans.against(asked(visit, now), Cases.concerns(visit.intake()), now, product));
+    }
+
+    private Cases.Asked asked(Visit visit, ProbeBands now) {
+        return Cases.asked(visit.date(), visit.intake(), visit.reading(), shelf.owned(visit.client()), now);
     }
 
     /** The last visit at which the face was looked at. */
