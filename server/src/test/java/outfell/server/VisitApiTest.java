@@ -269,6 +269,21 @@ class VisitApiTest {
     }
 
     @Test
+    void a_label_is_read_for_the_client_whose_skin_it_is_for() throws Exception {
+        String form = """
+                {"name": "Wool fat cream", "maker": "", "size": 50, "unit": "ml", "price": 0,
+                 "label": "Aqua, Lanolin, Glycerin", "kind": null, "texture": null, "prescription": false}""";
+        JsonNode maren = post("/api/visits/" + lastVisit("Maren Oskell") + "/labels", form)
+                .body();
+        assertThat(maren.at("/product/kind").asString()).isEqualTo("MOISTURISER");
+        assertThat(maren.at("/forbidden/0/sentence").asString()).contains("holds Lanolin");
+        assertThat(post("/api/visits/" + lastVisit("Jorun Pell") + "/labels", form)
+                        .body()
+                        .at("/forbidden"))
+                .isEmpty();
+    }
+
+    @Test
     void a_patch_test_is_started_read_taken_back_and_counts_in_the_plan() throws Exception {
         String visit = newVisit("Perrin Vane");
         String client = get("/api/visits/" + visit).body().at("/client").asString();

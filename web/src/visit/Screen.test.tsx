@@ -1,0 +1,72 @@
+import { fireEvent, render, screen } from '@testing-library/react'
+import { vi } from 'vitest'
+import type { Question } from '../api/client'
+import { Screen } from './Screen'
+
+const question = (id: string, over: Partial<Question> = {}): Question => ({
+  id,
+  group: 'today',
+  text: id,
+  dated: false,
+  must: true,
+  stale: false,
+  ...over,
+})
+const change = vi.fn()
+let answers: unknown[] = []
+
+vi.mock('./VisitShell', () => ({
+  useVisitContext: () => ({
+    visit: { id: 'v', date: '2026-11-25' },
+    words: { questionGroups: [{ id: 'today', label: 'Skin today' }] },
+    work: { draft: { document: { intake: { answers } }, typed: {} }, saving: { state: 'saved' }, change },
+    verdict: {
+      safety: { questions: [question('mole'), question('waxed', { dated: true }), question('rash')] },
+    },
+  }),
+}))
+
+/** What the last change makes of the intake. */
+const made = () => {
+  const edit = change.mock.lastCall?.[0] as (d: { intake: object }) => { intake: { answers: unknown[] } }
+  return edit({ intake: {} }).intake.answers
+}
+
+beforeEach(() => {
+  answers = []
+  change.mockReset()
+})
+
+test('one tap is yes and a second is no', () => {
+  const { rerender } = render(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: 'mole: not asked' }))
+  expect(made()).toEqual([{ question: 'mole', yes: true, on: null, asked: '2026-11-25' }])
+  answers = made()
+  rerender(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: 'mole: yes' }))
+  expect(made()).toEqual([{ question: 'mole', yes: false, on: null, asked: '2026-11-25' }])
+})
+
+test('one button answers the rest and leaves a yes alone', () => {
+  answers = [{ question: 'rash', yes: true, on: null, asked: '2026-11-25' }]
+  render(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: 'None of the rest' }))
+  expect(made()).toHaveLength(3)
+  expect(made()).toContainEqual({ question: 'rash', yes: true, on: null, asked: '2026-11-25' })
+  expect(made()).toContainEqual({ question: 'mole', yes: false, on: null, asked: '2026-11-25' })
+})
+
+test('what happened asks for its day, by one tap', () => {
+  answers = [{ question: 'waxed', yes: true, on: null, asked: '2026-11-25' }]
+  render(<Screen before={null} />)
+  expect(screen.getByText(/Until that is known, today counts/)).toBeTruthy()
+  fireEvent.click(screen.getByRole('button', { name: '3 days ago' }))
+  expect(made()).toEqual([{ question: 'waxed', yes: true, on: '2026-11-22', asked: '2026-11-25' }])
+})
+
+test('an answer that is another than last time says what it was', () => {
+  answers = [{ question: 'mole', yes: true, on: null, asked: '2026-11-25' }]
+  const before = { answers: [{ question: 'mole', yes: false, on: null, asked: '2026-10-01' }] }
+  render(<Screen before={before as never} />)
+  expect(screen.getByRole('button', { name: 'mole was no: yes' })).toBeTruthy()
+})
