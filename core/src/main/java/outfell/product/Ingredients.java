@@ -8,11 +8,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.apache.commons.csv.CSVRecord;
 import outfell.knowledge.KnowledgeFault;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.knowledge.Sources;
 
 /** The ingredient table with its synonyms, from ingredients.csv and synonyms.yaml. */
 public final class Ingredients {
@@ -66,9 +68,19 @@ public final class Ingredients {
                     Double.parseDouble(row.get("use_pct_max")),
                     Integer.parseInt(row.get("irritancy_0_4")),
                     row.get("comedogenic").equals("high"),
-                    row.get("notes"));
-            if (row.get("source").isBlank()) {
-                throw new IllegalArgumentException(row.get("inci") + " names no source.");
+                    row.get("notes"),
+                    row.get("us_name"),
+                    Ingredient.Origin.valueOf(row.get("origin").toUpperCase(Locale.ROOT)),
+                    row.get("solubility"),
+                    number(row.get("ph_min")),
+                    number(row.get("ph_max")),
+                    row.get("legal_anchor"),
+                    row.get("comedogenic"),
+                    row.get("source"));
+            if (!Sources.all().containsKey(row.get("source"))) {
+                throw new IllegalArgumentException(
+                        "%s names the source \"%s\", which is not in sources.yaml."
+                                .formatted(row.get("inci"), row.get("source")));
             }
             ALL.add(ingredient);
             name(ingredient.inci(), ingredient, line);
@@ -79,6 +91,10 @@ public final class Ingredients {
         } catch (IllegalArgumentException wrong) {
             throw new KnowledgeFault(FILE, line, String.valueOf(wrong.getMessage()));
         }
+    }
+
+    private static OptionalDouble number(String text) {
+        return text.isBlank() ? OptionalDouble.empty() : OptionalDouble.of(Double.parseDouble(text));
     }
 
     private static Set<Tag> tags(String text) {
