@@ -20,7 +20,12 @@ class WallsTest {
                 .should()
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage(
-                        "outfell..", "java..", "org.jspecify..", "org.yaml.snakeyaml..", "org.apache.commons.csv..")
+                        "outfell..",
+                        "java..",
+                        "org.jspecify..",
+                        "org.yaml.snakeyaml..",
+                        "org.apache.commons.csv..",
+                        "org.apache.commons.text..")
                 .check(CORE);
     }
 

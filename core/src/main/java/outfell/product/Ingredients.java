@@ -37,6 +37,11 @@ public final class Ingredients {
         return List.copyOf(ALL);
     }
 
+    /** Every name with what it stands for, in no order. */
+    static Map<String, Ingredient> names() {
+        return java.util.Collections.unmodifiableMap(BY_NAME);
+    }
+
     /** Matches a whole name, whatever its case and spacing; never a part of one. */
     public static Optional<Ingredient> find(String name) {
         return Optional.ofNullable(BY_NAME.get(key(name)));
@@ -78,9 +83,8 @@ public final class Ingredients {
                     row.get("comedogenic"),
                     row.get("source"));
             if (!Sources.all().containsKey(row.get("source"))) {
-                throw new IllegalArgumentException(
-                        "%s names the source \"%s\", which is not in sources.yaml."
-                                .formatted(row.get("inci"), row.get("source")));
+                throw new IllegalArgumentException("%s names the source \"%s\", which is not in sources.yaml."
+                        .formatted(row.get("inci"), row.get("source")));
             }
             ALL.add(ingredient);
             name(ingredient.inci(), ingredient, line);

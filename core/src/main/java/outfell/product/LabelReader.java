@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.apache.commons.text.StringEscapeUtils;
 
 /**
  * Reads an ingredient list as printed. Never throws on any text: what it cannot match stays by its printed name.
@@ -14,19 +16,27 @@ import java.util.regex.Pattern;
  * <p>Rules of separation and matching: house rules on eu-1223-2009 and reg-us-701.
  */
 public final class LabelReader {
-    private static final Pattern HEADING = Pattern.compile(
-            "(?iu)^.*?\\b(?:inactive\\s+ingredients|ingredients(?:\\s*/\\s*ingr[eé]dients)?|ingr[eé]dients|ingredienti|ingredientes|zutaten|inhaltsstoffe|inci)\\s*[:.]\\s*");
+    private static final String HEADINGS =
+            "inactive\\s+ingredients|ingredients(?:\\s*/\\s*ingr[eé]dients)?|ingr[eé]dients|ingredi[eë]nten|ingredienti|ingredientes"
+                    + "|ingredienser|zutaten|inhaltsstoffe(?:\\s*\\(inci\\))?|składniki|inci";
+    private static final Pattern HEADING =
+            Pattern.compile("(?ius)^.{0,200}?(?<!\\p{L})(?:" + HEADINGS + ")\\s*[:.]\\s*");
     private static final Pattern ACTIVE_PANEL = Pattern.compile(
-            "(?iu)\\bactive\\s+ingredients?\\s*:\\s*(.*?)(?:\\.\\s|\\R|;)\\s*(?=inactive|other|ingredients)");
+            "(?ius)\\bactive\\s+ingredients?\\s*(?:[:.]|\\R)\\s*(.*?)(?:\\.\\s|\\R|;)\\s*(?=inactive|other|ingredients)(?:inactive\\s+ingredients?|other\\s+ingredients?|ingredients)\\s*(?:[:.]|\\R)\\s*");
     private static final Pattern MAY_CONTAIN = Pattern.compile(
-            "(?iu)[\\[(]?\\s*(?:\\+\\s*/\\s*-|may\\s+contain|peut\\s+contenir|kann\\s+enthalten)\\s*:?\\s*");
+            "(?iu)\\.?\\s*[\\[(]?\\s*(?:\\+\\s*/\\s*-|±|may\\s+contain|peut\\s+contenir|kann\\s+enthalten|può\\s+contenere|puede\\s+contener)\\s*:?\\s*");
     private static final Pattern PERCENT =
             Pattern.compile("(?u)[\\[(]?\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%\\s*(?:w/w)?\\s*[\\])]?");
-    private static final Pattern MARKS = Pattern.compile("[*†‡®™°]+");
+    private static final Pattern MARKS = Pattern.compile("[*†‡®™°¹²³⁴]+");
     private static final Pattern BRACKET = Pattern.compile("[\\[(]([^\\[\\]()]*)[\\])]?");
+    /** "* organic" at the start of a line or after the last full stop explains a mark; it names no ingredient. */
+    private static final Pattern FOOTNOTE =
+            Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");
+
+    private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–•*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
 
     /** One name with what stood beside it. */
-    record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel) {}
+    record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel, boolean ends) {}
 
     private LabelReader() {}
 
@@ -43,13 +53,14 @@ public final class LabelReader {
 
     private static List<Token> tokens(String text) {
         List<Token> tokens = new ArrayList<>();
-        String rest = joinHyphens(text.strip());
+        String rest = joinHyphens(plain(text));
         Matcher panel = ACTIVE_PANEL.matcher(rest);
         if (panel.find()) {
             split(panel.group(1)).forEach(t -> token(t, false, true).ifPresent(tokens::add));
             rest = rest.substring(panel.end());
+        } else {
+            rest = withoutHeading(rest);
         }
-        rest = withoutHeading(rest);
         Matcher may = MAY_CONTAIN.matcher(rest);
         String certain = rest;
         String perhaps = "";
@@ -57,14 +68,36 @@ public final class LabelReader {
             certain = rest.substring(0, may.start());
             perhaps = rest.substring(may.end()).replaceAll("[\\])]\\s*\\.?\\s*$", "");
         }
-        split(certain).forEach(t -> token(t, false, false).ifPresent(tokens::add));
+        split(certain).stream()
+                .flatMap(LabelReader::joined)
+                .forEach(t -> token(t, false, false).ifPresent(tokens::add));
         split(perhaps).forEach(t -> token(t, true, false).ifPresent(tokens::add));
+        return untrailed(tokens);
+    }
+
+    /** Without what copying left behind: entities, marks of a list, footnotes. */
+    private static String plain(String text) {
+        String unescaped = text.indexOf('&') >= 0 ? StringEscapeUtils.unescapeHtml4(text) : text;
+        String noted = FOOTNOTE.matcher(unescaped.replace('\u00a0', ' ')).replaceAll("");
+        String tabbed = noted.indexOf('\t') >= 0 && noted.indexOf(',') < 0 ? noted.replaceAll("\\t+", "\n") : noted;
+        return LIST_MARK.matcher(tabbed).replaceAll("").strip();
+    }
+
+    /** What follows a full stop after the last known name is a claim or an address, however many commas it has. */
+    private static List<Token> untrailed(List<Token> tokens) {
+        for (int i = 0; i < tokens.size(); i++) {
+            if (tokens.get(i).ends()) {
+                List<Token> kept = new ArrayList<>(tokens.subList(0, i + 1));
+                tokens.stream().skip(i + 1L).filter(Token::mayContain).forEach(kept::add);
+                return kept;
+            }
+        }
         return tokens;
     }
 
     private static String withoutHeading(String text) {
         Matcher heading = HEADING.matcher(text);
-        return heading.find() && heading.end() < 80 ? text.substring(heading.end()) : text;
+        return heading.find() ? text.substring(heading.end()) : text;
     }
 
     /** A hyphen at a line's end joins a broken name; between a locant's digits and the next letter it stays. */
@@ -97,6 +130,21 @@ public final class LabelReader {
         }
         parts.add(part.toString());
         return parts;
+    }
+
+    private static final Pattern AND = Pattern.compile("(?i)\\s+(?:and|&)\\s+");
+
+    /** "Glycerin and Panthenol" are two when each is known by itself and the whole is not. */
+    private static Stream<String> joined(String part) {
+        Matcher and = AND.matcher(part);
+        if (and.find() && find(part.strip()).isEmpty()) {
+            String first = part.substring(0, and.start()).strip();
+            String second = part.substring(and.end()).strip();
+            if (find(first).isPresent() && find(second.replaceAll("\\.$", "")).isPresent()) {
+                return Stream.of(first, second);
+            }
+        }
+        return Stream.of(part);
     }
 
     private static boolean separates(String text, int i) {
@@ -135,8 +183,15 @@ public final class LabelReader {
         if (text.endsWith(".") && find(text).isEmpty()) {
             text = text.substring(0, text.length() - 1).strip();
         }
-        text = withoutClaims(text);
-        return text.isEmpty() ? Optional.empty() : Optional.of(new Token(text, declared, mayContain, activePanel));
+        String without = withoutClaims(text);
+        boolean ends = !without.equals(text);
+        if (activePanel) {
+            // what an active is for stands in brackets behind it on some panels
+            without = without.replaceAll("\\s*\\([^)]*\\)\\s*$", "");
+        }
+        return without.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Token(without, declared, mayContain, activePanel, ends));
     }
 
     /** A sentence after the last ingredient is no ingredient: "Carbomer. Made in Skarrow". */
@@ -154,8 +209,7 @@ public final class LabelReader {
         if (whole.isPresent()) {
             return whole;
         }
-        String bare =
-                BRACKET.matcher(name).replaceAll(" ").replaceAll("\\s+", " ").strip();
+        String bare = withoutBrackets(name);
         Optional<Ingredient> without = bare.isEmpty() || bare.equals(name) ? Optional.empty() : find(bare);
         if (without.isPresent()) {
             return without;
@@ -168,6 +222,15 @@ public final class LabelReader {
             }
         }
         return doublet(name);
+    }
+
+    /** Innermost brackets first, so that nested ones go whole. */
+    private static String withoutBrackets(String name) {
+        String bare = name;
+        for (int depth = 0; depth < 4 && (bare.indexOf('(') >= 0 || bare.indexOf('[') >= 0); depth++) {
+            bare = BRACKET.matcher(bare).replaceAll(" ");
+        }
+        return bare.replaceAll("[\\])]", " ").replaceAll("\\s+", " ").strip();
     }
 
     /** "Aqua/Water/Eau" is one substance when every part is known as the same; any other slash belongs to the name. */
