@@ -3,6 +3,7 @@ package outfell.product;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
@@ -41,14 +42,23 @@ public final class LabelReader {
     private LabelReader() {}
 
     public static Label read(String text) {
-        return LabelRanges.infer(tokens(text).stream().map(LabelReader::match).toList());
+        return read(text, Map.of());
+    }
+
+    /** @param names what names were said to be by hand: key of the printed name to INCI, or to "" for no ingredient */
+    static Label read(String text, Map<String, String> names) {
+        return LabelRanges.infer(tokens(text).stream()
+                .filter(t -> !"".equals(names.get(Ingredients.key(t.name()))))
+                .map(t -> match(t, names))
+                .toList());
     }
 
     /** A token with what it was matched to. */
     record Matched(Token token, Optional<Ingredient> ingredient) {}
 
-    private static Matched match(Token token) {
-        return new Matched(token, find(token.name()));
+    private static Matched match(Token token, Map<String, String> names) {
+        String said = names.get(Ingredients.key(token.name()));
+        return new Matched(token, said == null ? find(token.name()) : Ingredients.find(said));
     }
 
     private static List<Token> tokens(String text) {

@@ -2,9 +2,11 @@ package outfell.product;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A product as the tool understands it.
@@ -45,6 +47,7 @@ public record Product(
      * @param label ingredient list as printed; may be empty
      * @param kind set by hand, if it was
      * @param texture set by hand, if it was
+     * @param corrections by whom and when, at most one to a name, kind or texture
      */
     public record Facts(
             ProductId id,
@@ -56,8 +59,56 @@ public record Product(
             String label,
             Optional<StepKind> kind,
             OptionalDouble texture,
-            boolean prescription) {
+            boolean prescription,
+            List<Correction> corrections) {
+        /** Nothing put right yet. */
+        public Facts(
+                ProductId id,
+                String name,
+                String maker,
+                double size,
+                String unit,
+                double price,
+                String label,
+                Optional<StepKind> kind,
+                OptionalDouble texture,
+                boolean prescription) {
+            this(id, name, maker, size, unit, price, label, kind, texture, prescription, List.of());
+        }
+
+        /** What names of the label were said to be: printed to INCI, or to nothing. */
+        Map<String, String> names() {
+            return corrections.stream()
+                    .filter(c -> c.about() == Correction.About.NAME)
+                    .collect(Collectors.toMap(c -> Ingredients.key(c.of()), Correction::to, (a, b) -> b));
+        }
+
+        /** The same with what was put right. */
+        public Facts corrected(List<Correction> others) {
+            Optional<StepKind> setKind = others.stream()
+                    .filter(c -> c.about() == Correction.About.KIND && !c.to().isEmpty())
+                    .map(c -> StepKind.valueOf(c.to()))
+                    .findFirst();
+            OptionalDouble setTexture = others.stream()
+                    .filter(c -> c.about() == Correction.About.TEXTURE && !c.to().isEmpty())
+                    .mapToDouble(c -> Double.parseDouble(c.to()))
+                    .findFirst();
+            return new Facts(
+                    id,
+                    name,
+                    maker,
+                    size,
+                    unit,
+                    price,
+                    label,
+                    setKind.or(() -> kind),
+                    setTexture.isPresent() ? setTexture : texture,
+                    prescription,
+                    others);
+        }
+
         public Facts {
+            corrections = List.copyOf(corrections);
             if (name.isBlank()) {
                 throw new IllegalArgumentException("A product needs a name.");
             }

@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
 
 /** From a pack's words and ingredient list to what the product is, each answer with its reason. */
 public final class ProductReader {
@@ -19,15 +18,13 @@ public final class ProductReader {
     private static final int SURFACTANT_WITHIN = 6;
     /** Clay or particles this early make a mask or a scrub of it. */
     private static final int SOLIDS_WITHIN = 6;
-    /** Alcohol this early dries; custom. */
-    private static final int ALCOHOL_WITHIN = 5;
 
     private record Told<T>(T value, String sure, Because because) {}
 
     private ProductReader() {}
 
     public static Product read(Product.Facts facts) {
-        Label label = LabelReader.read(facts.label());
+        Label label = LabelReader.read(facts.label(), facts.names());
         List<LabelLine> certain = label.certain();
         int spf = spf(facts.name());
         boolean waterFree = waterFree(facts, certain);
@@ -39,7 +36,8 @@ public final class ProductReader {
         findings.add(new Finding("kind of step", Kinds.of(kind.value()).label(), kind.sure(), kind.because()));
         findings.add(new Finding("texture", textureWords(texture.value()), texture.sure(), texture.because()));
         actives.forEach(a -> findings.add(active(a)));
-        findings.addAll(hazards(certain, spf));
+        findings.addAll(LabelFindings.of(facts, certain, actives, composition, spf));
+        findings.addAll(corrected(facts));
         return new Product(
                 facts.id(),
                 facts.name().strip(),
@@ -149,7 +147,7 @@ public final class ProductReader {
             boolean waterFree,
             int spf) {
         if (facts.kind().isPresent()) {
-            return new Told<>(facts.kind().get(), "sure", new Because("Set by hand.", Evidence.CONVENTION, "label"));
+            return new Told<>(facts.kind().get(), "sure", byHand(facts, Correction.About.KIND));
         }
         Optional<StepKind> byName = Kinds.byName(facts.name());
         if (byName.isPresent() && byName.get() == StepKind.LIP) {
@@ -217,8 +215,7 @@ public final class ProductReader {
     private static Told<Double> texture(
             Product.Facts facts, StepKind kind, Composition c, boolean waterFree, List<LabelLine> certain) {
         if (facts.texture().isPresent()) {
-            return new Told<>(
-                    facts.texture().getAsDouble(), "sure", new Because("Set by hand.", Evidence.CONVENTION, "label"));
+            return new Told<>(facts.texture().getAsDouble(), "sure", byHand(facts, Correction.About.TEXTURE));
         }
         Optional<Double> byName = Kinds.textureByName(facts.name());
         if (byName.isPresent()) {
@@ -242,6 +239,25 @@ public final class ProductReader {
         return fat < 0.10 ? 4 : fat < 0.20 ? 5 : fat < 0.40 ? 6 : 7;
     }
 
+    private static Because byHand(Product.Facts facts, Correction.About about) {
+        return Because.custom(facts.corrections().stream()
+                .filter(c -> c.about() == about)
+                .map(c -> "Set by %s, %s.".formatted(c.who(), c.on()))
+                .findFirst()
+                .orElse("Set by hand."));
+    }
+
+    private static List<Finding> corrected(Product.Facts facts) {
+        return facts.corrections().stream()
+                .filter(c -> c.about() == Correction.About.NAME)
+                .map(c -> new Finding(
+                        "corrected",
+                        "\"%s\" is %s".formatted(c.of(), c.to().isEmpty() ? "no ingredient" : c.to()),
+                        "sure",
+                        Because.custom("Set by %s, %s.".formatted(c.who(), c.on()))))
+                .toList();
+    }
+
     private static Finding active(ActiveIn a) {
         Actives.Family family = Actives.of(a.kind());
         return new Finding(
@@ -255,52 +271,5 @@ public final class ProductReader {
                                         family.rationed()
                                                 ? "a strong active with its own nights"
                                                 : "an active that is worn daily")));
-    }
-
-    private static List<Finding> hazards(List<LabelLine> certain, int spf) {
-        List<Finding> all = new ArrayList<>();
-        mind(all, certain, "fragrance", Tag.FRAGRANCE, "Perfume is the commonest sensitiser in cosmetics.");
-        mind(
-                all,
-                certain,
-                "essential oil",
-                Tag.ESSENTIAL_OIL,
-                "Essential oils sensitise, most of all a strained skin.");
-        mind(
-                all,
-                certain,
-                "sun-reactive citrus oil",
-                Tag.PHOTOTOXIC,
-                "Pressed citrus oil reacts with light: never by day.");
-        mind(all, certain, "soap or a strong surfactant", Tag.SURFACTANT_STRONG, "A strong surfactant costs barrier.");
-        certain.stream()
-                .filter(l -> l.is(Tag.DRYING_ALCOHOL) && l.position() > 0 && l.position() <= ALCOHOL_WITHIN)
-                .findFirst()
-                .ifPresent(l -> all.add(new Finding(
-                        "mind",
-                        "drying alcohol",
-                        "likely",
-                        Because.custom("Alcohol stands at place %d, early enough to dry.".formatted(l.position())))));
-        boolean plantOil = certain.stream()
-                .anyMatch(l -> l.is(Tag.EMOLLIENT)
-                        && l.printed().toLowerCase(Locale.ROOT).contains("oil"));
-        if (spf == 0 && plantOil && certain.stream().noneMatch(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC))) {
-            all.add(new Finding(
-                    "mind", "no sun protection", "sure", Because.house("A plant oil's own filter counts as zero.")));
-        }
-        return all;
-    }
-
-    private static void mind(List<Finding> all, List<LabelLine> certain, String what, Tag tag, String why) {
-        List<String> names = certain.stream()
-                .filter(l -> l.is(tag))
-                .map(LabelLine::printed)
-                .distinct()
-                .limit(3)
-                .toList();
-        if (!names.isEmpty()) {
-            all.add(new Finding(
-                    "mind", "%s: %s".formatted(what, String.join(", ", names)), "sure", Because.custom(why)));
-        }
     }
 }

@@ -101,7 +101,8 @@ public final class StepOrder {
     }
 
     /** Why {@code step} stands after {@code before} and before {@code after}; either may be missing at the ends. */
-    Because place(Product step, List<Product> before, List<Product> after) {
+    /** Why a step stands between those before and after it. */
+    public Because place(Product step, List<Product> before, List<Product> after) {
         if (before.isEmpty() && after.isEmpty()) {
             return Because.custom("It is the only step.");
         }

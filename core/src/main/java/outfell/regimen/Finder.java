@@ -1,0 +1,287 @@
+package outfell.regimen;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import outfell.knowledge.Because;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
+import outfell.product.Kinds;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.routine.Amounts;
+import outfell.skin.Band;
+import outfell.skin.Concern;
+import outfell.week.Tolerance;
+
+/** Finds products, lays them side by side, and says what else would do a product's job. */
+public final class Finder {
+    private static final double DAYS_A_MONTH = 365.0 / 12;
+    private static final double DAILY = 7;
+
+    /** What a product must not hold. */
+    public enum FreeOf {
+        PERFUME(Tag.FRAGRANCE, Tag.ESSENTIAL_OIL, Tag.FRAGRANCE_ALLERGEN),
+        ALCOHOL(Tag.DRYING_ALCOHOL),
+        ANIMAL(Tag.ANIMAL_ORIGIN),
+        NUTS(Tag.ALLERGEN_NUT),
+        LANOLIN(Tag.ALLERGEN_LANOLIN);
+
+        private final Set<Tag> tags;
+
+        FreeOf(Tag... tags) {
+            this.tags = Set.of(tags);
+        }
+
+        boolean holds(Product p) {
+            return p.tags().stream().noneMatch(tags::contains);
+        }
+    }
+
+    /**
+     * What is looked for; every part must hold, and an empty one holds always.
+     *
+     * @param text words of name, maker, kind, ingredient or active, each of which must stand somewhere
+     * @param mostPrice of the pack; products without a price are left out when it is set
+     */
+    public record Wanted(
+            String text,
+            Set<StepKind> kinds,
+            Set<ActiveKind> actives,
+            Set<Concern> concerns,
+            Set<FreeOf> free,
+            OptionalDouble leastTexture,
+            OptionalDouble mostTexture,
+            OptionalDouble mostPrice) {}
+
+    /** A product ready to be found: its words laid out once. */
+    public record Indexed(Product product, String words, Set<Concern> serves) {}
+
+    private Finder() {}
+
+    public static Indexed index(Product p) {
+        StringBuilder words = new StringBuilder();
+        words.append(p.name())
+                .append(' ')
+                .append(p.maker())
+                .append(' ')
+                .append(Kinds.of(p.kind()).label());
+        p.label().lines().forEach(l -> {
+            words.append(' ').append(l.printed());
+            l.ingredient()
+                    .ifPresent(
+                            i -> words.append(' ').append(i.inci()).append(' ').append(i.common()));
+        });
+        p.actives().forEach(a -> words.append(' ').append(Actives.of(a.kind()).label()));
+        Set<Concern> serves = EnumSet.noneOf(Concern.class);
+        Benefits.of(p, DAILY, Yardstick.HOUSE).forEach(h -> serves.add(h.concern()));
+        return new Indexed(p, plain(words.toString()), serves);
+    }
+
+    /** Names that begin with the first word come first, then names that hold it, then the rest; each by name. */
+    public static List<Product> find(List<Indexed> all, Wanted wanted) {
+        String[] words = wanted.text().isBlank()
+                ? new String[0]
+                : plain(wanted.text()).strip().split(" ");
+        return all.stream()
+                .filter(i -> fits(i, wanted, words))
+                .map(Indexed::product)
+                .sorted(Comparator.comparingInt((Product p) -> rank(p, words))
+                        .thenComparing(Product::name)
+                        .thenComparing(Product::id))
+                .toList();
+    }
+
+    private static boolean fits(Indexed i, Wanted w, String[] words) {
+        Product p = i.product();
+        for (String word : words) {
+            if (!i.words().contains(word)) {
+                return false;
+            }
+        }
+        return (w.kinds().isEmpty() || w.kinds().contains(p.kind()))
+                && (w.actives().isEmpty() || w.actives().stream().allMatch(p::has))
+                && (w.concerns().isEmpty() || w.concerns().stream().allMatch(i.serves()::contains))
+                && w.free().stream().allMatch(f -> f.holds(p))
+                && p.texture() >= w.leastTexture().orElse(0)
+                && p.texture() <= w.mostTexture().orElse(9)
+                && (w.mostPrice().isEmpty()
+                        || (p.price() > 0 && p.price() <= w.mostPrice().getAsDouble()));
+    }
+
+    private static int rank(Product p, String[] words) {
+        if (words.length == 0) {
+            return 0;
+        }
+        String name = plain(p.name());
+        return name.startsWith(words[0]) ? 0 : name.contains(words[0]) ? 1 : 2;
+    }
+
+    private static String plain(String text) {
+        return Normalizer.normalize(text, Normalizer.Form.NFKD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{N}/-]+", " ");
+    }
+
+    // ---- side by side
+
+    /** One row of a comparison; a value for each product, in their order. */
+    public record Row(String label, List<String> values, boolean differs) {}
+
+    public static List<Row> compare(List<Product> products) {
+        List<Row> rows = new ArrayList<>();
+        row(rows, "Kind", products, p -> Kinds.of(p.kind()).label());
+        row(
+                rows,
+                "Texture",
+                products,
+                p -> "%s, %s".formatted(number(p.texture()), outfell.product.ProductReader.textureWords(p.texture())));
+        row(rows, "Water-binding", products, p -> percent(p.composition().humectant()));
+        row(rows, "Softening", products, p -> percent(p.composition().emollient()));
+        row(rows, "Sealing", products, p -> percent(p.composition().occlusive()));
+        row(rows, "Actives", products, Finder::actives);
+        row(rows, "SPF", products, p -> p.spf() == 0 ? "none" : String.valueOf(p.spf()));
+        row(rows, "To mind", products, Finder::hazards);
+        row(rows, "Irritancy, summed", products, p -> String.valueOf(p.irritancy()));
+        row(rows, "Load of one use", products, p -> number(Tolerance.points(p)));
+        row(rows, "Price of the pack", products, p -> p.price() == 0 ? "not known" : money(p.price()));
+        row(
+                rows,
+                "Price per 10 ml or g",
+                products,
+                p -> perTen(p).map(Finder::money).orElse("not known"));
+        row(
+                rows,
+                "Price a month, used daily",
+                products,
+                p -> perMonth(p).map(Finder::money).orElse("not known"));
+        return List.copyOf(rows);
+    }
+
+    private static void row(
+            List<Row> rows, String label, List<Product> products, java.util.function.Function<Product, String> value) {
+        List<String> values = products.stream().map(value).toList();
+        rows.add(new Row(label, values, values.stream().distinct().count() > 1));
+    }
+
+    private static String actives(Product p) {
+        List<String> all = p.actives().stream()
+                .map(a -> "%s, %s".formatted(Actives.of(a.kind()).label(), a.strength()))
+                .toList();
+        return all.isEmpty() ? "none" : String.join("; ", all);
+    }
+
+    private static String hazards(Product p) {
+        List<String> all = p.findings().stream()
+                .filter(f -> f.about().equals("mind"))
+                .map(f -> f.found())
+                .toList();
+        return all.isEmpty() ? "nothing known" : String.join("; ", all);
+    }
+
+    static Optional<Double> perTen(Product p) {
+        return p.price() > 0 && p.size() > 0 ? Optional.of(10 * p.price() / p.size()) : Optional.empty();
+    }
+
+    /** Used once a day on a normal skin, by the amounts of the house; grams and millilitres taken as one. */
+    static Optional<Double> perMonth(Product p) {
+        return p.price() > 0 && p.size() > 0
+                ? Optional.of(
+                        p.price() / p.size() * Amounts.amount(p, Band.NORMAL, 1).grams() * DAYS_A_MONTH)
+                : Optional.empty();
+    }
+
+    // ---- what else would do
+
+    /** In what way another should be better. */
+    public enum Want {
+        CHEAPER,
+        GENTLER,
+        UNSCENTED
+    }
+
+    /** @param because what it does as well, and in what it is better */
+    public record Substitute(Product product, Because because) {}
+
+    /**
+     * Products of the same kind that give at least the actives by which this one is known, better in the way wanted; the
+     * best first, at most six.
+     */
+    public static List<Substitute> substitutes(Product p, List<Product> all, Want want) {
+        Set<ActiveKind> needed = EnumSet.noneOf(ActiveKind.class);
+        p.leading().map(ActiveIn::kind).ifPresent(needed::add);
+        return all.stream()
+                .filter(o -> !o.id().equals(p.id())
+                        && o.kind() == p.kind()
+                        && !o.prescription()
+                        && o.spf() >= p.spf()
+                        && needed.stream().allMatch(o::has)
+                        && Math.abs(o.texture() - p.texture()) <= 2
+                        && better(p, o, want))
+                .sorted(Comparator.comparingDouble((Product o) -> measure(o, want))
+                        .thenComparing(Product::id))
+                .limit(6)
+                .map(o -> new Substitute(o, because(p, o, needed, want)))
+                .toList();
+    }
+
+    private static boolean better(Product p, Product o, Want want) {
+        return switch (want) {
+            case CHEAPER ->
+                perMonth(o).isPresent()
+                        && perMonth(p).isPresent()
+                        && perMonth(o).get() < perMonth(p).get();
+            case GENTLER -> o.irritancy() < p.irritancy() && Tolerance.points(o) <= Tolerance.points(p);
+            case UNSCENTED -> !FreeOf.PERFUME.holds(p) && FreeOf.PERFUME.holds(o);
+        };
+    }
+
+    private static double measure(Product o, Want want) {
+        return switch (want) {
+            case CHEAPER -> perMonth(o).orElse(Double.MAX_VALUE);
+            case GENTLER -> o.irritancy();
+            case UNSCENTED -> perMonth(o).orElse(Double.MAX_VALUE);
+        };
+    }
+
+    private static Because because(Product p, Product o, Set<ActiveKind> needed, Want want) {
+        String same = needed.isEmpty()
+                ? "The same kind of step"
+                : "It gives %s too"
+                        .formatted(needed.stream()
+                                .map(k -> Actives.of(k).label())
+                                .findFirst()
+                                .orElse(""));
+        String better = switch (want) {
+            case CHEAPER ->
+                "%s a month in place of %s"
+                        .formatted(
+                                money(perMonth(o).orElse(0.0)),
+                                money(perMonth(p).orElse(0.0)));
+            case GENTLER -> "irritancy %d in place of %d".formatted(o.irritancy(), p.irritancy());
+            case UNSCENTED -> "no perfume in it";
+        };
+        return Because.house("%s; %s.".formatted(same, better));
+    }
+
+    private static String percent(double share) {
+        return "%.0f %%".formatted(100 * share);
+    }
+
+    private static String money(double amount) {
+        return String.format(Locale.ROOT, "€%.2f", amount);
+    }
+
+    private static String number(double x) {
+        return x == Math.rint(x) ? "%.0f".formatted(x) : String.format(Locale.ROOT, "%.1f", x);
+    }
+}

@@ -1,0 +1,131 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.regimen.Finder.FreeOf;
+import outfell.regimen.Finder.Wanted;
+import outfell.skin.Concern;
+
+class FinderTest {
+    private static final List<Finder.Indexed> ALL =
+            Consultations.CATALOGUE.stream().map(Finder::index).toList();
+    private static final Wanted ANYTHING = text("");
+
+    @Test
+    void words_are_found_in_name_maker_kind_and_ingredients_whatever_their_case() {
+        assertThat(names(text("NIACIN"))).anyMatch(n -> n.contains("Niacinamide"));
+        assertThat(names(text("lanolin"))).contains("Deckhand's cream, lanolin");
+        assertThat(Finder.find(ALL, text("sunscreen"))).isNotEmpty().allMatch(p -> p.kind() == StepKind.SUNSCREEN);
+        assertThat(Finder.find(ALL, text("beeswax"))).allMatch(p -> p.tags().contains(Tag.ALLERGEN_BEE));
+        assertThat(Finder.find(ALL, text("no such word at all"))).isEmpty();
+        assertThat(Finder.find(ALL, ANYTHING)).hasSameSizeAs(ALL);
+    }
+
+    @Test
+    void a_name_that_begins_with_the_word_comes_first() {
+        assertThat(names(text("gel")).getFirst()).startsWithIgnoringCase("gel");
+    }
+
+    @Test
+    void filters_are_combined() {
+        Wanted wanted = new Wanted(
+                "",
+                EnumSet.of(StepKind.SERUM),
+                EnumSet.of(ActiveKind.NIACINAMIDE),
+                Set.of(Concern.OILINESS),
+                EnumSet.of(FreeOf.PERFUME),
+                OptionalDouble.empty(),
+                OptionalDouble.of(3),
+                OptionalDouble.of(100));
+        assertThat(Finder.find(ALL, wanted)).isNotEmpty().allSatisfy(p -> {
+            assertThat(p.kind()).isEqualTo(StepKind.SERUM);
+            assertThat(p.has(ActiveKind.NIACINAMIDE)).isTrue();
+            assertThat(p.texture()).isLessThanOrEqualTo(3);
+            assertThat(p.tags()).doesNotContain(Tag.FRAGRANCE);
+            assertThat(p.price()).isBetween(0.01, 100.0);
+        });
+    }
+
+    @ParameterizedTest
+    @EnumSource(FreeOf.class)
+    void each_absence_leaves_out_what_holds_it_and_keeps_the_rest(FreeOf free) {
+        Wanted wanted = new Wanted(
+                "",
+                Set.of(),
+                Set.of(),
+                Set.of(),
+                EnumSet.of(free),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+        List<Product> kept = Finder.find(ALL, wanted);
+        assertThat(kept).isNotEmpty().allMatch(free::holds);
+        assertThat(kept).hasSize((int)
+                Consultations.CATALOGUE.stream().filter(free::holds).count());
+    }
+
+    @Test
+    void side_by_side_says_where_they_part() {
+        List<Finder.Row> rows =
+                Finder.compare(List.of(Consultations.product("day-fluid-30"), Consultations.product("sun-fluid-50")));
+        assertThat(rows)
+                .filteredOn(r -> r.label().equals("SPF"))
+                .singleElement()
+                .satisfies(r -> {
+                    assertThat(r.values()).containsExactly("30", "50");
+                    assertThat(r.differs()).isTrue();
+                });
+        assertThat(rows).filteredOn(r -> r.label().equals("Kind")).allMatch(r -> !r.differs());
+    }
+
+    @ParameterizedTest
+    @EnumSource(Finder.Want.class)
+    void a_substitute_does_the_same_job_and_is_better_as_wanted(Finder.Want want) {
+        int found = 0;
+        for (Product p : Consultations.CATALOGUE) {
+            for (Finder.Substitute s : Finder.substitutes(p, Consultations.CATALOGUE, want)) {
+                found++;
+                assertThat(s.product().kind()).isEqualTo(p.kind());
+                assertThat(s.product().spf()).isGreaterThanOrEqualTo(p.spf());
+                p.leading().ifPresent(a -> assertThat(s.product().has(a.kind())).isTrue());
+                assertThat(s.because().sentence()).isNotBlank();
+                switch (want) {
+                    case CHEAPER ->
+                        assertThat(Finder.perMonth(s.product()).orElseThrow())
+                                .isLessThan(Finder.perMonth(p).orElseThrow());
+                    case GENTLER -> assertThat(s.product().irritancy()).isLessThan(p.irritancy());
+                    case UNSCENTED ->
+                        assertThat(FreeOf.PERFUME.holds(s.product())).isTrue();
+                }
+            }
+        }
+        assertThat(found).isPositive();
+    }
+
+    private static Wanted text(String text) {
+        return new Wanted(
+                text,
+                Set.of(),
+                Set.of(),
+                Set.of(),
+                Set.of(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty());
+    }
+
+    private static List<String> names(Wanted wanted) {
+        return Finder.find(ALL, wanted).stream().map(Product::name).toList();
+    }
+}
