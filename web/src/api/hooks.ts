@@ -1,5 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Month, type ProductForm, type Schemas } from './client'
+import type { paths } from './schema'
+
+type SearchQuery = NonNullable<paths['/api/products/search']['get']['parameters']['query']>
+/** What is looked for on the house shelf. */
+export type Wanted = SearchQuery
+export type Want = paths['/api/products/{id}/substitutes']['get']['parameters']['query']['want']
 
 /** Query keys in one place. */
 export const keys = {
@@ -8,6 +14,12 @@ export const keys = {
   client: (id: string) => ['client', id] as const,
   shelf: (client: string) => ['shelf', client] as const,
   products: ['products'] as const,
+  search: (wanted: Wanted) => ['products', 'search', wanted] as const,
+  comparison: (ids: string[]) => ['products', 'comparison', ids] as const,
+  product: (id: string) => ['products', 'one', id] as const,
+  substitutes: (id: string, want: Want) => ['products', 'substitutes', id, want] as const,
+  present: (visit: string, version: number) => ['plan', 'present', visit, version] as const,
+  moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
   plans: (visit: string) => ['plan', visit] as const,
   plan: (visit: string, version: number, month: Month, shelf: string) =>
@@ -42,6 +54,87 @@ export const useShelf = (client: string) =>
 
 export const useProducts = () =>
   useQuery({ queryKey: keys.products, queryFn: () => ask(api.GET('/api/products')) })
+
+/** The house shelf, searched as one types; the last answer stays while the next is fetched. */
+export const useSearch = (wanted: Wanted) =>
+  useQuery({
+    queryKey: keys.search(wanted),
+    queryFn: () => ask(api.GET('/api/products/search', { params: { query: wanted } })),
+    placeholderData: keepPreviousData,
+  })
+
+export const useComparison = (ids: string[]) =>
+  useQuery({
+    queryKey: keys.comparison(ids),
+    queryFn: () => ask(api.GET('/api/products/comparison', { params: { query: { ids } } })),
+    enabled: ids.length > 1,
+    retry: false,
+  })
+
+const oneProduct = (id: string) => ({
+  queryKey: keys.product(id),
+  queryFn: () => ask(api.GET('/api/products/{id}', { params: { path: { id } } })),
+})
+
+export const useProduct = (id: string) => useQuery(oneProduct(id))
+
+export const useProductsNamed = (ids: string[]) => useQueries({ queries: ids.map(oneProduct) })
+
+export const useSubstitutes = (id: string, want: Want) =>
+  useQuery({
+    queryKey: keys.substitutes(id, want),
+    queryFn: () =>
+      ask(api.GET('/api/products/{id}/substitutes', { params: { path: { id }, query: { want } } })),
+  })
+
+/** Everything that can be done with a product; each answers with the product as it then is. */
+export function useProductChange(id: string) {
+  const queries = useQueryClient()
+  const path = { path: { id } }
+  const settle = (detail: Schemas['Detail']) => {
+    void queries.invalidateQueries({ queryKey: keys.products })
+    void queries.invalidateQueries({ queryKey: ['plan'] })
+    void queries.invalidateQueries({ queryKey: ['shelf'] })
+    queries.setQueryData(keys.product(id), detail)
+  }
+  return {
+    edit: useMutation({
+      mutationFn: (body: Schemas['ProductEdit']) =>
+        ask(api.PUT('/api/products/{id}', { params: path, body })),
+      onSuccess: settle,
+    }),
+    retire: useMutation({
+      mutationFn: (body: Schemas['Retirement']) =>
+        ask(api.PUT('/api/products/{id}/retirement', { params: path, body })),
+      onSuccess: settle,
+    }),
+    correct: useMutation({
+      mutationFn: (body: Schemas['CorrectionForm']) =>
+        ask(api.PUT('/api/products/{id}/corrections', { params: path, body })),
+      onSuccess: settle,
+    }),
+    uncorrect: useMutation({
+      mutationFn: (query: { about: Schemas['CorrectionForm']['about']; of: string }) =>
+        ask(api.DELETE('/api/products/{id}/corrections', { params: { ...path, query } })),
+      onSuccess: settle,
+    }),
+  }
+}
+
+/** What is used now, read as a regimen; for what was last saved of the visit. */
+export const usePresent = (visit: string, version: number) =>
+  useQuery({
+    queryKey: keys.present(visit, version),
+    queryFn: () => ask(api.GET('/api/visits/{id}/present', { params: { path: { id: visit } } })),
+    placeholderData: keepPreviousData,
+  })
+
+/** Products that changed since the kept plan was built with them. */
+export const useMoved = (visit: string) =>
+  useQuery({
+    queryKey: keys.moved(visit),
+    queryFn: () => ask(api.GET('/api/visits/{id}/moved', { params: { path: { id: visit } } })),
+  })
 
 export const useKeptPlans = (visit: string) =>
   useQuery({

@@ -172,7 +172,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change"];
+        put: operations["change_1"];
         post?: never;
         delete: operations["takeOff"];
         options?: never;
@@ -356,6 +356,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/products/comparison": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["compare"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["product"];
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete: operations["uncorrect"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{id}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["retire"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{id}/substitutes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["substitutes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/standin/probe": {
         parameters: {
             query?: never;
@@ -436,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/moved": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["moved"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/plan": {
         parameters: {
             query?: never;
@@ -462,6 +574,22 @@ export interface paths {
         get: operations["kept"];
         put?: never;
         post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/present": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["present"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -504,6 +632,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        ActiveWords: {
+            /** @enum {string} */
+            kind: "RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC";
+            label: string;
+        };
         Air: {
             /** Format: double */
             dewPoint: number;
@@ -676,6 +809,11 @@ export interface components {
             nextVisit?: string | null;
             trade: string;
         };
+        ComparisonRow: {
+            differs: boolean;
+            label: string;
+            values: string[];
+        };
         ConcernView: {
             name: string;
             ranked: components["schemas"]["RankedConcern"];
@@ -704,11 +842,38 @@ export interface components {
             settled?: components["schemas"]["Settlement"];
             sides: components["schemas"]["Saying"][];
         };
+        Correction: {
+            /** @enum {string} */
+            about: "NAME" | "KIND" | "TEXTURE";
+            of: string;
+            /** Format: date */
+            on: string;
+            to: string;
+            who: string;
+        };
+        CorrectionForm: {
+            /** @enum {string} */
+            about: "NAME" | "KIND" | "TEXTURE";
+            of: string;
+            to: string;
+            who: string;
+        };
         Desk: {
             clients: components["schemas"]["Docket"][];
             /** Format: date-time */
             now: string;
             patchTests: components["schemas"]["Due"][];
+        };
+        Detail: {
+            changes: components["schemas"]["ProductChange"][];
+            corrections: components["schemas"]["Correction"][];
+            /** Format: int32 */
+            formula: number;
+            house: boolean;
+            label: string;
+            product: components["schemas"]["ProductView"];
+            /** Format: date */
+            retiredOn?: string | null;
         };
         Docket: {
             /** Format: uuid */
@@ -749,6 +914,12 @@ export interface components {
             found: string;
             sure: string;
         };
+        Flawed: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            flaw: "CLASH" | "DOUBLE" | "GAP" | "LOAD";
+            products: string[];
+        };
         Grade: {
             /** Format: int32 */
             grade: number;
@@ -767,6 +938,12 @@ export interface components {
         Group: {
             id: string;
             label: string;
+        };
+        Guess: {
+            because: components["schemas"]["Because"];
+            inci: string;
+            /** Format: int32 */
+            slips: number;
         };
         Hint: {
             /** @enum {string} */
@@ -881,6 +1058,10 @@ export interface components {
             mayContain: boolean;
             printed: string;
         };
+        Meant: {
+            guesses: components["schemas"]["Guess"][];
+            printed: string;
+        };
         MethodWords: {
             because: components["schemas"]["Because"];
             id: string;
@@ -907,11 +1088,31 @@ export interface components {
             /** Format: double */
             wind: number;
         };
+        Moved: {
+            name: string;
+            /** Format: int32 */
+            now: number;
+            product: string;
+            retired: boolean;
+            /** Format: int32 */
+            then: number;
+        };
         NewClient: {
             name: string;
             /** Format: date-time */
             nextVisit?: string | null;
             trade: string;
+        };
+        Now: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            fate: "KEEP" | "MOVE" | "USE_LESS" | "STOP";
+            kind: string;
+            name: string;
+            /** Format: int32 */
+            number: number;
+            place: components["schemas"]["Because"];
+            product: string;
         };
         OilyOrThirsty: {
             /** @enum {string} */
@@ -961,6 +1162,11 @@ export interface components {
             status: "PLANNED" | "REFER_FIRST";
             verdict: components["schemas"]["VerdictView"];
         };
+        Present: {
+            evening: components["schemas"]["Now"][];
+            found: components["schemas"]["Flawed"][];
+            morning: components["schemas"]["Now"][];
+        };
         Probe: {
             /** @enum {string} */
             quantity: "HYDRATION" | "SEBUM" | "WATER_LOSS" | "PH";
@@ -997,6 +1203,21 @@ export interface components {
             sentence: string;
             serial: string;
             simulated: boolean;
+        };
+        ProductChange: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            formula: number;
+            /** @enum {string} */
+            kind: "RENAMED" | "REFORMULATED" | "REPRICED" | "RETIRED" | "BROUGHT_BACK";
+            now: string;
+            was: string;
+            who: string;
+        };
+        ProductEdit: {
+            product: components["schemas"]["ProductForm"];
+            who: string;
         };
         ProductFacts: {
             id?: string | null;
@@ -1036,6 +1257,7 @@ export interface components {
             kindLabel: string;
             lines: components["schemas"]["LineView"][];
             maker: string;
+            meant: components["schemas"]["Meant"][];
             name: string;
             prescription: boolean;
             /** Format: double */
@@ -1138,6 +1360,10 @@ export interface components {
             sheetNotes: components["schemas"]["SheetNote"][];
             shelf: components["schemas"]["ShelfAdvice"][];
         };
+        Retirement: {
+            retired: boolean;
+            who: string;
+        };
         Routine: {
             /** @enum {string} */
             part: "MORNING" | "EVENING";
@@ -1166,6 +1392,11 @@ export interface components {
             says: string;
             /** @enum {string} */
             side: "EYE" | "PROBE" | "WORD" | "READING";
+        };
+        SearchResult: {
+            products: components["schemas"]["ProductView"][];
+            /** Format: int32 */
+            total: number;
         };
         Segment: {
             /** @enum {string} */
@@ -1322,6 +1553,11 @@ export interface components {
             /** Format: double */
             texture: number;
         };
+        SubstituteView: {
+            because: components["schemas"]["Because"];
+            id: string;
+            name: string;
+        };
         SunClass: {
             because: components["schemas"]["Because"];
             burns: string;
@@ -1384,7 +1620,11 @@ export interface components {
             /** Format: int32 */
             daysAWeek: number;
             evening: boolean;
+            /** Format: int32 */
+            left: number;
             morning: boolean;
+            /** Format: date */
+            opened?: string | null;
             /** Format: int32 */
             weeks: number;
         };
@@ -1392,7 +1632,11 @@ export interface components {
             /** Format: int32 */
             daysAWeek: number;
             evening: boolean;
+            /** Format: int32 */
+            left: number;
             morning: boolean;
+            /** Format: date */
+            opened?: string | null;
             /** Format: int32 */
             weeks: number;
         };
@@ -1463,6 +1707,7 @@ export interface components {
             version: number;
         };
         Vocabulary: {
+            actives: components["schemas"]["ActiveWords"][];
             concerns: components["schemas"]["ConcernWords"][];
             evidence: {
                 [key: string]: string;
@@ -1789,7 +2034,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    change_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2112,6 +2357,206 @@ export interface operations {
             };
         };
     };
+    compare: {
+        parameters: {
+            query: {
+                ids: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComparisonRow"][];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: {
+                text?: string;
+                kinds?: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
+                actives?: ("RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC")[];
+                concerns?: ("BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER")[];
+                free?: ("PERFUME" | "ALCOHOL" | "ANIMAL" | "NUTS" | "LANOLIN")[];
+                leastTexture?: number;
+                mostTexture?: number;
+                mostPrice?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchResult"];
+                };
+            };
+        };
+    };
+    product: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Detail"];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Detail"];
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectionForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Detail"];
+                };
+            };
+        };
+    };
+    uncorrect: {
+        parameters: {
+            query: {
+                about: "NAME" | "KIND" | "TEXTURE";
+                of: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Detail"];
+                };
+            };
+        };
+    };
+    retire: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Retirement"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Detail"];
+                };
+            };
+        };
+    };
+    substitutes: {
+        parameters: {
+            query: {
+                want: "CHEAPER" | "GENTLER" | "UNSCENTED";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SubstituteView"][];
+                };
+            };
+        };
+    };
     knobs: {
         parameters: {
             query?: never;
@@ -2276,6 +2721,28 @@ export interface operations {
             };
         };
     };
+    moved: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Moved"][];
+                };
+            };
+        };
+    };
     plan_1: {
         parameters: {
             query: {
@@ -2340,6 +2807,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SavedPlan"];
+                };
+            };
+        };
+    };
+    present: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Present"];
                 };
             };
         };

@@ -18,6 +18,9 @@ const ReferralNote = lazy(() => import('../visit/ReferralNote'))
 const PatchPage = lazy(() => import('../patch/PatchPage'))
 const PracticePage = lazy(() => import('../practice/PracticePage'))
 const HouseShelf = lazy(() => import('../products/HouseShelf'))
+const ProductPage = lazy(() => import('../products/ProductPage'))
+const ComparePage = lazy(() => import('../products/ComparePage'))
+const NowPage = lazy(() => import('../visit/NowPage'))
 
 const queries = new QueryClient({
   defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
@@ -61,6 +64,8 @@ export function App() {
                 <Route element={<Outside />}>
                   <Route index element={<Desk />} />
                   <Route path="products" element={<HouseShelf />} />
+                  <Route path="products/compare" element={<ComparePage />} />
+                  <Route path="products/:id" element={<ProductPage />} />
                   <Route path="practice" element={<PracticePage />} />
                   <Route path="patch/:client" element={<PatchPage />} />
                   <Route path="*" element={<Lost />} />
@@ -68,6 +73,7 @@ export function App() {
                 <Route path="visits/:id" element={<VisitShell />}>
                   <Route index element={<Navigate to="talk" replace />} />
                   <Route path="talk" element={<Talk />} />
+                  <Route path="now" element={<NowPage />} />
                   <Route path="read" element={<Read />} />
                   <Route path="regimen" element={<RegimenPage />} />
                   <Route path="sheet" element={<SheetPage />} />

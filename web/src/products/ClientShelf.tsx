@@ -3,6 +3,7 @@ import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
+import { Link } from 'react-router'
 import ToggleButton from '@mui/material/ToggleButton'
 import type { ShelfItem } from '../api/client'
 import { useOthers, useProducts, useShelf, useShelfChange } from '../api/hooks'
@@ -39,6 +40,11 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
           onChange={(_, next) => next && change.addKnown.mutate({ product: next.id, weeks: 4 })}
           renderInput={(params) => <TextField {...params} label="By name, from any shelf" />}
         />
+        {visit && (
+          <Button component={Link} to={`/visits/${visit}/now`} disabled={shelf.data?.length === 0}>
+            Read as a routine
+          </Button>
+        )}
         <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
           By its label
         </Button>
@@ -60,7 +66,7 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
               <rect x="0.5" y="0.5" width="39" height="39" fill="none" stroke="var(--ink)" />
             </svg>
             <span>
-              <b>{item.product.name}</b>
+              <Link to={`/products/${item.product.id}`}>{item.product.name}</Link>
               <span className="second">
                 {item.product.kindLabel}, {item.product.textureWords}
                 {item.use.weeks > 0 ? `, used ${item.use.weeks} weeks` : ', new'}
@@ -85,6 +91,7 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
 }
 
 const WEEKS = [0, 2, 6, 12, 26, 52]
+const LEFT = [100, 75, 50, 25, 10, 0]
 const OFTEN = [1, 2, 3, 5, 7]
 
 /** How a thing is used now: when, how often, since when; each by one tap. */
@@ -120,6 +127,21 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
         choices={WEEKS}
         words={(n) => (n === 0 ? 'new' : `${n} weeks`)}
         pick={(weeks) => set({ ...use, weeks })}
+      />
+      <Pick
+        label="Left"
+        value={use.left}
+        choices={LEFT}
+        words={(n) => (n === 100 ? 'full' : n === 0 ? 'empty' : `${n} %`)}
+        pick={(left) => set({ ...use, left })}
+      />
+      <TextField
+        label="Opened"
+        type="date"
+        value={use.opened ?? ''}
+        sx={{ width: 150 }}
+        slotProps={{ inputLabel: { shrink: true } }}
+        onChange={(e) => set({ ...use, opened: e.target.value === '' ? null : e.target.value })}
       />
     </div>
   )

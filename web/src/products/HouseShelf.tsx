@@ -1,46 +1,77 @@
 import { useState } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
 import { api, ask, type Product } from '../api/client'
-import { keys, useProducts } from '../api/hooks'
+import { keys, useSearch, useVocabulary } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, Key, PatternSet } from '../strip/Bands'
-import { Findings, LabelForm } from './LabelForm'
+import { LabelForm } from './LabelForm'
+import { narrowings, wantedFrom, type Narrowing } from './narrow'
 import './products.css'
 
-/** What the practice offers, each as the tool understands it. */
+const MOST_COMPARED = 4
+
+/** What the practice offers: found by word and filter, chosen for laying side by side. */
 export default function HouseShelf() {
-  const products = useProducts()
+  const [params, setParams] = useSearchParams()
+  const words = useVocabulary().data
   const queries = useQueryClient()
-  const [find, setFind] = useState('')
   const [adding, setAdding] = useState(false)
-  if (products.isPending) return <Fetching what="the house shelf" />
-  if (products.isError) {
-    return (
-      <div className="page">
-        <ErrorBand error={products.error} again={() => void products.refetch()} />
-      </div>
+  const text = params.get('text') ?? ''
+  const by = params.getAll('by')
+  const compared = params.getAll('compare')
+  const found = useSearch(wantedFrom(text, by))
+  const set = (name: string, values: string[]) =>
+    setParams(
+      (before) => {
+        const next = new URLSearchParams(before)
+        next.delete(name)
+        values.filter((v) => v !== '').forEach((v) => next.append(name, v))
+        return next
+      },
+      { replace: true },
     )
-  }
-  const shown = products.data.filter((p) => matches(p, find))
+  const options = words ? narrowings(words) : []
   return (
     <div className="page">
       <PatternSet />
       <div className="desk-head">
         <h1>House shelf</h1>
-        <span className="second">
-          {shown.length} of {products.data.length} products
+        <span className="second" role="status">
+          {found.data && counted(found.data.total, found.data.products.length)}
         </span>
-        <TextField
-          label="Find by name, kind or ingredient"
-          value={find}
-          onChange={(e) => setFind(e.target.value)}
-          sx={{ width: 320, ml: 'auto' }}
-        />
-        <Button onClick={() => setAdding(!adding)} aria-expanded={adding}>
+        <Button sx={{ ml: 'auto' }} onClick={() => setAdding(!adding)} aria-expanded={adding}>
           Add by its label
         </Button>
+      </div>
+      <div className="house-find">
+        <TextField
+          label="Find by name, maker or ingredient"
+          type="search"
+          value={text}
+          onChange={(e) => set('text', [e.target.value])}
+        />
+        <Autocomplete
+          multiple
+          options={options}
+          groupBy={(o) => o.group}
+          value={options.filter((o) => by.includes(o.id))}
+          isOptionEqualToValue={(a, b) => a.id === b.id}
+          disableCloseOnSelect
+          onChange={(_, chosen: Narrowing[]) =>
+            set(
+              'by',
+              chosen.map((o) => o.id),
+            )
+          }
+          renderInput={(p) => (
+            <TextField {...p} label="Narrow by kind, active, concern, what it is without" />
+          )}
+        />
       </div>
       {adding && (
         <div className="band shelf">
@@ -55,59 +86,113 @@ export default function HouseShelf() {
         </div>
       )}
       <Key />
-      <ul className="house">
-        {shown.map((p) => (
-          <li key={p.id}>
-            <details>
-              <summary>
-                <svg width="40" height="40" aria-hidden="true">
-                  <Bands shares={p.shares} x={0} y={0} width={40} height={40} />
-                  <rect x="0.5" y="0.5" width="39" height="39" fill="none" stroke="var(--ink)" />
-                </svg>
-                <span>
-                  <b>{p.name}</b>
-                  <span className="second">{p.maker}</span>
-                </span>
-                <span>
-                  {p.kindLabel}
-                  <span className="second">{p.textureWords}</span>
-                </span>
-                <span>
-                  {p.findings
-                    .filter((f) => f.about === 'active')
-                    .slice(0, 2)
-                    .map((f) => f.found)
-                    .join('; ')}
-                </span>
-                <span className="price">
-                  €{p.price.toFixed(2)}
-                  <span className="second">
-                    {p.size} {p.unit}
-                  </span>
-                </span>
-              </summary>
-              <Findings product={p} />
-            </details>
-          </li>
+      {found.isError && <ErrorBand error={found.error} again={() => void found.refetch()} />}
+      {found.isPending && <Fetching what="the house shelf" />}
+      <ul className="house" aria-label="Products found">
+        {found.data?.products.map((p) => (
+          <Row
+            key={p.id}
+            product={p}
+            chosen={compared.includes(p.id)}
+            full={compared.length >= MOST_COMPARED}
+            choose={() =>
+              set(
+                'compare',
+                compared.includes(p.id) ? compared.filter((id) => id !== p.id) : [...compared, p.id],
+              )
+            }
+          />
         ))}
-        {shown.length === 0 && (
+        {found.data?.total === 0 && (
           <li className="second" style={{ padding: 16 }}>
-            {products.data.length === 0
+            {text === '' && by.length === 0
               ? 'Nothing here yet. Add the first product by its label.'
-              : `Nothing matches "${find}".`}
+              : 'Nothing fits all of this. Take out a word or a filter.'}
           </li>
         )}
       </ul>
+      {compared.length > 0 && <Tray ids={compared} clear={() => set('compare', [])} />}
     </div>
   )
 }
 
-function matches(p: Product, find: string) {
-  const wanted = find.toLowerCase().trim()
+function counted(total: number, shown: number) {
+  if (total === 1) return '1 product'
+  return total > shown
+    ? `${total} products, the first ${shown} shown; narrow to see the rest`
+    : `${total} products`
+}
+
+function Row({
+  product: p,
+  chosen,
+  full,
+  choose,
+}: {
+  product: Product
+  chosen: boolean
+  full: boolean
+  choose: () => void
+}) {
   return (
-    wanted === '' ||
-    [p.name, p.maker, p.kindLabel, ...p.lines.flatMap((l) => [l.printed, l.known])].some((t) =>
-      t.toLowerCase().includes(wanted),
-    )
+    <li className="house-row">
+      <svg width="40" height="40" aria-hidden="true">
+        <Bands shares={p.shares} x={0} y={0} width={40} height={40} />
+        <rect x="0.5" y="0.5" width="39" height="39" fill="none" stroke="var(--ink)" />
+      </svg>
+      <span>
+        <Link to={`/products/${p.id}`}>{p.name}</Link>
+        <span className="second">{p.maker}</span>
+      </span>
+      <span>
+        {p.kindLabel}
+        <span className="second">
+          {p.textureWords}
+          {p.spf > 0 && `, SPF ${p.spf}`}
+        </span>
+      </span>
+      <span className="house-actives">
+        {p.findings
+          .filter((f) => f.about === 'active')
+          .slice(0, 2)
+          .map((f) => f.found)
+          .join('; ')}
+      </span>
+      <span className="price">
+        {p.price > 0 ? `€${p.price.toFixed(2)}` : 'no price'}
+        <span className="second">
+          {p.size} {p.unit}
+        </span>
+      </span>
+      <ToggleButton
+        value="compare"
+        selected={chosen}
+        disabled={full && !chosen}
+        onChange={choose}
+        aria-label={`Compare ${p.name}`}
+      >
+        Compare
+      </ToggleButton>
+    </li>
+  )
+}
+
+/** What was chosen for comparing stays in sight while more is looked for. */
+function Tray({ ids, clear }: { ids: string[]; clear: () => void }) {
+  const go = useNavigate()
+  const address = `/products/compare?${ids.map((id) => `ids=${encodeURIComponent(id)}`).join('&')}`
+  return (
+    <div className="tray" role="region" aria-label="Chosen for comparing">
+      <b>
+        {ids.length} of {MOST_COMPARED} chosen
+      </b>
+      {ids.length === 1 && <span>Choose one more to lay them side by side.</span>}
+      <Button onClick={clear} sx={{ ml: 'auto' }}>
+        Clear
+      </Button>
+      <Button variant="contained" disabled={ids.length < 2} onClick={() => void go(address)}>
+        Lay side by side
+      </Button>
+    </div>
   )
 }

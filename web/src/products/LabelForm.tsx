@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import { Refused, type Product, type ProductForm } from '../api/client'
 import { useReadLabel, useVocabulary } from '../api/hooks'
-import { capital, dayShort, DAYS } from '../shared/format'
+import { capital, dayShort, DAYS, numberFrom } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 
@@ -14,7 +14,7 @@ type Typed = {
   name: string
   maker: string
   size: string
-  unit: 'ml' | 'g'
+  unit: ProductForm['unit']
   price: string
   label: string
   kind: string
@@ -33,6 +33,9 @@ const EMPTY: Typed = {
   texture: '',
   weeks: '0',
 }
+
+/** As packs print it; ounces are kept in ml and g. */
+export const UNITS = ['ml', 'g', 'fl oz', 'oz']
 
 type Night = (typeof DAYS)[number]
 
@@ -114,12 +117,15 @@ export function LabelForm({
           <TextField
             label="Unit"
             select
-            sx={{ width: 84 }}
+            sx={{ width: 92 }}
             defaultValue={form.getValues('unit')}
             {...field('unit')}
           >
-            <MenuItem value="ml">ml</MenuItem>
-            <MenuItem value="g">g</MenuItem>
+            {UNITS.map((u) => (
+              <MenuItem key={u} value={u}>
+                {u}
+              </MenuItem>
+            ))}
           </TextField>
           <TextField label="Price €" sx={{ width: 96 }} {...field('price')} />
           {own && <TextField label="Weeks used" sx={{ width: 110 }} {...field('weeks')} />}
@@ -181,7 +187,14 @@ export function LabelForm({
                 </ul>
               </div>
             )}
-            <Findings product={read.data.product} />
+            <Findings
+              product={read.data.product}
+              meant={(printed, inci) => {
+                form.setValue('label', putRight(form.getValues('label'), printed, inci))
+                keepTyped()
+                void withForm((body) => read.mutateAsync(body))()
+              }}
+            />
             <div className="row" style={{ margin: '12px 0' }}>
               <TextField
                 label="Kind, put right"
@@ -243,9 +256,8 @@ function toBody(
 ): ProductForm | null {
   let fine = true
   const number = (field: 'size' | 'price' | 'weeks') => {
-    const text = typed[field].trim().replace(',', '.')
-    const value = text === '' ? 0 : Number(text)
-    if (Number.isNaN(value)) {
+    const value = numberFrom(typed[field])
+    if (value === null) {
       wrong(field, `"${typed[field]}" is not a number.`)
       fine = false
       return 0
@@ -270,8 +282,24 @@ function toBody(
     : null
 }
 
+/** The first place where the name stands on the label, whatever its line breaks, is written as it was meant. */
+export function putRight(label: string, printed: string, inci: string) {
+  const anyBreak = printed
+    .split(/\s+/)
+    .map((word) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'))
+    .join('\\s+')
+  return label.replace(new RegExp(anyBreak, 'i'), () => inci)
+}
+
 /** What the tool makes of a product, each finding with its reason. */
-export function Findings({ product }: { product: Product }) {
+export function Findings({
+  product,
+  meant,
+}: {
+  product: Product
+  /** takes an offered spelling; without it none is offered */
+  meant?: (printed: string, inci: string) => void
+}) {
   return (
     <>
       <h3>
@@ -293,6 +321,26 @@ export function Findings({ product }: { product: Product }) {
           <b>Not known:</b> {product.unknown.join(', ')}. They count for nothing; allergies are still looked
           for in their names.
         </p>
+      )}
+      {meant && product.meant.length > 0 && (
+        <ul className="meant" aria-label="Perhaps misspelt">
+          {product.meant.map((m) => (
+            <li key={m.printed}>
+              <b>{m.printed}</b>: perhaps a slip for{' '}
+              {m.guesses.map((g) => (
+                <Button
+                  key={g.inci}
+                  type="button"
+                  title={g.because.sentence}
+                  onClick={() => meant(m.printed, g.inci)}
+                  aria-label={`${g.inci}, in place of ${m.printed}`}
+                >
+                  {g.inci}
+                </Button>
+              ))}
+            </li>
+          ))}
+        </ul>
       )}
       <details style={{ marginTop: 8 }}>
         <summary>

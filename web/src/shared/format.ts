@@ -43,3 +43,10 @@ export const longDate = (iso: string) => longDateForm.format(new Date(iso))
 export const timeWords = (iso: string) => timeForm.format(new Date(iso))
 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** A typed number, with point or comma; empty is nought, null when it is none. */
+export function numberFrom(typed: string): number | null {
+  const text = typed.trim().replace(',', '.')
+  const value = text === '' ? 0 : Number(text)
+  return Number.isNaN(value) ? null : value
+}

@@ -135,10 +135,10 @@ public final class Finder {
     // ---- side by side
 
     /** One row of a comparison; a value for each product, in their order. */
-    public record Row(String label, List<String> values, boolean differs) {}
+    public record ComparisonRow(String label, List<String> values, boolean differs) {}
 
-    public static List<Row> compare(List<Product> products) {
-        List<Row> rows = new ArrayList<>();
+    public static List<ComparisonRow> compare(List<Product> products) {
+        List<ComparisonRow> rows = new ArrayList<>();
         row(rows, "Kind", products, p -> Kinds.of(p.kind()).label());
         row(
                 rows,
@@ -168,9 +168,12 @@ public final class Finder {
     }
 
     private static void row(
-            List<Row> rows, String label, List<Product> products, java.util.function.Function<Product, String> value) {
+            List<ComparisonRow> rows,
+            String label,
+            List<Product> products,
+            java.util.function.Function<Product, String> value) {
         List<String> values = products.stream().map(value).toList();
-        rows.add(new Row(label, values, values.stream().distinct().count() > 1));
+        rows.add(new ComparisonRow(label, values, values.stream().distinct().count() > 1));
     }
 
     private static String actives(Product p) {

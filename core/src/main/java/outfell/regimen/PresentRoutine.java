@@ -62,13 +62,13 @@ public final class PresentRoutine {
     }
 
     /** @param products names that it concerns; none for a gap */
-    public record Found(Flaw flaw, List<String> products, Because because) {}
+    public record Flawed(Flaw flaw, List<String> products, Because because) {}
 
     /**
      * @param morning in the order in which they should go on
      * @param found clashes first, then doubles, gaps and load
      */
-    public record Reading(List<Now> morning, List<Now> evening, List<Found> found) {}
+    public record Present(List<Now> morning, List<Now> evening, List<Flawed> found) {}
 
     private final List<Used> shelf;
     private final SkinVerdict skin;
@@ -84,14 +84,14 @@ public final class PresentRoutine {
         this.tolerance = Tolerance.of(skin);
     }
 
-    public static Reading read(List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method) {
+    public static Present read(List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method) {
         PresentRoutine routine = new PresentRoutine(shelf, skin, safety, method);
-        List<Found> found = new ArrayList<>();
+        List<Flawed> found = new ArrayList<>();
         found.addAll(routine.clashes());
         found.addAll(routine.doubles());
         found.addAll(routine.gaps());
         routine.load().ifPresent(found::add);
-        return new Reading(routine.lay(Part.MORNING), routine.lay(Part.EVENING), List.copyOf(found));
+        return new Present(routine.lay(Part.MORNING), routine.lay(Part.EVENING), List.copyOf(found));
     }
 
     private Stream<Used> in(Part part) {
@@ -189,8 +189,8 @@ public final class PresentRoutine {
 
     // ---- the whole
 
-    private List<Found> clashes() {
-        List<Found> all = new ArrayList<>();
+    private List<Flawed> clashes() {
+        List<Flawed> all = new ArrayList<>();
         for (int i = 0; i < shelf.size(); i++) {
             for (int j = i + 1; j < shelf.size(); j++) {
                 clash(shelf.get(i), shelf.get(j)).ifPresent(all::add);
@@ -199,7 +199,7 @@ public final class PresentRoutine {
         return all;
     }
 
-    private static Optional<Found> clash(Used a, Used b) {
+    private static Optional<Flawed> clash(Used a, Used b) {
         if (held(a.product()).isEmpty() || held(b.product()).isEmpty() || a.daysAWeek() == 0 || b.daysAWeek() == 0) {
             return Optional.empty();
         }
@@ -208,7 +208,7 @@ public final class PresentRoutine {
             for (ActiveIn y : held(b.product())) {
                 Optional<Interactions.Interaction> i = Interactions.between(x.kind(), y.kind());
                 if (i.isPresent() && meets(i.get().meeting(), together, a.daysAWeek() + b.daysAWeek())) {
-                    return Optional.of(new Found(
+                    return Optional.of(new Flawed(
                             Flaw.CLASH,
                             List.of(a.product().name(), b.product().name()),
                             i.get()
@@ -239,7 +239,7 @@ public final class PresentRoutine {
         };
     }
 
-    private List<Found> doubles() {
+    private List<Flawed> doubles() {
         Map<ActiveKind, List<String>> holders = new EnumMap<>(ActiveKind.class);
         for (Used used : shelf) {
             if (used.daysAWeek() > 0) {
@@ -253,7 +253,7 @@ public final class PresentRoutine {
         }
         return holders.entrySet().stream()
                 .filter(e -> e.getValue().size() > 1)
-                .map(e -> new Found(
+                .map(e -> new Flawed(
                         Flaw.DOUBLE,
                         List.copyOf(e.getValue()),
                         Because.custom("%d products give the same thing, %s: %s. One is enough."
@@ -264,8 +264,8 @@ public final class PresentRoutine {
                 .toList();
     }
 
-    private List<Found> gaps() {
-        List<Found> all = new ArrayList<>();
+    private List<Flawed> gaps() {
+        List<Flawed> all = new ArrayList<>();
         Optional<Product> sunscreen = kind(Part.MORNING, StepKind.SUNSCREEN);
         if (sunscreen.isEmpty()) {
             all.add(gap("No sunscreen in the morning, for every skin colour and all year."));
@@ -286,21 +286,21 @@ public final class PresentRoutine {
         return all;
     }
 
-    private static Found gap(String sentence) {
-        return new Found(Flaw.GAP, List.of(), Because.custom(sentence));
+    private static Flawed gap(String sentence) {
+        return new Flawed(Flaw.GAP, List.of(), Because.custom(sentence));
     }
 
     private Optional<Product> kind(Part part, StepKind kind) {
         return in(part).map(Used::product).filter(p -> p.kind() == kind).findFirst();
     }
 
-    private Optional<Found> load() {
+    private Optional<Flawed> load() {
         double points = shelf.stream()
                 .filter(u -> u.product().rationed())
                 .mapToDouble(u -> Tolerance.points(u.product()) * u.daysAWeek())
                 .sum();
         return points > tolerance.cap()
-                ? Optional.of(new Found(
+                ? Optional.of(new Flawed(
                         Flaw.LOAD,
                         shelf.stream()
                                 .filter(u -> u.product().rationed())

@@ -77,7 +77,7 @@ class FinderTest {
 
     @Test
     void side_by_side_says_where_they_part() {
-        List<Finder.Row> rows =
+        List<Finder.ComparisonRow> rows =
                 Finder.compare(List.of(Consultations.product("day-fluid-30"), Consultations.product("sun-fluid-50")));
         assertThat(rows)
                 .filteredOn(r -> r.label().equals("SPF"))

@@ -13,7 +13,7 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.regimen.PresentRoutine.Fate;
 import outfell.regimen.PresentRoutine.Flaw;
-import outfell.regimen.PresentRoutine.Found;
+import outfell.regimen.PresentRoutine.Flawed;
 import outfell.regimen.PresentRoutine.Now;
 import outfell.regimen.PresentRoutine.Used;
 import outfell.safety.Answers;
@@ -102,19 +102,19 @@ class PresentRoutineTest {
                 .satisfies(s -> assertThat(s).contains("12 points"));
     }
 
-    private static Fate fate(PresentRoutine.Reading r) {
+    private static Fate fate(PresentRoutine.Present r) {
         return (r.evening().isEmpty() ? r.morning() : r.evening()).getFirst().fate();
     }
 
-    private static List<String> sentences(PresentRoutine.Reading r, Flaw flaw) {
+    private static List<String> sentences(PresentRoutine.Present r, Flaw flaw) {
         return r.found().stream()
                 .filter(f -> f.flaw() == flaw)
-                .map(Found::because)
+                .map(Flawed::because)
                 .map(b -> b.sentence())
                 .toList();
     }
 
-    private static PresentRoutine.Reading read(Faces face, Answers answers, Used... shelf) {
+    private static PresentRoutine.Present read(Faces face, Answers answers, Used... shelf) {
         SkinVerdict skin = face.verdict();
         return PresentRoutine.read(
                 List.of(shelf),

@@ -393,14 +393,17 @@ class VisitApiTest {
         String item = shelf.at("/0/id").asString();
         JsonNode used = put(
                         "/api/clients/" + tarn + "/shelf/" + item,
-                        JSON.readTree("{\"weeks\": 12, \"morning\": true, \"evening\": false, \"daysAWeek\": 3}"))
+                        JSON.readTree(
+                                "{\"weeks\": 12, \"morning\": true, \"evening\": false, \"daysAWeek\": 3, \"opened\": \"2026-01-05\", \"left\": 25}"))
                 .body();
         assertThat(used.at("/0/use/daysAWeek").asInt()).isEqualTo(3);
+        assertThat(used.at("/0/use/opened").asString()).isEqualTo("2026-01-05");
+        assertThat(used.at("/0/use/left").asInt()).isEqualTo(25);
         assertThat(used.at("/0/use/evening").asBoolean()).isFalse();
         assertThat(put(
                                 "/api/clients/" + tarn + "/shelf/" + item,
                                 JSON.readTree(
-                                        "{\"weeks\": 12, \"morning\": true, \"evening\": false, \"daysAWeek\": 9}"))
+                                        "{\"weeks\": 12, \"morning\": true, \"evening\": false, \"daysAWeek\": 9, \"left\": 25}"))
                         .status())
                 .isEqualTo(400);
     }

@@ -10,6 +10,7 @@ import jakarta.validation.constraints.Size;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
+import outfell.product.NetSize;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
@@ -27,7 +28,7 @@ public record ProductForm(
         @DecimalMax(value = "5000", message = "The size is too large; allowed is up to 5000.")
         double size,
 
-        @NotNull @Pattern(regexp = "ml|g", message = "The unit is ml or g.")
+        @NotNull @Pattern(regexp = "ml|g|fl oz|oz", message = "The unit is ml, g, fl oz or oz.")
         String unit,
 
         @DecimalMin(value = "0", message = "A price cannot be less than 0.")
@@ -52,8 +53,8 @@ public record ProductForm(
                 id,
                 name,
                 maker,
-                size,
-                unit,
+                NetSize.of(size, unit).amount(),
+                NetSize.of(size, unit).unit(),
                 price,
                 label,
                 Optional.ofNullable(kind),

@@ -8,6 +8,7 @@ import outfell.product.LabelLine;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
+import outfell.product.Spelling;
 import outfell.product.StepKind;
 
 /** A product as the tool understands it. */
@@ -27,7 +28,11 @@ public record ProductView(
         boolean prescription,
         List<Finding> findings,
         List<LineView> lines,
-        List<String> unknown) {
+        List<String> unknown,
+        List<Meant> meant) {
+
+    /** What an unknown name may have been meant for; offered, never taken by itself. */
+    public record Meant(String printed, List<Spelling.Guess> guesses) {}
 
     /** One ingredient: as printed, what it was matched to (empty when unknown), and its likely share. */
     public record LineView(String printed, String known, double low, double high, boolean mayContain, String because) {}
@@ -49,7 +54,12 @@ public record ProductView(
                 p.prescription(),
                 p.findings(),
                 p.label().lines().stream().map(ProductView::line).toList(),
-                p.label().unknown());
+                p.label().unknown(),
+                p.label().unknown().stream()
+                        .distinct()
+                        .map(u -> new Meant(u, Spelling.of(u)))
+                        .filter(m -> !m.guesses().isEmpty())
+                        .toList());
     }
 
     private static LineView line(LabelLine l) {

@@ -6,9 +6,11 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.PastOrPresent;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
@@ -71,7 +73,16 @@ class ClientController {
             boolean evening,
 
             @Min(value = 0, message = "Days a week run from 0.") @Max(value = 7, message = "Days a week run to 7.")
-            int daysAWeek) {}
+            int daysAWeek,
+
+            @Schema(types = {"string", "null"})
+            @PastOrPresent(message = "A pack cannot be opened in the future.")
+            @Nullable
+            LocalDate opened,
+
+            @Min(value = 0, message = "What is left runs from 0 %.")
+            @Max(value = 100, message = "What is left runs to 100 %.")
+            int left) {}
 
     private final ClientStore clients;
     private final Shelf shelf;
@@ -122,7 +133,8 @@ class ClientController {
         return shelf.change(
                 find(id).id(),
                 item,
-                new ClientStore.Use(form.weeks(), form.morning(), form.evening(), form.daysAWeek()));
+                new ClientStore.Use(
+                        form.weeks(), form.morning(), form.evening(), form.daysAWeek(), form.opened(), form.left()));
     }
 
     @DeleteMapping("/{id}/shelf/{item}")

@@ -5,7 +5,9 @@ import static outfell.store.Tables.PRESCRIBED_NIGHT;
 import static outfell.store.Tables.PRODUCT;
 import static outfell.store.Tables.SHELF_ITEM;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -27,12 +29,20 @@ public class ClientStore {
      *
      * @param weeks that she has used it, 0 when it is new
      * @param daysAWeek 0 to 7
+     * @param opened on which day, when she knows
+     * @param left percent of the pack that is left, 0 to 100
      */
-    public record Use(int weeks, boolean morning, boolean evening, int daysAWeek) {
-        public static final Use NEW = new Use(0, true, true, 7);
+    public record Use(
+            int weeks,
+            boolean morning,
+            boolean evening,
+            int daysAWeek,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate opened,
+            int left) {
+        public static final Use NEW = new Use(0, true, true, 7, null, 100);
 
         public Use after(int otherWeeks) {
-            return new Use(otherWeeks, morning, evening, daysAWeek);
+            return new Use(otherWeeks, morning, evening, daysAWeek, opened, left);
         }
     }
 
@@ -76,7 +86,13 @@ public class ClientStore {
                 .fetch(r -> new ShelfItem(
                         r.getId(),
                         new ProductId(r.getProductId()),
-                        new Use(r.getWeeksUsed(), r.getMorning(), r.getEvening(), r.getDaysAWeek()),
+                        new Use(
+                                r.getWeeksUsed(),
+                                r.getMorning(),
+                                r.getEvening(),
+                                r.getDaysAWeek(),
+                                r.getOpenedOn(),
+                                r.getPercentLeft()),
                         nights(r.getId())));
     }
 
@@ -90,6 +106,8 @@ public class ClientStore {
                 .set(SHELF_ITEM.MORNING, use.morning())
                 .set(SHELF_ITEM.EVENING, use.evening())
                 .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
+                .set(SHELF_ITEM.OPENED_ON, use.opened())
+                .set(SHELF_ITEM.PERCENT_LEFT, use.left())
                 .set(SHELF_ITEM.PLACE, db.fetchCount(SHELF_ITEM, SHELF_ITEM.CLIENT_ID.eq(client)))
                 .execute();
         for (DayOfWeek night : nights) {
@@ -108,6 +126,8 @@ public class ClientStore {
                         .set(SHELF_ITEM.MORNING, use.morning())
                         .set(SHELF_ITEM.EVENING, use.evening())
                         .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
+                        .set(SHELF_ITEM.OPENED_ON, use.opened())
+                        .set(SHELF_ITEM.PERCENT_LEFT, use.left())
                         .where(SHELF_ITEM.CLIENT_ID.eq(client))
                         .and(SHELF_ITEM.ID.eq(item))
                         .execute()

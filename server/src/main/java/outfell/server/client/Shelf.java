@@ -9,6 +9,7 @@ import org.springframework.transaction.annotation.Transactional;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.regimen.Consultation.Owned;
+import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.catalogue.ProductView;
@@ -31,6 +32,18 @@ public class Shelf {
     public List<Owned> owned(UUID client) {
         return clients.shelf(client).stream()
                 .map(i -> new Owned(product(i.product()), i.use().weeks(), i.nights()))
+                .toList();
+    }
+
+    /** What is used now, and how. */
+    public List<PresentRoutine.Used> used(UUID client) {
+        return clients.shelf(client).stream()
+                .map(i -> new PresentRoutine.Used(
+                        product(i.product()),
+                        i.use().weeks(),
+                        i.use().morning() && i.nights().isEmpty(),
+                        i.use().evening(),
+                        i.nights().isEmpty() ? i.use().daysAWeek() : i.nights().size()))
                 .toList();
     }
 

@@ -13,6 +13,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import outfell.climate.Sites;
+import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -79,15 +80,7 @@ public final class Cases {
                 concerns(intake),
                 shelf,
                 catalogue,
-                Methods.find(method)
-                        .orElseThrow(() -> Problem.field(
-                                "/method",
-                                "There is no method %s; there are %s."
-                                        .formatted(
-                                                method,
-                                                Methods.all().stream()
-                                                        .map(m -> m.id())
-                                                        .toList()))),
+                method(method),
                 Sites.find(intake.site())
                         .orElseThrow(() -> Problem.field(
                                 "/intake/site",
@@ -103,6 +96,17 @@ public final class Cases {
                 Consultation.Standing.NONE,
                 patches,
                 bands);
+    }
+
+    /** @throws Problem when there is none of that id */
+    public static Method method(String id) {
+        return Methods.find(id)
+                .orElseThrow(() -> Problem.field(
+                        "/method",
+                        "There is no method %s; there are %s."
+                                .formatted(
+                                        id,
+                                        Methods.all().stream().map(Method::id).toList())));
     }
 
     /** What was answered and what was read, checked. */

@@ -5,10 +5,12 @@ import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import outfell.knowledge.Because;
+import outfell.method.Method;
 import outfell.product.Product;
 import outfell.regimen.Consultation;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
+import outfell.regimen.PresentRoutine;
 import outfell.safety.SafetyScreen;
 import outfell.skin.Concern;
 import outfell.skin.ProbeBands;
@@ -32,6 +34,12 @@ public class Plans {
     public List<Because> against(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands, Product product) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
         return SafetyScreen.screen(asked.answers(), asked.face(), skin).allAgainst(product);
+    }
+
+    public PresentRoutine.Present present(
+            Cases.Asked asked, Set<Concern> lifted, ProbeBands bands, List<PresentRoutine.Used> shelf, Method method) {
+        SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
+        return PresentRoutine.read(shelf, skin, SafetyScreen.screen(asked.answers(), asked.face(), skin), method);
     }
 
     public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.client.ClientStore;
 import outfell.server.patch.Patches;
@@ -106,6 +107,12 @@ class VisitController {
         return visits.plan(id, month);
     }
 
+    /** What the client does now, read as a regimen. */
+    @GetMapping("/visits/{id}/present")
+    PresentRoutine.Present present(@PathVariable UUID id) {
+        return visits.present(id);
+    }
+
     /** Reads a label for this client and keeps nothing. */
     @PostMapping("/visits/{id}/labels")
     Visits.LabelForClient label(@PathVariable UUID id, @RequestBody @Valid ProductForm form) {
@@ -123,6 +130,12 @@ class VisitController {
     @ResponseStatus(HttpStatus.CREATED)
     SavedPlan keep(@PathVariable UUID id) {
         return visits.keepPlan(id);
+    }
+
+    /** Products of the last kept plan that were reformulated, renamed or retired since. */
+    @GetMapping("/visits/{id}/moved")
+    List<VisitStore.Moved> moved(@PathVariable UUID id) {
+        return visits.moved(id);
     }
 
     @GetMapping("/visits/{id}/plans")

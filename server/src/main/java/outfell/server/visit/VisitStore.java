@@ -1,8 +1,11 @@
 package outfell.server.visit;
 
+import static org.jooq.impl.DSL.val;
 import static outfell.store.Tables.GRADE;
 import static outfell.store.Tables.PLAN;
+import static outfell.store.Tables.PLAN_PRODUCT;
 import static outfell.store.Tables.PROBE_SPOT;
+import static outfell.store.Tables.PRODUCT;
 import static outfell.store.Tables.VISIT;
 import static outfell.store.Tables.VISIT_ANSWER;
 import static outfell.store.Tables.VISIT_BY_HAND;
@@ -64,6 +67,9 @@ public class VisitStore {
 
     /** A plan as it was handed over. */
     public record SavedPlan(UUID id, int number, Month month, LocalDateTime savedAt) {}
+
+    /** A product of a kept plan that is no longer what it was. */
+    public record Moved(String product, String name, int then, int now, boolean retired) {}
 
     private static final String MEDICINE = "MEDICINE";
     private static final String ALLERGY = "ALLERGY";
@@ -146,6 +152,36 @@ public class VisitStore {
                 .set(PLAN.SAVED_AT, now)
                 .execute();
         return plan;
+    }
+
+    /** Notes which formula of each product a plan was built with. */
+    public void builtWith(UUID plan, List<String> products) {
+        db.insertInto(
+                        PLAN_PRODUCT,
+                        PLAN_PRODUCT.PLAN_ID,
+                        PLAN_PRODUCT.PRODUCT_ID,
+                        PLAN_PRODUCT.NAME,
+                        PLAN_PRODUCT.FORMULA)
+                .select(db.select(val(plan), PRODUCT.ID, PRODUCT.NAME, PRODUCT.FORMULA)
+                        .from(PRODUCT)
+                        .where(PRODUCT.ID.in(products)))
+                .execute();
+    }
+
+    /** What of a kept plan was reformulated, renamed or retired since. */
+    public List<Moved> moved(UUID plan) {
+        return db.select(PRODUCT.ID, PLAN_PRODUCT.NAME, PLAN_PRODUCT.FORMULA, PRODUCT.FORMULA, PRODUCT.RETIRED_ON)
+                .from(PLAN_PRODUCT)
+                .join(PRODUCT)
+                .on(PRODUCT.ID.eq(PLAN_PRODUCT.PRODUCT_ID))
+                .where(PLAN_PRODUCT.PLAN_ID.eq(plan))
+                .and(PLAN_PRODUCT
+                        .FORMULA
+                        .ne(PRODUCT.FORMULA)
+                        .or(PLAN_PRODUCT.NAME.ne(PRODUCT.NAME))
+                        .or(PRODUCT.RETIRED_ON.isNotNull()))
+                .orderBy(PLAN_PRODUCT.NAME)
+                .fetch(r -> new Moved(r.value1(), r.value2(), r.value3(), r.value4(), r.value5() != null));
     }
 
     public Optional<String> planDocument(UUID plan) {

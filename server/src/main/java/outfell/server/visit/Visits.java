@@ -18,6 +18,8 @@ import outfell.product.ProductReader;
 import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Planner;
+import outfell.regimen.PresentRoutine;
+import outfell.regimen.Regimen;
 import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
@@ -142,7 +144,22 @@ public class Visits {
         if (answer.status() == PlanAnswer.Status.REFER_FIRST) {
             throw Problem.refused("refer-first", "There is no plan to keep until the referral is settled.");
         }
-        return store.savePlan(id, visit.month(), json.writeValueAsString(answer), LocalDateTime.now(clock));
+        SavedPlan saved = store.savePlan(id, visit.month(), json.writeValueAsString(answer), LocalDateTime.now(clock));
+        Regimen regimen = answer.regimen();
+        if (regimen != null) {
+            store.builtWith(
+                    saved.id(),
+                    regimen.products().stream().map(ProductId::value).toList());
+        }
+        return saved;
+    }
+
+    /** What of the last kept plan of a visit is no longer what it was. */
+    public List<VisitStore.Moved> moved(UUID id) {
+        return kept(find(id).id()).stream()
+                .findFirst()
+                .map(p -> store.moved(p.id()))
+                .orElse(List.of());
     }
 
     public List<SavedPlan> kept(UUID id) {
@@ -173,6 +190,18 @@ public class Visits {
         return new LabelForClient(
                 ProductView.of(product),
                 plans.against(asked(visit, now), Cases.concerns(visit.intake()), now, product));
+    }
+
+    /** What the client does now, read as a regimen. */
+    public PresentRoutine.Present present(UUID id) {
+        Visit visit = find(id);
+        ProbeBands now = bands.current();
+        return plans.present(
+                asked(visit, now),
+                Cases.concerns(visit.intake()),
+                now,
+                shelf.used(visit.client()),
+                Cases.method(visit.method()));
     }
 
     private Cases.Asked asked(Visit visit, ProbeBands now) {

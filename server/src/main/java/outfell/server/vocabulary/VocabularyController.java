@@ -13,6 +13,8 @@ import outfell.knowledge.Evidence;
 import outfell.knowledge.Sources;
 import outfell.method.Method;
 import outfell.method.Methods;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
 import outfell.product.Kinds;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
@@ -35,6 +37,7 @@ class VocabularyController {
             List<ZoneWords> zones,
             List<ConcernWords> concerns,
             List<KindWords> kinds,
+            List<ActiveWords> actives,
             List<TextureWords> textures,
             List<SiteWords> sites,
             List<MethodWords> methods,
@@ -57,6 +60,8 @@ class VocabularyController {
     record ConcernWords(Concern concern, String label) {}
 
     record KindWords(StepKind kind, String label) {}
+
+    record ActiveWords(ActiveKind kind, String label) {}
 
     record TextureWords(double grade, String label) {}
 
@@ -84,6 +89,9 @@ class VocabularyController {
                         .toList(),
                 Kinds.all().stream()
                         .map(k -> new KindWords(k.kind(), k.label()))
+                        .toList(),
+                Actives.all().stream()
+                        .map(a -> new ActiveWords(a.kind(), a.label()))
                         .toList(),
                 List.of(1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 6.5, 7.0, 8.0).stream()
                         .map(t -> new TextureWords(t, ProductReader.textureWords(t)))

@@ -1,0 +1,126 @@
+import { useForm } from 'react-hook-form'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import { Refused, type Schemas } from '../api/client'
+import { useProductChange } from '../api/hooks'
+import { ErrorBand } from '../shared/States'
+import { numberFrom } from '../shared/format'
+import { UNITS } from './LabelForm'
+
+type Typed = { name: string; maker: string; size: string; unit: string; price: string; label: string }
+
+/** A new name, price or formula. What is typed is kept on this machine until it is saved. */
+export function EditForm({
+  detail,
+  who,
+  close,
+}: {
+  detail: Schemas['Detail']
+  who: string
+  close: () => void
+}) {
+  const { product } = detail
+  const kept = `outfell.edit.${product.id}`
+  const { edit } = useProductChange(product.id)
+  const form = useForm<Typed>({
+    defaultValues: {
+      name: product.name,
+      maker: product.maker,
+      size: String(product.size),
+      unit: product.unit,
+      price: String(product.price),
+      label: detail.label,
+      ...keptTyped(kept),
+    },
+  })
+  const field = (name: keyof Typed) => ({
+    error: !!form.formState.errors[name],
+    helperText: form.formState.errors[name]?.message,
+    ...form.register(name, { onChange: () => localStorage.setItem(kept, JSON.stringify(form.getValues())) }),
+  })
+  const save = form.handleSubmit(async (typed) => {
+    const size = numberFrom(typed.size)
+    const price = numberFrom(typed.price)
+    if (size === null) form.setError('size', { message: `"${typed.size}" is not a number.` })
+    if (price === null) form.setError('price', { message: `"${typed.price}" is not a number.` })
+    if (size === null || price === null) return
+    try {
+      await edit.mutateAsync({
+        product: {
+          ...typed,
+          size,
+          price,
+          kind: null,
+          texture: null,
+          prescription: product.prescription,
+        },
+        who,
+      })
+      localStorage.removeItem(kept)
+      close()
+    } catch (error) {
+      if (!(error instanceof Refused)) return
+      error.fields.forEach((f) => {
+        const name = f.pointer.replace('/product', '').slice(1)
+        if (name in typed) form.setError(name as keyof Typed, { message: f.sentence })
+      })
+    }
+  })
+  return (
+    <form className="band label-typed" aria-label="Change the product" onSubmit={(e) => void save(e)}>
+      <div className="row">
+        <TextField label="Name on the pack" autoFocus sx={{ flex: 3, minWidth: 220 }} {...field('name')} />
+        <TextField label="Maker" sx={{ flex: 2, minWidth: 150 }} {...field('maker')} />
+        <TextField label="Size" sx={{ width: 90 }} {...field('size')} />
+        <TextField
+          label="Unit"
+          select
+          sx={{ width: 92 }}
+          defaultValue={form.getValues('unit')}
+          {...field('unit')}
+        >
+          {UNITS.map((u) => (
+            <MenuItem key={u} value={u}>
+              {u}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField label="Price €" sx={{ width: 96 }} {...field('price')} />
+      </div>
+      <TextField
+        label="Ingredient list, as printed"
+        multiline
+        minRows={3}
+        maxRows={10}
+        fullWidth
+        {...field('label')}
+      />
+      <p className="second">
+        Another ingredient list makes a new formula. Kept plans say which formula they were built with.
+      </p>
+      {edit.isError && <ErrorBand error={edit.error} />}
+      <div className="row">
+        <Button type="submit" variant="contained" disabled={edit.isPending}>
+          Save the change
+        </Button>
+        <Button
+          onClick={() => {
+            localStorage.removeItem(kept)
+            close()
+          }}
+        >
+          Leave as it was
+        </Button>
+      </div>
+    </form>
+  )
+}
+
+function keptTyped(key: string): Partial<Typed> {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Typed>
+  } catch {
+    return {}
+  }
+}
