@@ -204,7 +204,7 @@ export function LabelForm({
                 {...field('kind')}
               >
                 <MenuItem value="">as read</MenuItem>
-                {words?.kinds.map((k) => (
+                {(words?.kinds ?? []).map((k) => (
                   <MenuItem key={k.kind} value={k.kind}>
                     {k.label}
                   </MenuItem>
@@ -218,7 +218,7 @@ export function LabelForm({
                 {...field('texture')}
               >
                 <MenuItem value="">as read</MenuItem>
-                {words?.textures.map((t) => (
+                {(words?.textures ?? []).map((t) => (
                   <MenuItem key={t.grade} value={String(t.grade)}>
                     {t.grade} {t.label}
                   </MenuItem>
@@ -295,8 +295,11 @@ export function putRight(label: string, printed: string, inci: string) {
 export function Findings({
   product,
   meant,
+  inFull = false,
 }: {
   product: Product
+  /** the ingredients stand open */
+  inFull?: boolean
   /** takes an offered spelling; without it none is offered */
   meant?: (printed: string, inci: string) => void
 }) {
@@ -342,7 +345,7 @@ export function Findings({
           ))}
         </ul>
       )}
-      <details style={{ marginTop: 8 }}>
+      <details style={{ marginTop: 8 }} open={inFull}>
         <summary>
           {product.lines.length} {product.lines.length === 1 ? 'ingredient' : 'ingredients'} in order
         </summary>

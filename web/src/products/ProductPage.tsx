@@ -95,6 +95,7 @@ function Open({ detail }: { detail: Detail }) {
       <div className="product-halves">
         <section className="band" aria-label="What it is">
           <Findings
+            inFull
             product={product}
             meant={unsigned ? undefined : (printed, inci) => right('NAME', printed, inci)}
           />
@@ -169,7 +170,7 @@ function PutRight({
           disabled={disabled}
           onChange={(e) => right('KIND', '', e.target.value)}
         >
-          {words?.kinds.map((k) => (
+          {(words?.kinds ?? []).map((k) => (
             <MenuItem key={k.kind} value={k.kind}>
               {k.label}
             </MenuItem>

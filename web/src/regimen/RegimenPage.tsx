@@ -295,7 +295,7 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
         )
       })}
       <div className="key-row">
-        <Key />
+        <Key strip />
       </div>
     </>
   )

@@ -85,8 +85,8 @@ export function Bands({
   )
 }
 
-/** What the patterns mean, taught in place. */
-export function Key() {
+/** What the patterns mean, taught in place; alone for single products, with the marks of a strip beside it. */
+export function Key({ strip = false }: { strip?: boolean }) {
   return (
     <ul className="strip-key" aria-label="What the patterns mean">
       {FILLS.map((f, i) => (
@@ -97,28 +97,32 @@ export function Key() {
           {FILL_WORDS[i]}
         </li>
       ))}
-      <li>
-        <svg width="26" height="18" aria-hidden="true">
-          <rect width="26" height="18" fill="url(#p-day)" stroke="var(--ink)" />
-        </svg>
-        still on the skin
-      </li>
-      <li>
-        <svg width="26" height="18" aria-hidden="true">
-          <rect
-            x="1"
-            y="1"
-            width="24"
-            height="16"
-            fill="none"
-            stroke="var(--ink)"
-            strokeWidth="2"
-            strokeDasharray="6 4"
-          />
-        </svg>
-        not every evening
-      </li>
-      <li>wider is richer</li>
+      {strip && (
+        <>
+          <li>
+            <svg width="26" height="18" aria-hidden="true">
+              <rect width="26" height="18" fill="url(#p-day)" stroke="var(--ink)" />
+            </svg>
+            still on the skin
+          </li>
+          <li>
+            <svg width="26" height="18" aria-hidden="true">
+              <rect
+                x="1"
+                y="1"
+                width="24"
+                height="16"
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth="2"
+                strokeDasharray="6 4"
+              />
+            </svg>
+            not every evening
+          </li>
+          <li>wider is richer</li>
+        </>
+      )}
     </ul>
   )
 }

@@ -22,9 +22,6 @@ import org.openjdk.jmh.annotations.Warmup;
 import outfell.climate.Sites;
 import outfell.method.Methods;
 import outfell.product.Product;
-import outfell.product.ProductId;
-import outfell.product.ProductReader;
-import outfell.product.StarterCatalogue;
 import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Outcome;
@@ -60,7 +57,7 @@ public class PlanBenchmark {
     @Setup
     public void setUp() {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(42);
-        List<Product> catalogue = catalogue(products, random);
+        List<Product> catalogue = Catalogues.varied(products, random);
         List<Consultation> all = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
             all.add(new Consultation(
@@ -86,34 +83,6 @@ public class PlanBenchmark {
     public Outcome plan() {
         next = (next + 1) % consultations.size();
         return Planner.plan(consultations.get(next));
-    }
-
-    private static List<Product> catalogue(int size, RandomGenerator random) {
-        List<Product.Facts> starter = StarterCatalogue.facts();
-        List<Product> all = new ArrayList<>();
-        for (int i = 0; i < size; i++) {
-            Product.Facts f = starter.get(i % starter.size());
-            all.add(ProductReader.read(new Product.Facts(
-                    new ProductId("%s-%d".formatted(f.id(), i)),
-                    f.name(),
-                    f.maker(),
-                    f.size(),
-                    f.unit(),
-                    i < starter.size() ? f.price() : Math.round(f.price() * (50 + random.nextInt(150))) / 100.0,
-                    i < starter.size() ? f.label() : varied(f.label(), random),
-                    f.kind(),
-                    f.texture(),
-                    f.prescription())));
-        }
-        return all;
-    }
-
-    /** Another strength wherever one is declared, and one more ingredient. */
-    private static String varied(String label, RandomGenerator random) {
-        List<String> more =
-                List.of("Panthenol", "Niacinamide 3 %", "Ceramide NP", "Allantoin", "Sodium PCA", "Squalane");
-        String stronger = label.replaceAll("(\\d) %", (1 + random.nextInt(9)) + " %");
-        return stronger + ", " + more.get(random.nextInt(more.size()));
     }
 
     private static SkinReading face(RandomGenerator random) {

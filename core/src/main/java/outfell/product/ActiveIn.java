@@ -9,10 +9,8 @@ package outfell.product;
  * @param declared whether the pack states the share
  */
 public record ActiveIn(ActiveKind kind, String ingredient, double low, double high, boolean declared) {
-    /** As shown: "5 %" or "2 to 10 %". */
+    /** As shown: "5 %" when declared, else "likely 2 to 10 %" or "about 1 %". */
     public String strength() {
-        return low == high
-                ? LabelRanges.number(low) + " %"
-                : "likely %s to %s %%".formatted(LabelRanges.number(low), LabelRanges.number(high));
+        return declared && low == high ? LabelRanges.number(low) + " %" : LabelRanges.between(low, high);
     }
 }

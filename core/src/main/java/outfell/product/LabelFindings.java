@@ -28,10 +28,17 @@ final class LabelFindings {
     }
 
     static List<Finding> of(
-            Product.Facts facts, List<LabelLine> certain, List<ActiveIn> actives, Composition composition, int spf) {
+            Product.Facts facts,
+            StepKind kind,
+            List<LabelLine> certain,
+            List<ActiveIn> actives,
+            Composition composition,
+            int spf) {
         LabelFindings findings = new LabelFindings(certain);
         findings.makeUp(composition);
-        findings.sun(facts.name(), spf);
+        if (!kind.comesOff()) {
+            findings.sun(facts.name(), spf);
+        }
         findings.acidity(actives);
         findings.hazards();
         findings.absences();

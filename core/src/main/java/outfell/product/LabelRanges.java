@@ -140,8 +140,7 @@ final class LabelRanges {
     private static LabelLine line(Matched m, int position, Range range, boolean declared) {
         String sentence = declared
                 ? "%s: %s %%, declared on the pack.".formatted(m.token().name(), number(range.low()))
-                : "%s: likely %s to %s %%, %s."
-                        .formatted(m.token().name(), number(range.low()), number(range.high()), range.why());
+                : "%s: %s, %s.".formatted(m.token().name(), between(range.low(), range.high()), range.why());
         return new LabelLine(
                 position,
                 m.token().name(),
@@ -154,6 +153,13 @@ final class LabelRanges {
                         sentence,
                         declared ? Evidence.CONTROLLED : Evidence.PROPOSED,
                         declared ? "label" : "eu-1223-2009"));
+    }
+
+    /** "likely 2 to 10 %", or "about 1 %" where the two ends meet. */
+    static String between(double low, double high) {
+        return number(low).equals(number(high))
+                ? "about %s %%".formatted(number(low))
+                : "likely %s to %s %%".formatted(number(low), number(high));
     }
 
     static String number(double x) {

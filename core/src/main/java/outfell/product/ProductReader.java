@@ -36,7 +36,7 @@ public final class ProductReader {
         findings.add(new Finding("kind of step", Kinds.of(kind.value()).label(), kind.sure(), kind.because()));
         findings.add(new Finding("texture", textureWords(texture.value()), texture.sure(), texture.because()));
         actives.forEach(a -> findings.add(active(a)));
-        findings.addAll(LabelFindings.of(facts, certain, actives, composition, spf));
+        findings.addAll(LabelFindings.of(facts, kind.value(), certain, actives, composition, spf));
         findings.addAll(corrected(facts));
         return new Product(
                 facts.id(),

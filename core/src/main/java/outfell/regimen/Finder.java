@@ -63,7 +63,9 @@ public final class Finder {
             OptionalDouble mostPrice) {}
 
     /** A product ready to be found: its words laid out once. */
-    public record Indexed(Product product, String words, Set<Concern> serves) {}
+    public record Indexed(Product product, String name, String words, Set<Concern> serves) {}
+
+    private record Ranked(int rank, Product product) {}
 
     private Finder() {}
 
@@ -83,7 +85,7 @@ public final class Finder {
         p.actives().forEach(a -> words.append(' ').append(Actives.of(a.kind()).label()));
         Set<Concern> serves = EnumSet.noneOf(Concern.class);
         Benefits.of(p, DAILY, Yardstick.HOUSE).forEach(h -> serves.add(h.concern()));
-        return new Indexed(p, plain(words.toString()), serves);
+        return new Indexed(p, plain(p.name()), plain(words.toString()), serves);
     }
 
     /** Names that begin with the first word come first, then names that hold it, then the rest; each by name. */
@@ -93,10 +95,11 @@ public final class Finder {
                 : plain(wanted.text()).strip().split(" ");
         return all.stream()
                 .filter(i -> fits(i, wanted, words))
-                .map(Indexed::product)
-                .sorted(Comparator.comparingInt((Product p) -> rank(p, words))
-                        .thenComparing(Product::name)
-                        .thenComparing(Product::id))
+                .map(i -> new Ranked(rank(i, words), i.product()))
+                .sorted(Comparator.comparingInt(Ranked::rank)
+                        .thenComparing(r -> r.product().name())
+                        .thenComparing(r -> r.product().id()))
+                .map(Ranked::product)
                 .toList();
     }
 
@@ -117,12 +120,11 @@ public final class Finder {
                         || (p.price() > 0 && p.price() <= w.mostPrice().getAsDouble()));
     }
 
-    private static int rank(Product p, String[] words) {
+    private static int rank(Indexed i, String[] words) {
         if (words.length == 0) {
             return 0;
         }
-        String name = plain(p.name());
-        return name.startsWith(words[0]) ? 0 : name.contains(words[0]) ? 1 : 2;
+        return i.name().startsWith(words[0]) ? 0 : i.name().contains(words[0]) ? 1 : 2;
     }
 
     private static String plain(String text) {
