@@ -7,7 +7,7 @@ import { Link } from 'react-router'
 import ToggleButton from '@mui/material/ToggleButton'
 import type { ShelfItem } from '../api/client'
 import { useOthers, useProducts, useShelf, useShelfChange } from '../api/hooks'
-import { dayShort } from '../shared/format'
+import { dateWords, dayShort } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
@@ -70,6 +70,8 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
               <span className="second">
                 {item.product.kindLabel}, {item.product.textureWords}
                 {item.use.weeks > 0 ? `, used ${item.use.weeks} weeks` : ', new'}
+                {item.use.opened && `, opened ${dateWords(item.use.opened)}`}
+                {item.use.left < 100 && `, ${leftWords(item.use.left)}`}
                 {item.nights.length > 0 && `, prescribed for ${item.nights.map(dayShort).join(', ')}`}
               </span>
             </span>
@@ -97,6 +99,7 @@ const OFTEN = [1, 2, 3, 5, 7]
 /** How a thing is used now: when, how often, since when; each by one tap. */
 function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => void }) {
   const { use, product } = item
+  const [pack, setPack] = useState(false)
   if (item.nights.length > 0) return <span />
   return (
     <div className="row shelf-use" role="group" aria-label={`How ${product.name} is used`}>
@@ -128,23 +131,34 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
         words={(n) => (n === 0 ? 'new' : `${n} weeks`)}
         pick={(weeks) => set({ ...use, weeks })}
       />
-      <Pick
-        label="Left"
-        value={use.left}
-        choices={LEFT}
-        words={(n) => (n === 100 ? 'full' : n === 0 ? 'empty' : `${n} %`)}
-        pick={(left) => set({ ...use, left })}
-      />
-      <TextField
-        label="Opened"
-        type="date"
-        value={use.opened ?? ''}
-        sx={{ width: 150 }}
-        slotProps={{ inputLabel: { shrink: true } }}
-        onChange={(e) => set({ ...use, opened: e.target.value === '' ? null : e.target.value })}
-      />
+      <Button onClick={() => setPack(!pack)} aria-expanded={pack} aria-label={`Pack of ${product.name}`}>
+        Pack
+      </Button>
+      {pack && (
+        <>
+          <Pick
+            label="Left"
+            value={use.left}
+            choices={LEFT}
+            words={leftWords}
+            pick={(left) => set({ ...use, left })}
+          />
+          <TextField
+            label="Opened"
+            type="date"
+            value={use.opened ?? ''}
+            sx={{ width: 160 }}
+            slotProps={{ inputLabel: { shrink: true } }}
+            onChange={(e) => set({ ...use, opened: e.target.value === '' ? null : e.target.value })}
+          />
+        </>
+      )}
     </div>
   )
+}
+
+function leftWords(percent: number) {
+  return percent === 100 ? 'full' : percent === 0 ? 'empty' : `${percent} % left`
 }
 
 function Pick({

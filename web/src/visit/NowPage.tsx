@@ -101,7 +101,7 @@ function Sums({ steps }: { steps: Now[] }) {
       {fates
         .filter((f) => f.names.length > 0)
         .map((f) => (
-          <span key={f.fate} className={`fate ${f.fate.toLowerCase()}`}>
+          <span key={f.fate} className={`fate is-${f.fate.toLowerCase()}`}>
             <b>{FATES[f.fate]}</b> {f.names.join(', ')}
           </span>
         ))}
@@ -116,7 +116,7 @@ function Routine({ title, steps }: { title: string; steps: Now[] }) {
       {steps.length === 0 && <p className="second">Nothing.</p>}
       <ol className="now-steps">
         {steps.map((s) => (
-          <li key={s.product} className={s.fate.toLowerCase()}>
+          <li key={s.product} className={`is-${s.fate.toLowerCase()}`}>
             <span className="num">{s.number}</span>
             <div>
               <b>{s.name}</b> <span className="second">{s.kind}</span>

@@ -105,8 +105,8 @@ public record Ban(
         }
         return ingredient(product)
                 .or(() -> family(product))
-                .map(what ->
-                        because.withSentence("%s holds %s. %s".formatted(product.name(), what, because.sentence())))
+                .map(what -> because.withSentence("%s holds %s%s %s"
+                        .formatted(product.name(), what, what.endsWith(".") ? "" : ".", because.sentence())))
                 .or(() -> kinds.contains(product.kind())
                         ? Optional.of(because.withSentence("%s is %s. %s"
                                 .formatted(

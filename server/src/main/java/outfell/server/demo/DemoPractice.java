@@ -100,11 +100,29 @@ class DemoPractice implements SmartLifecycle {
 
     record DemoReading(int hours, int grade) {}
 
+    /** @param use how it is used, every day morning and evening and full when nothing is said */
     record DemoItem(
             @Nullable String known,
             @Nullable ProductFormLike label,
             int weeks,
-            @Nullable List<DayOfWeek> nights) {}
+            @Nullable DemoUse use,
+            @Nullable List<DayOfWeek> nights) {
+
+        ClientStore.Use used(LocalDate today) {
+            ClientStore.Use some = ClientStore.Use.NEW.after(weeks);
+            return use == null
+                    ? some
+                    : new ClientStore.Use(
+                            weeks,
+                            use.morning(),
+                            use.evening(),
+                            use.daysAWeek(),
+                            today.minusWeeks(weeks),
+                            use.left());
+        }
+    }
+
+    record DemoUse(boolean morning, boolean evening, int daysAWeek, int left) {}
 
     record ProductFormLike(
             String name, String maker, double size, String unit, double price, String label, boolean prescription) {
@@ -181,12 +199,12 @@ class DemoPractice implements SmartLifecycle {
         clients.add(new ClientStore.Client(id, demo.name(), demo.trade(), next), LocalDateTime.now(clock));
         for (DemoItem item : demo.shelf()) {
             if (item.label() != null) {
-                shelf.addLabel(id, item.label().form(), ClientStore.Use.NEW.after(item.weeks()), orNone(item.nights()));
+                shelf.addLabel(id, item.label().form(), item.used(today), orNone(item.nights()));
             } else {
                 shelf.addKnown(
                         id,
                         new ProductId(Objects.requireNonNull(item.known())),
-                        ClientStore.Use.NEW.after(item.weeks()));
+                        item.used(today));
             }
         }
         if (demo.intake() != null && demo.grades() != null && demo.visitDaysAgo() != null) {
