@@ -196,6 +196,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["taken"];
+        put?: never;
+        post: operations["choose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chosen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/taken": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/undone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/labels": {
         parameters: {
             query?: never;
@@ -783,6 +863,12 @@ export interface components {
             to: string;
             what: string;
         };
+        ChangeView: {
+            id: string;
+            maker: string;
+            name: string;
+            what: string[];
+        };
         Changed: {
             /** Format: date-time */
             at: string;
@@ -907,6 +993,34 @@ export interface components {
         FaceWords: {
             id: string;
             label: string;
+        };
+        FileView: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            all: number;
+            /** Format: int32 */
+            changed: number;
+            changes: components["schemas"]["ChangeView"][];
+            /** Format: uuid */
+            client?: string | null;
+            /** Format: int32 */
+            done: number;
+            file: string;
+            /** Format: uuid */
+            id: string;
+            remarks: components["schemas"]["Remark"][];
+            /** Format: int32 */
+            same: number;
+            sentence: string;
+            /** @enum {string} */
+            state: "READING" | "READY" | "REFUSED" | "TAKING" | "TAKEN" | "FAILED";
+            /** Format: int32 */
+            stops: number;
+            /** Format: int32 */
+            warnings: number;
+            /** @enum {string} */
+            what: "CATALOGUE" | "SHELF";
         };
         Finding: {
             about: string;
@@ -1089,7 +1203,10 @@ export interface components {
             wind: number;
         };
         Moved: {
+            /** Format: date-time */
+            keptAt: string;
             name: string;
+            nameNow: string;
             /** Format: int32 */
             now: number;
             product: string;
@@ -1360,6 +1477,14 @@ export interface components {
             sheetNotes: components["schemas"]["SheetNote"][];
             shelf: components["schemas"]["ShelfAdvice"][];
         };
+        Remark: {
+            /** @enum {string} */
+            code: "EMPTY_FILE" | "TOO_LARGE" | "NOT_UTF8" | "BROKEN_CSV" | "BROKEN_JSON" | "WRONG_SHAPE" | "MISSING_COLUMN" | "UNKNOWN_COLUMN" | "WRONG_CELL_COUNT" | "WRONG_NUMBER" | "WRONG_VALUE" | "TWICE_IN_FILE" | "NOT_OF_THE_HOUSE" | "UNKNOWN_NAMES" | "NO_INGREDIENTS" | "OURS_KEPT";
+            column: string;
+            /** Format: int32 */
+            line: number;
+            sentence: string;
+        };
         Retirement: {
             retired: boolean;
             who: string;
@@ -1491,6 +1616,9 @@ export interface components {
             sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS";
             zones: ("FOREHEAD" | "NOSE" | "CHIN" | "CHEEK_R" | "CHEEK_L" | "EYE_R" | "EYE_L" | "UPPER_LIP" | "LIPS" | "NECK" | "DECOLLETE" | "EARS" | "BEARD" | "SCALP" | "HANDS")[];
         };
+        Signed: {
+            who: string;
+        };
         SiteOfTest: {
             amount: string;
             label: string;
@@ -1571,6 +1699,25 @@ export interface components {
             tans: string;
             /** Format: int32 */
             type: number;
+        };
+        TakenFile: {
+            /** Format: int32 */
+            added: number;
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            changed: number;
+            /** Format: uuid */
+            client?: string | null;
+            file: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            undoneAt?: string | null;
+            undoneBy?: string | null;
+            /** @enum {string} */
+            what: "CATALOGUE" | "SHELF";
+            who: string;
         };
         Test: {
             /** @enum {string} */
@@ -2100,6 +2247,155 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Desk"];
+                };
+            };
+        };
+    };
+    taken: {
+        parameters: {
+            query: {
+                what: "CATALOGUE" | "SHELF";
+                client?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenFile"][];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query: {
+                what: "CATALOGUE" | "SHELF";
+                client?: string;
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileView"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query: {
+                what: "CATALOGUE" | "SHELF";
+                client?: string;
+                form: "CSV" | "SEMICOLON" | "JSON";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    chosen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileView"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Signed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Signed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenFile"][];
                 };
             };
         };

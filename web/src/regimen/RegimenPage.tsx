@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Month, type Part, type PlanAnswer, type Regimen } from '../api/client'
-import { keys, useKeptPlans } from '../api/hooks'
+import { keys, useKeptPlans, useMoved } from '../api/hooks'
 import { capital, dateWords, monthName, MONTHS, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
@@ -80,6 +80,7 @@ export default function RegimenPage() {
         </div>
         <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />
       </div>
+      <MovedSince visit={context.visit.id} />
       {why !== null ? (
         <div className="page">
           <div className="look" role="alert">
@@ -101,6 +102,34 @@ export default function RegimenPage() {
   )
 }
 
+/** Products of the last kept plan that are no longer what they were when it was built. */
+function MovedSince({ visit }: { visit: string }) {
+  const moved = useMoved(visit).data ?? []
+  const [first] = moved
+  if (!first) return null
+  return (
+    <section className="changes" aria-label="Products that changed since the last plan">
+      <h2>Since the plan kept on {dateWords(first.keptAt)}</h2>
+      <ul>
+        {moved.map((m) => (
+          <li key={m.product}>
+            <Link to={`/products/${m.product}`}>{m.name}</Link>{' '}
+            {[
+              m.now !== m.then &&
+                `has a new formula: that plan was built with formula ${m.then}, this one with formula ${m.now}`,
+              m.name !== m.nameNow && `is now called ${m.nameNow}`,
+              m.retired && 'was retired; no new plan takes it unless it is owned',
+            ]
+              .filter(Boolean)
+              .join('; ')}
+            .
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
 function KeepPlan({ context, planned }: { context: VisitContext; planned: boolean }) {
   const { visit, work } = context
   const queries = useQueryClient()
@@ -113,6 +142,7 @@ function KeepPlan({ context, planned }: { context: VisitContext; planned: boolea
     },
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: keys.kept(visit.id) })
+      void queries.invalidateQueries({ queryKey: keys.moved(visit.id) })
       void queries.invalidateQueries({ queryKey: keys.desk })
     },
   })

@@ -2,17 +2,10 @@ package outfell.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.context.SpringBootTest;
-import org.springframework.boot.test.web.server.LocalServerPort;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Clients, shelves, visits and plans over real HTTP and a real database. */
@@ -23,15 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
             "outfell.probe.pace-ms=1",
             "spring.datasource.url=jdbc:h2:mem:visits;DB_CLOSE_DELAY=-1"
         })
-class VisitApiTest {
-    private static final JsonMapper JSON = new JsonMapper();
-    private final HttpClient http = HttpClient.newHttpClient();
-
-    @LocalServerPort
-    int port;
-
-    record Answer(int status, JsonNode body) {}
-
+class VisitApiTest extends OverHttp {
     @Test
     void the_demo_practice_has_clients_who_differ_and_a_full_shelf() throws Exception {
         Answer desk = get("/api/desk");
@@ -429,63 +414,5 @@ class VisitApiTest {
 
     private static LocalDate today() {
         return LocalDate.now();
-    }
-
-    private String newVisit(String name) throws Exception {
-        Answer client =
-                post("/api/clients", "{\"name\": \"%s\", \"trade\": \"rigger\", \"nextVisit\": null}".formatted(name));
-        assertThat(client.status()).isEqualTo(201);
-        return post("/api/clients/" + client.body().at("/id").asString() + "/visits", "")
-                .body()
-                .at("/id")
-                .asString();
-    }
-
-    private String lastVisit(String name) throws Exception {
-        return get("/api/desk")
-                .body()
-                .at("/clients")
-                .valueStream()
-                .filter(c -> c.at("/name").asString().equals(name))
-                .map(c -> c.at("/lastVisit").asString())
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private ObjectNode document(String visit) throws Exception {
-        ObjectNode document = (ObjectNode) get("/api/visits/" + visit).body();
-        document.remove(java.util.List.of("id", "client", "date"));
-        return document;
-    }
-
-    private Answer get(String path) throws IOException, InterruptedException {
-        return send(request(path).GET());
-    }
-
-    private Answer post(String path, String body) throws IOException, InterruptedException {
-        return send(request(path).POST(HttpRequest.BodyPublishers.ofString(body)));
-    }
-
-    private Answer put(String path, JsonNode body) throws IOException, InterruptedException {
-        return send(request(path).PUT(HttpRequest.BodyPublishers.ofString(body.toString())));
-    }
-
-    private Answer delete(String path) throws IOException, InterruptedException {
-        return send(request(path).DELETE());
-    }
-
-    private HttpResponse<String> raw(String path) throws IOException, InterruptedException {
-        return http.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofString());
-    }
-
-    private Answer send(HttpRequest.Builder request) throws IOException, InterruptedException {
-        HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        return new Answer(
-                answer.statusCode(), answer.body().isEmpty() ? JSON.createObjectNode() : JSON.readTree(answer.body()));
-    }
-
-    private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
-                .header("content-type", "application/json");
     }
 }

@@ -1,13 +1,17 @@
 package outfell.server.catalogue;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -41,17 +45,26 @@ public class Catalogue {
             List<ProductChange> changes) {}
 
     private static final int SHOWN = 60;
+    /** More than any house shelf. */
+    private static final int UNDERSTOOD = 60_000;
 
     private final ProductStore store;
     private final Clock clock;
     /** What was typed, with what it means: reading a label is pure, so the same facts are read once. */
-    private final Map<Product.Facts, Product> understood = new ConcurrentHashMap<>();
+    private final Cache<Product.Facts, Product> understood =
+            Caffeine.newBuilder().maximumSize(UNDERSTOOD).build();
     /** The house shelf laid out for finding; thrown away at every change of a product. */
     private volatile @Nullable List<Finder.Indexed> index;
 
     Catalogue(ProductStore store, Clock clock) {
         this.store = store;
         this.clock = clock;
+    }
+
+    /** Lays the shelf out before anybody asks, so that the first search is as quick as the next. */
+    @EventListener(ApplicationReadyEvent.class)
+    void layOut() {
+        Thread.ofVirtual().name("catalogue").start(this::index);
     }
 
     public List<Product> house() {
@@ -91,7 +104,7 @@ public class Catalogue {
     }
 
     public Product understand(Product.Facts facts) {
-        return understood.computeIfAbsent(facts, ProductReader::read);
+        return understood.get(facts, ProductReader::read);
     }
 
     @Transactional
@@ -105,22 +118,48 @@ public class Catalogue {
     /** A new name, price or formula; what it was is kept, with who changed it. */
     @Transactional
     public Detail change(ProductId id, ProductForm form, String who) {
-        Product.Facts before = store.find(id).orElseThrow(() -> Problem.notFound("product", id));
-        int formula = store.standing(id).orElseThrow().formula();
-        Product.Facts after = form.facts(id);
-        boolean reformulated = !before.label().equals(after.label());
-        note(id, ChangeKind.RENAMED, formula, before.name(), after.name().strip(), who);
-        note(id, ChangeKind.REPRICED, formula, String.valueOf(before.price()), String.valueOf(after.price()), who);
-        note(id, ChangeKind.REFORMULATED, formula, before.label(), after.label(), who);
-        store.change(after, reformulated ? formula + 1 : formula);
+        ProductStore.Stored before = store.stored(List.of(id.value())).stream()
+                .findFirst()
+                .orElseThrow(() -> Problem.notFound("product", id));
+        ProductStore.Stored after = becomes(before, form.facts(id), before.retiredOn());
+        changes(before, after, who).forEach(c -> store.note(id, c));
+        store.change(after.facts(), after.formula());
         changed();
         return detail(id);
     }
 
-    private void note(ProductId id, ChangeKind kind, int formula, String was, String now, String who) {
-        if (!was.equals(now)) {
-            store.note(id, new ProductChange(kind, formula, was, now, who, LocalDateTime.now(clock)));
+    /** What becomes of a product by new facts: another list makes another formula. */
+    public static ProductStore.Stored becomes(
+            ProductStore.Stored before, Product.Facts facts, @Nullable LocalDate retiredOn) {
+        boolean reformulated = !before.facts().label().equals(facts.label());
+        return new ProductStore.Stored(
+                facts, reformulated ? before.formula() + 1 : before.formula(), retiredOn, before.house());
+    }
+
+    /** What lies between two states, to be kept in the product's history. */
+    public List<ProductChange> changes(ProductStore.Stored before, ProductStore.Stored after, String who) {
+        Product.Facts was = before.facts();
+        Product.Facts now = after.facts();
+        List<ProductChange> all = new ArrayList<>();
+        BiConsumer<ChangeKind, List<String>> note = (kind, pair) -> {
+            if (!pair.getFirst().equals(pair.getLast())) {
+                all.add(new ProductChange(
+                        kind, before.formula(), pair.getFirst(), pair.getLast(), who, LocalDateTime.now(clock)));
+            }
+        };
+        note.accept(ChangeKind.RENAMED, List.of(was.name(), now.name().strip()));
+        note.accept(ChangeKind.REPRICED, List.of(String.valueOf(was.price()), String.valueOf(now.price())));
+        note.accept(ChangeKind.REFORMULATED, List.of(was.label(), now.label()));
+        if ((before.retiredOn() == null) != (after.retiredOn() == null)) {
+            all.add(new ProductChange(
+                    after.retiredOn() == null ? ChangeKind.BROUGHT_BACK : ChangeKind.RETIRED,
+                    before.formula(),
+                    "",
+                    "",
+                    who,
+                    LocalDateTime.now(clock)));
         }
+        return all;
     }
 
     /** Off the house shelf, or back on it; what stands on clients' shelves and in kept plans stays. */
@@ -170,7 +209,7 @@ public class Catalogue {
     private List<Finder.Indexed> index() {
         List<Finder.Indexed> ready = index;
         if (ready == null) {
-            ready = store.house().stream()
+            ready = store.house().parallelStream()
                     .map(this::understand)
                     .map(Finder::index)
                     .toList();
@@ -180,7 +219,7 @@ public class Catalogue {
     }
 
     /** The shelf is laid out anew once the change can be seen by everybody. */
-    void changed() {
+    public void changed() {
         index = null;
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {

@@ -36,7 +36,7 @@ class CatalogueController {
     record SubstituteView(ProductId id, String name, Because because) {}
 
     record ProductEdit(
-            @Valid ProductForm product,
+            @Valid @NotNull(message = "Say what it is now.") ProductForm product,
 
             @NotBlank(message = "Say who changes it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")

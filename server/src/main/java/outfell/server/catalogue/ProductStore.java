@@ -1,29 +1,40 @@
 package outfell.server.catalogue;
 
 import static org.jooq.impl.DSL.noCondition;
+import static outfell.store.Tables.PATCH_TEST;
+import static outfell.store.Tables.PATCH_WAIVER;
+import static outfell.store.Tables.PLAN_PRODUCT;
 import static outfell.store.Tables.PRODUCT;
 import static outfell.store.Tables.PRODUCT_CHANGE;
 import static outfell.store.Tables.PRODUCT_CORRECTION;
+import static outfell.store.Tables.SHELF_ITEM;
+import static outfell.store.Tables.VISIT_CHOICE;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.product.Correction;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.store.tables.records.ProductChangeRecord;
 import outfell.store.tables.records.ProductCorrectionRecord;
 import outfell.store.tables.records.ProductRecord;
 
@@ -32,7 +43,7 @@ import outfell.store.tables.records.ProductRecord;
 public class ProductStore {
     /** Words that stand in addresses where an id would. */
     private static final Set<String> RESERVED =
-            Set.of("search", "compare", "comparison", "imports", "export", "recipes");
+            Set.of("search", "compare", "comparison", "files", "file", "recipes");
 
     private final DSLContext db;
 
@@ -42,6 +53,9 @@ public class ProductStore {
 
     /** Where a product stands in time. */
     public record Standing(int formula, @Nullable LocalDate retiredOn, boolean house) {}
+
+    /** A product's own facts with where it stands in time: what a file may change and put back. */
+    public record Stored(Product.Facts facts, int formula, @Nullable LocalDate retiredOn, boolean house) {}
 
     /** What happened to a product. */
     public enum ChangeKind {
@@ -79,6 +93,87 @@ public class ProductStore {
                 .fetchOptional(r -> new Standing(r.value1(), r.value2(), r.value3()));
     }
 
+    /** The house's products, retired ones too, by name. */
+    public List<Stored> wholeHouse() {
+        return db.selectFrom(PRODUCT)
+                .where(PRODUCT.HOUSE)
+                .orderBy(PRODUCT.NAME, PRODUCT.ID)
+                .fetch(ProductStore::stored);
+    }
+
+    /** Every product that there is. */
+    public List<Stored> all() {
+        return db.selectFrom(PRODUCT).orderBy(PRODUCT.ID).fetch(ProductStore::stored);
+    }
+
+    public List<Stored> stored(Collection<String> ids) {
+        return db.selectFrom(PRODUCT).where(PRODUCT.ID.in(ids)).fetch(ProductStore::stored);
+    }
+
+    private static Stored stored(ProductRecord row) {
+        return new Stored(facts(row), row.getFormula(), row.getRetiredOn(), row.getHouse());
+    }
+
+    /** Writes many at once, new ones and changed ones. */
+    public void putAll(List<Stored> fresh, List<Stored> changed) {
+        db.batchInsert(fresh.stream().map(this::row).toList()).execute();
+        db.batchUpdate(changed.stream().map(this::row).toList()).execute();
+    }
+
+    /** Those of the ids that stand on a shelf, in a plan or in a patch test, or were put right by hand. */
+    public Set<String> inUse(Collection<String> ids) {
+        Set<String> used = new TreeSet<>();
+        for (TableField<?, String> column : List.of(
+                SHELF_ITEM.PRODUCT_ID,
+                PLAN_PRODUCT.PRODUCT_ID,
+                PATCH_TEST.PRODUCT_ID,
+                PATCH_WAIVER.PRODUCT_ID,
+                VISIT_CHOICE.PRODUCT_ID,
+                PRODUCT_CORRECTION.PRODUCT_ID)) {
+            used.addAll(db.selectDistinct(column)
+                    .from(column.getTable())
+                    .where(column.in(ids))
+                    .fetch(column));
+        }
+        return used;
+    }
+
+    /** Takes products out for good, with what was put right of them and what happened to them. */
+    public void deleteAll(Collection<String> ids) {
+        db.deleteFrom(PRODUCT_CORRECTION)
+                .where(PRODUCT_CORRECTION.PRODUCT_ID.in(ids))
+                .execute();
+        db.deleteFrom(PRODUCT_CHANGE).where(PRODUCT_CHANGE.PRODUCT_ID.in(ids)).execute();
+        db.deleteFrom(PRODUCT).where(PRODUCT.ID.in(ids)).execute();
+    }
+
+    /** Notes what a file changed. */
+    public void noteAll(UUID file, Map<ProductId, List<ProductChange>> changes) {
+        db.batchInsert(changes.entrySet().stream()
+                        .flatMap(e -> e.getValue().stream().map(c -> changeRow(e.getKey(), c, file)))
+                        .toList())
+                .execute();
+    }
+
+    /** Forgets what a file changed, when it is taken back. */
+    public void unnote(UUID file) {
+        db.deleteFrom(PRODUCT_CHANGE).where(PRODUCT_CHANGE.FILE_ID.eq(file)).execute();
+    }
+
+    private ProductChangeRecord changeRow(ProductId id, ProductChange change, @Nullable UUID file) {
+        ProductChangeRecord row = db.newRecord(PRODUCT_CHANGE);
+        row.setId(UUID.randomUUID());
+        row.setProductId(id.value());
+        row.setKind(change.kind().name());
+        row.setFormula(change.formula());
+        row.setWas(change.was());
+        row.setIsNow(change.now());
+        row.setWho(change.who());
+        row.setChangedAt(change.at());
+        row.setFileId(file);
+        return row;
+    }
+
     /** Newest first. */
     public List<ProductChange> changes(ProductId id) {
         return db.selectFrom(PRODUCT_CHANGE)
@@ -94,16 +189,7 @@ public class ProductStore {
     }
 
     void note(ProductId id, ProductChange change) {
-        db.insertInto(PRODUCT_CHANGE)
-                .set(PRODUCT_CHANGE.ID, UUID.randomUUID())
-                .set(PRODUCT_CHANGE.PRODUCT_ID, id.value())
-                .set(PRODUCT_CHANGE.KIND, change.kind().name())
-                .set(PRODUCT_CHANGE.FORMULA, change.formula())
-                .set(PRODUCT_CHANGE.WAS, change.was())
-                .set(PRODUCT_CHANGE.IS_NOW, change.now())
-                .set(PRODUCT_CHANGE.WHO, change.who())
-                .set(PRODUCT_CHANGE.CHANGED_AT, change.at())
-                .execute();
+        changeRow(id, change, null).insert();
     }
 
     void change(Product.Facts facts, int formula) {
@@ -166,6 +252,11 @@ public class ProductStore {
     }
 
     public void add(Product.Facts facts, boolean house) {
+        row(new Stored(facts, 1, null, house)).insert();
+    }
+
+    private ProductRecord row(Stored s) {
+        Product.Facts facts = s.facts();
         ProductRecord row = db.newRecord(PRODUCT);
         row.setId(facts.id().value());
         row.setName(facts.name().strip());
@@ -178,24 +269,49 @@ public class ProductStore {
         row.setTexture(
                 facts.texture().isPresent() ? BigDecimal.valueOf(facts.texture().getAsDouble()) : null);
         row.setPrescription(facts.prescription());
-        row.setHouse(house);
-        row.insert();
+        row.setHouse(s.house());
+        row.setFormula(s.formula());
+        row.setRetiredOn(s.retiredOn());
+        return row;
+    }
+
+    /** Ids for new products by their names, none taken and none twice. */
+    public static final class Ids {
+        private final Set<String> taken;
+        private final Map<String, Integer> next = new HashMap<>();
+
+        public Ids(Collection<String> taken) {
+            this.taken = new HashSet<>(taken);
+        }
+
+        public ProductId next(String name) {
+            String base = stem(name);
+            String id = base;
+            while (taken.contains(id) || RESERVED.contains(id)) {
+                id = base + "-" + next.merge(base, 2, (n, two) -> n + 1);
+            }
+            taken.add(id);
+            return new ProductId(id);
+        }
+    }
+
+    private static String stem(String name) {
+        String stem =
+                name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        return stem.isEmpty() ? "product" : stem.substring(0, Math.min(50, stem.length()));
+    }
+
+    public static boolean isReserved(String id) {
+        return RESERVED.contains(id);
     }
 
     /** An id from the name that nothing else has: "sun-fluid", "sun-fluid-2". */
     public ProductId freeId(String name) {
-        String stem =
-                name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-        String base = stem.isEmpty() ? "product" : stem.substring(0, Math.min(50, stem.length()));
-        List<String> taken = db.select(PRODUCT.ID)
-                .from(PRODUCT)
-                .where(PRODUCT.ID.startsWith(base))
-                .fetch(PRODUCT.ID);
-        String id = base;
-        for (int n = 2; taken.contains(id) || RESERVED.contains(id); n++) {
-            id = base + "-" + n;
-        }
-        return new ProductId(id);
+        return new Ids(db.select(PRODUCT.ID)
+                        .from(PRODUCT)
+                        .where(PRODUCT.ID.startsWith(stem(name)))
+                        .fetch(PRODUCT.ID))
+                .next(name);
     }
 
     private static Product.Facts facts(ProductRecord row) {

@@ -65,25 +65,6 @@ class ClientController {
             @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
             int weeks) {}
 
-    record UseForm(
-            @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
-            int weeks,
-
-            boolean morning,
-            boolean evening,
-
-            @Min(value = 0, message = "Days a week run from 0.") @Max(value = 7, message = "Days a week run to 7.")
-            int daysAWeek,
-
-            @Schema(types = {"string", "null"})
-            @PastOrPresent(message = "A pack cannot be opened in the future.")
-            @Nullable
-            LocalDate opened,
-
-            @Min(value = 0, message = "What is left runs from 0 %.")
-            @Max(value = 100, message = "What is left runs to 100 %.")
-            int left) {}
-
     private final ClientStore clients;
     private final Shelf shelf;
     private final Clock clock;
@@ -133,8 +114,7 @@ class ClientController {
         return shelf.change(
                 find(id).id(),
                 item,
-                new ClientStore.Use(
-                        form.weeks(), form.morning(), form.evening(), form.daysAWeek(), form.opened(), form.left()));
+                form.use());
     }
 
     @DeleteMapping("/{id}/shelf/{item}")

@@ -97,26 +97,39 @@ public class ClientStore {
     }
 
     public UUID put(UUID client, ProductId product, Use use, List<DayOfWeek> nights) {
-        UUID id = UUID.randomUUID();
+        ShelfItem item = new ShelfItem(UUID.randomUUID(), product, use, nights);
+        put(client, item, db.fetchCount(SHELF_ITEM, SHELF_ITEM.CLIENT_ID.eq(client)));
+        return item.id();
+    }
+
+    /** The shelf as it is to be, in this order. */
+    public void replaceShelf(UUID client, List<ShelfItem> items) {
+        db.deleteFrom(SHELF_ITEM).where(SHELF_ITEM.CLIENT_ID.eq(client)).execute();
+        for (int i = 0; i < items.size(); i++) {
+            put(client, items.get(i), i);
+        }
+    }
+
+    private void put(UUID client, ShelfItem item, int place) {
+        Use use = item.use();
         db.insertInto(SHELF_ITEM)
-                .set(SHELF_ITEM.ID, id)
+                .set(SHELF_ITEM.ID, item.id())
                 .set(SHELF_ITEM.CLIENT_ID, client)
-                .set(SHELF_ITEM.PRODUCT_ID, product.value())
+                .set(SHELF_ITEM.PRODUCT_ID, item.product().value())
                 .set(SHELF_ITEM.WEEKS_USED, use.weeks())
                 .set(SHELF_ITEM.MORNING, use.morning())
                 .set(SHELF_ITEM.EVENING, use.evening())
                 .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
                 .set(SHELF_ITEM.OPENED_ON, use.opened())
                 .set(SHELF_ITEM.PERCENT_LEFT, use.left())
-                .set(SHELF_ITEM.PLACE, db.fetchCount(SHELF_ITEM, SHELF_ITEM.CLIENT_ID.eq(client)))
+                .set(SHELF_ITEM.PLACE, place)
                 .execute();
-        for (DayOfWeek night : nights) {
+        for (DayOfWeek night : item.nights()) {
             db.insertInto(PRESCRIBED_NIGHT)
-                    .set(PRESCRIBED_NIGHT.SHELF_ITEM_ID, id)
+                    .set(PRESCRIBED_NIGHT.SHELF_ITEM_ID, item.id())
                     .set(PRESCRIBED_NIGHT.WEEKDAY, night.name())
                     .execute();
         }
-        return id;
     }
 
     /** @return whether there was such an item */

@@ -4,12 +4,12 @@ import com.networknt.schema.Error;
 import tools.jackson.databind.JsonNode;
 
 /** Says in a sentence what a schema found wrong. */
-final class Sentences {
+public final class Sentences {
     private static final int SHOWN = 40;
 
     private Sentences() {}
 
-    static Problem.Field field(Error error, JsonNode document) {
+    public static Problem.Field field(Error error, JsonNode document) {
         String pointer = error.getInstanceLocation().toString();
         if ("required".equals(error.getKeyword()) || "additionalProperties".equals(error.getKeyword())) {
             pointer = pointer + "/" + error.getProperty();

@@ -132,7 +132,7 @@ class VisitController {
         return visits.keepPlan(id);
     }
 
-    /** Products of the last kept plan that were reformulated, renamed or retired since. */
+    /** Products of the client's newest kept plan that were reformulated, renamed or retired since. */
     @GetMapping("/visits/{id}/moved")
     List<VisitStore.Moved> moved(@PathVariable UUID id) {
         return visits.moved(id);

@@ -68,8 +68,23 @@ public class VisitStore {
     /** A plan as it was handed over. */
     public record SavedPlan(UUID id, int number, Month month, LocalDateTime savedAt) {}
 
-    /** A product of a kept plan that is no longer what it was. */
-    public record Moved(String product, String name, int then, int now, boolean retired) {}
+    /**
+     * A product of a kept plan that is no longer what it was.
+     *
+     * @param name then
+     * @param nameNow the same where it was not renamed
+     * @param then its formula at that time
+     * @param now its formula today
+     * @param keptAt when that plan was kept
+     */
+    public record Moved(
+            String product,
+            String name,
+            String nameNow,
+            int then,
+            int now,
+            boolean retired,
+            LocalDateTime keptAt) {}
 
     private static final String MEDICINE = "MEDICINE";
     private static final String ALLERGY = "ALLERGY";
@@ -168,20 +183,36 @@ public class VisitStore {
                 .execute();
     }
 
-    /** What of a kept plan was reformulated, renamed or retired since. */
-    public List<Moved> moved(UUID plan) {
-        return db.select(PRODUCT.ID, PLAN_PRODUCT.NAME, PLAN_PRODUCT.FORMULA, PRODUCT.FORMULA, PRODUCT.RETIRED_ON)
+    /** What of the client's newest kept plan was reformulated, renamed or retired since. */
+    public List<Moved> moved(UUID client) {
+        return db.select(
+                        PRODUCT.ID,
+                        PLAN_PRODUCT.NAME,
+                        PRODUCT.NAME,
+                        PLAN_PRODUCT.FORMULA,
+                        PRODUCT.FORMULA,
+                        PRODUCT.RETIRED_ON,
+                        PLAN.SAVED_AT)
                 .from(PLAN_PRODUCT)
                 .join(PRODUCT)
                 .on(PRODUCT.ID.eq(PLAN_PRODUCT.PRODUCT_ID))
-                .where(PLAN_PRODUCT.PLAN_ID.eq(plan))
+                .join(PLAN)
+                .on(PLAN.ID.eq(PLAN_PRODUCT.PLAN_ID))
+                .where(PLAN_PRODUCT.PLAN_ID.eq(db.select(PLAN.ID)
+                        .from(PLAN)
+                        .join(VISIT)
+                        .on(VISIT.ID.eq(PLAN.VISIT_ID))
+                        .where(VISIT.CLIENT_ID.eq(client))
+                        .orderBy(PLAN.SAVED_AT.desc(), PLAN.NUMBER.desc())
+                        .limit(1)))
                 .and(PLAN_PRODUCT
                         .FORMULA
                         .ne(PRODUCT.FORMULA)
                         .or(PLAN_PRODUCT.NAME.ne(PRODUCT.NAME))
                         .or(PRODUCT.RETIRED_ON.isNotNull()))
                 .orderBy(PLAN_PRODUCT.NAME)
-                .fetch(r -> new Moved(r.value1(), r.value2(), r.value3(), r.value4(), r.value5() != null));
+                .fetch(r -> new Moved(
+                        r.value1(), r.value2(), r.value3(), r.value4(), r.value5(), r.value6() != null, r.value7()));
     }
 
     public Optional<String> planDocument(UUID plan) {

@@ -154,12 +154,9 @@ public class Visits {
         return saved;
     }
 
-    /** What of the last kept plan of a visit is no longer what it was. */
+    /** What of the client's newest kept plan is no longer what it was. */
     public List<VisitStore.Moved> moved(UUID id) {
-        return kept(find(id).id()).stream()
-                .findFirst()
-                .map(p -> store.moved(p.id()))
-                .orElse(List.of());
+        return store.moved(find(id).client());
     }
 
     public List<SavedPlan> kept(UUID id) {

@@ -1,0 +1,33 @@
+package outfell.server.client;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.PastOrPresent;
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+
+/** How a thing on the shelf is used, as sent. */
+public record UseForm(
+        @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
+        int weeks,
+
+        boolean morning,
+        boolean evening,
+
+        @Min(value = 0, message = "Days a week run from 0.") @Max(value = 7, message = "Days a week run to 7.")
+        int daysAWeek,
+
+        @Schema(types = {"string", "null"})
+        @PastOrPresent(message = "A pack cannot be opened in the future.")
+        @Nullable
+        LocalDate opened,
+
+        @Min(value = 0, message = "What is left runs from 0 %.")
+        @Max(value = 100, message = "What is left runs to 100 %.")
+        int left) {
+
+    public ClientStore.Use use() {
+        return new ClientStore.Use(weeks, morning, evening, daysAWeek, opened, left);
+    }
+}
