@@ -1,11 +1,14 @@
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Month, type ProductForm, type Schemas } from './client'
+import { currencySign, moneyWords } from '../shared/format'
 import type { paths } from './schema'
 
 type SearchQuery = NonNullable<paths['/api/products/search']['get']['parameters']['query']>
 /** What is looked for on the house shelf. */
 export type Wanted = SearchQuery
 export type Want = paths['/api/products/{id}/substitutes']['get']['parameters']['query']['want']
+
+export type FileOf = paths['/api/files']['get']['parameters']['query']
 
 /** Query keys in one place. */
 export const keys = {
@@ -29,6 +32,9 @@ export const keys = {
   others: (client: string) => ['others', client] as const,
   patches: (client: string) => ['patches', client] as const,
   bands: ['bands'] as const,
+  currency: ['currency'] as const,
+  file: (id: string) => ['file', id] as const,
+  takenFiles: (of: FileOf) => ['files', of] as const,
   probe: ['probe'] as const,
   knobs: ['knobs'] as const,
 }
@@ -52,8 +58,16 @@ export const useShelf = (client: string) =>
     enabled: client !== '',
   })
 
-export const useProducts = () =>
-  useQuery({ queryKey: keys.products, queryFn: () => ask(api.GET('/api/products')) })
+/** The practice's currency, with how amounts in it are written. */
+export function useMoney() {
+  const { data } = useQuery({
+    queryKey: keys.currency,
+    queryFn: () => ask(api.GET('/api/practice/currency')),
+    staleTime: Infinity,
+  })
+  const code = data?.code ?? 'EUR'
+  return { words: (amount: number) => moneyWords(amount, code), sign: currencySign(code), setting: data }
+}
 
 /** The house shelf, searched as one types; the last answer stays while the next is fetched. */
 export const useSearch = (wanted: Wanted) =>
@@ -249,4 +263,61 @@ export function useShelfChange(client: string) {
       onSuccess: settle,
     }),
   }
+}
+
+/** A chosen file, asked for again while it is on its way. */
+export const useFile = (id: string) =>
+  useQuery({
+    queryKey: keys.file(id),
+    queryFn: () => ask(api.GET('/api/files/{id}', { params: { path: { id } } })),
+    enabled: id !== '',
+    retry: false,
+    refetchInterval: (query) => (onItsWay(query.state.data?.state) ? 250 : false),
+  })
+
+export const onItsWay = (state: Schemas['FileView']['state'] | undefined) =>
+  state === 'READING' || state === 'TAKING'
+
+export const useTakenFiles = (of: FileOf) =>
+  useQuery({
+    queryKey: keys.takenFiles(of),
+    queryFn: () => ask(api.GET('/api/files', { params: { query: of } })),
+  })
+
+/** Choosing a file, taking it in, taking it back. */
+export function useFileChange(of: FileOf) {
+  const queries = useQueryClient()
+  const moved = () => {
+    void queries.invalidateQueries({ queryKey: keys.takenFiles(of) })
+    void queries.invalidateQueries({ queryKey: keys.products })
+    void queries.invalidateQueries({ queryKey: ['plan'] })
+    if (of.client) void queries.invalidateQueries({ queryKey: keys.shelf(of.client) })
+  }
+  const choose = useMutation({
+    mutationFn: (file: File) =>
+      ask(
+        api.POST('/api/files', {
+          params: { query: { ...of, name: file.name } },
+          headers: { 'content-type': 'application/octet-stream' },
+          // the file goes as it is; the generated type knows binary bodies as text only
+          body: file as unknown as string,
+          bodySerializer: (body) => body as unknown as File,
+        }),
+      ),
+    onSuccess: (view) => queries.setQueryData(keys.file(view.id), view),
+  })
+  const take = useMutation({
+    mutationFn: ({ id, who }: { id: string; who: string }) =>
+      ask(api.POST('/api/files/{id}/taken', { params: { path: { id } }, body: { who } })),
+    onSuccess: (view) => queries.setQueryData(keys.file(view.id), view),
+  })
+  const undo = useMutation({
+    mutationFn: ({ id, who }: { id: string; who: string }) =>
+      ask(api.POST('/api/files/{id}/undone', { params: { path: { id } }, body: { who } })),
+    onSuccess: (all) => {
+      queries.setQueryData(keys.takenFiles(of), all)
+      moved()
+    },
+  })
+  return { choose, take, undo, moved }
 }

@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/currency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["currency"];
+        put: operations["setCurrency"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/probe-bands": {
         parameters: {
             query?: never;
@@ -427,7 +443,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["products"];
+        get?: never;
         put?: never;
         post: operations["add"];
         delete?: never;
@@ -944,6 +960,25 @@ export interface components {
             to: string;
             who: string;
         };
+        CurrencyChange: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            code: string;
+        };
+        CurrencyChoice: {
+            code: string;
+            name: string;
+        };
+        CurrencyForm: {
+            by: string;
+            code: string;
+        };
+        CurrencyView: {
+            changes: components["schemas"]["CurrencyChange"][];
+            choices: components["schemas"]["CurrencyChoice"][];
+            code: string;
+        };
         Desk: {
             clients: components["schemas"]["Docket"][];
             /** Format: date-time */
@@ -1009,7 +1044,7 @@ export interface components {
             file: string;
             /** Format: uuid */
             id: string;
-            remarks: components["schemas"]["Remark"][];
+            remarks: components["schemas"]["RemarkView"][];
             /** Format: int32 */
             same: number;
             sentence: string;
@@ -1477,13 +1512,14 @@ export interface components {
             sheetNotes: components["schemas"]["SheetNote"][];
             shelf: components["schemas"]["ShelfAdvice"][];
         };
-        Remark: {
+        RemarkView: {
             /** @enum {string} */
             code: "EMPTY_FILE" | "TOO_LARGE" | "NOT_UTF8" | "BROKEN_CSV" | "BROKEN_JSON" | "WRONG_SHAPE" | "MISSING_COLUMN" | "UNKNOWN_COLUMN" | "WRONG_CELL_COUNT" | "WRONG_NUMBER" | "WRONG_VALUE" | "TWICE_IN_FILE" | "NOT_OF_THE_HOUSE" | "UNKNOWN_NAMES" | "NO_INGREDIENTS" | "OURS_KEPT";
             column: string;
             /** Format: int32 */
             line: number;
             sentence: string;
+            stops: boolean;
         };
         Retirement: {
             retired: boolean;
@@ -2519,6 +2555,50 @@ export interface operations {
             };
         };
     };
+    currency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurrencyView"];
+                };
+            };
+        };
+    };
+    setCurrency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CurrencyForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurrencyView"];
+                };
+            };
+        };
+    };
     bands: {
         parameters: {
             query?: never;
@@ -2605,26 +2685,6 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["SseEmitter"];
-                };
-            };
-        };
-    };
-    products: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProductView"][];
                 };
             };
         };

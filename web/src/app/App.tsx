@@ -20,6 +20,7 @@ const PracticePage = lazy(() => import('../practice/PracticePage'))
 const HouseShelf = lazy(() => import('../products/HouseShelf'))
 const ProductPage = lazy(() => import('../products/ProductPage'))
 const ComparePage = lazy(() => import('../products/ComparePage'))
+const FilesPage = lazy(() => import('../files/FilesPage'))
 const NowPage = lazy(() => import('../visit/NowPage'))
 
 const queries = new QueryClient({
@@ -65,6 +66,8 @@ export function App() {
                   <Route index element={<Desk />} />
                   <Route path="products" element={<HouseShelf />} />
                   <Route path="products/compare" element={<ComparePage />} />
+                  <Route path="products/files" element={<FilesPage />} />
+                  <Route path="clients/:client/files" element={<FilesPage />} />
                   <Route path="products/:id" element={<ProductPage />} />
                   <Route path="practice" element={<PracticePage />} />
                   <Route path="patch/:client" element={<PatchPage />} />

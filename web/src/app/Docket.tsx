@@ -44,7 +44,7 @@ export function DeskDocket({ onKeys }: { onKeys: () => void }) {
           House shelf
         </NavLink>
         <NavLink to="/practice" className="st">
-          Probe
+          Practice
         </NavLink>
       </nav>
       <div className="tools">

@@ -1,13 +1,13 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
-import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Schemas, Vocabulary } from '../api/client'
-import { useClient, usePatchChange, usePatches, useProducts, useShelf, useVocabulary } from '../api/hooks'
+import { useClient, usePatchChange, usePatches, useShelf, useVocabulary } from '../api/hooks'
 import { dateWords, timeWords } from '../shared/format'
+import { ProductPicker, type Picked } from '../products/ProductPicker'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
 import './patch.css'
@@ -83,26 +83,21 @@ export default function PatchPage() {
 }
 
 function StartTest({ client, words, change }: { client: string; words: Vocabulary; change: Changes }) {
-  const house = useProducts().data ?? []
   const own = useShelf(client).data ?? []
-  const [product, setProduct] = useState<{ id: string; label: string } | null>(null)
+  const [product, setProduct] = useState<Picked | null>(null)
   const [kind, setKind] = useState<Schemas['Start']['kind']>('USE_TEST')
   const [site, setSite] = useState<Schemas['Start']['site']>('FOREARM')
-  const options = [...own.map((i) => i.product), ...house]
-    .filter((p, i, all) => all.findIndex((o) => o.id === p.id) === i)
-    .map((p) => ({ id: p.id, label: p.name }))
   const how = words.patch.kinds.find((k) => k.kind === kind)
   const where = words.patch.sites.find((s) => s.site === site)
   return (
     <section className="band patch" aria-label="Start a test">
       <div className="row">
-        <Autocomplete
-          options={options}
+        <ProductPicker
+          label="Product to test"
+          width={300}
           value={product}
-          isOptionEqualToValue={(a, b) => a.id === b.id}
-          onChange={(_, next) => setProduct(next)}
-          sx={{ width: 300 }}
-          renderInput={(params) => <TextField {...params} label="Product to test" />}
+          pick={setProduct}
+          shelves={[{ from: 'Own shelf', products: own.map((i) => i.product) }]}
         />
         <ToggleButtonGroup
           exclusive

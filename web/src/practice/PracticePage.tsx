@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { api, ask, Refused, type Schemas } from '../api/client'
-import { keys } from '../api/hooks'
-import { dateWords, timeWords } from '../shared/format'
+import { keys, useMoney } from '../api/hooks'
+import { dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
@@ -29,7 +30,11 @@ export default function PracticePage() {
   return (
     <div className="page">
       <div className="desk-head">
-        <h1>The practice’s probe</h1>
+        <h1>The practice</h1>
+      </div>
+      <CurrencyBand />
+      <div className="desk-head">
+        <h2>The bands of the probe</h2>
         <span className="second">
           Bands belong to a probe. Set them once for yours; every verdict follows at once.
         </span>
@@ -38,6 +43,55 @@ export default function PracticePage() {
         <OneBand key={`${b.band} ${b.low} ${b.high}`} band={b} />
       ))}
     </div>
+  )
+}
+
+/** What prices count; the numbers themselves stay. */
+function CurrencyBand() {
+  const queries = useQueryClient()
+  const { setting } = useMoney()
+  const [who, setWho] = useWho()
+  const set = useMutation({
+    mutationFn: (code: string) => ask(api.PUT('/api/practice/currency', { body: { code, by: who } })),
+    onSuccess: (now) => {
+      queries.setQueryData(keys.currency, now)
+      void queries.invalidateQueries({ queryKey: keys.products })
+    },
+  })
+  if (!setting) return null
+  return (
+    <section className="band practice" aria-label="Currency">
+      <div>
+        <h2>Currency</h2>
+        <p className="second">Prices stay the numbers that they are; this says what they count.</p>
+      </div>
+      <div>
+        <div className="row">
+          <Autocomplete
+            options={setting.choices}
+            value={setting.choices.find((c) => c.code === setting.code)}
+            disableClearable
+            getOptionLabel={(c) => `${c.name} (${c.code})`}
+            isOptionEqualToValue={(a, b) => a.code === b.code}
+            disabled={who.trim() === '' || set.isPending}
+            onChange={(_, next) => set.mutate(next.code)}
+            sx={{ width: 340 }}
+            renderInput={(params) => <TextField {...params} label="Prices are in" />}
+          />
+          <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+        </div>
+        {set.isError && <ErrorBand error={set.error} />}
+        {setting.changes.length > 0 && (
+          <ul className="second">
+            {setting.changes.slice(0, 5).map((c) => (
+              <li key={c.at}>
+                {dateWords(c.at)} {timeWords(c.at)}, {c.by}: {c.code}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+    </section>
   )
 }
 
@@ -133,7 +187,5 @@ function Bound({ label, value, set }: { label: string; value: string; set: (text
   )
 }
 
-const number = (text: string) => {
-  const value = Number(text.replace(',', '.'))
-  return text.trim() === '' || Number.isNaN(value) ? null : value
-}
+/** A bound must be given, so empty is none. */
+const number = (text: string) => (text.trim() === '' ? null : numberFrom(text))

@@ -1,45 +1,39 @@
 import { useState } from 'react'
-import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { Link } from 'react-router'
 import ToggleButton from '@mui/material/ToggleButton'
 import type { ShelfItem } from '../api/client'
-import { useOthers, useProducts, useShelf, useShelfChange } from '../api/hooks'
+import { useOthers, useShelf, useShelfChange } from '../api/hooks'
 import { dateWords, dayShort } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
+import { ProductPicker } from './ProductPicker'
 import './products.css'
 
 /** What the client owns: from the house shelf by name, or by its label. */
 export function ClientShelf({ client, visit }: { client: string; visit?: string }) {
   const shelf = useShelf(client)
-  const house = useProducts()
   const change = useShelfChange(client)
   const [labelling, setLabelling] = useState(false)
   const failed = change.addKnown.error ?? change.use.error ?? change.takeOff.error ?? shelf.error
   const others = useOthers(client)
-  const options = [
-    ...(house.data ?? []).map((p) => ({ id: p.id, label: p.name, from: 'House shelf' })),
-    ...(others.data ?? []).map((p) => ({ id: p.id, label: p.name, from: 'Owned by other clients' })),
-  ]
   return (
     <section className="band shelf" aria-label="The client’s own shelf">
       <PatternSet />
       <div className="desk-head">
         <h2>What stands on the shelf at home</h2>
-        <Autocomplete
-          options={options}
-          groupBy={(o) => o.from}
-          value={null}
-          blurOnSelect
-          clearOnBlur
-          sx={{ width: 300, ml: 'auto' }}
-          onChange={(_, next) => next && change.addKnown.mutate({ product: next.id, weeks: 4 })}
-          renderInput={(params) => <TextField {...params} label="By name, from any shelf" />}
-        />
+        <span style={{ marginLeft: 'auto' }}>
+          <ProductPicker
+            label="By name, from any shelf"
+            width={300}
+            value={null}
+            pick={(next) => next && change.addKnown.mutate({ product: next.id, weeks: 4 })}
+            shelves={[{ from: 'Owned by other clients', products: others.data ?? [] }]}
+          />
+        </span>
         {visit && (
           <Button component={Link} to={`/visits/${visit}/now`} disabled={shelf.data?.length === 0}>
             Read as a routine
@@ -47,6 +41,9 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
         )}
         <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
           By its label
+        </Button>
+        <Button component={Link} to={`/clients/${client}/files`}>
+          Files
         </Button>
       </div>
       {failed && <ErrorBand error={failed} />}

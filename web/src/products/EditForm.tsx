@@ -3,7 +3,7 @@ import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { Refused, type Schemas } from '../api/client'
-import { useProductChange } from '../api/hooks'
+import { useMoney, useProductChange } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
 import { numberFrom } from '../shared/format'
 import { UNITS } from './LabelForm'
@@ -21,6 +21,7 @@ export function EditForm({
   close: () => void
 }) {
   const { product } = detail
+  const money = useMoney()
   const kept = `outfell.edit.${product.id}`
   const { edit } = useProductChange(product.id)
   const form = useForm<Typed>({
@@ -86,7 +87,7 @@ export function EditForm({
             </MenuItem>
           ))}
         </TextField>
-        <TextField label="Price €" sx={{ width: 96 }} {...field('price')} />
+        <TextField label={`Price ${money.sign}`} sx={{ width: 96 }} {...field('price')} />
       </div>
       <TextField
         label="Ingredient list, as printed"

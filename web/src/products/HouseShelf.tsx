@@ -6,7 +6,7 @@ import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import { api, ask, type Product } from '../api/client'
-import { keys, useSearch, useVocabulary } from '../api/hooks'
+import { keys, useMoney, useSearch, useVocabulary } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, Key, PatternSet } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
@@ -20,6 +20,7 @@ export default function HouseShelf() {
   const [params, setParams] = useSearchParams()
   const words = useVocabulary().data
   const queries = useQueryClient()
+  const money = useMoney()
   const [adding, setAdding] = useState(false)
   const text = params.get('text') ?? ''
   const by = params.getAll('by')
@@ -35,7 +36,7 @@ export default function HouseShelf() {
       },
       { replace: true },
     )
-  const options = words ? narrowings(words) : []
+  const options = words ? narrowings(words, money.sign) : []
   return (
     <div className="page">
       <PatternSet />
@@ -44,7 +45,10 @@ export default function HouseShelf() {
         <span className="second" role="status">
           {found.data && counted(found.data.total, found.data.products.length)}
         </span>
-        <Button sx={{ ml: 'auto' }} onClick={() => setAdding(!adding)} aria-expanded={adding}>
+        <Button component={Link} to="/products/files" sx={{ ml: 'auto' }}>
+          Files
+        </Button>
+        <Button onClick={() => setAdding(!adding)} aria-expanded={adding}>
           Add by its label
         </Button>
       </div>
@@ -134,6 +138,7 @@ function Row({
   full: boolean
   choose: () => void
 }) {
+  const money = useMoney()
   return (
     <li className="house-row">
       <svg width="40" height="40" aria-hidden="true">
@@ -159,7 +164,7 @@ function Row({
           .join('; ')}
       </span>
       <span className="price">
-        {p.price > 0 ? `€${p.price.toFixed(2)}` : 'no price'}
+        {p.price > 0 ? money.words(p.price) : 'no price'}
         <span className="second">
           {p.size} {p.unit}
         </span>

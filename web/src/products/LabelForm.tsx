@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import { Refused, type Product, type ProductForm } from '../api/client'
-import { useReadLabel, useVocabulary } from '../api/hooks'
+import { useMoney, useReadLabel, useVocabulary } from '../api/hooks'
 import { capital, dayShort, DAYS, numberFrom } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
@@ -65,6 +65,7 @@ export function LabelForm({
   close: () => void
 }) {
   const words = useVocabulary().data
+  const money = useMoney()
   const form = useForm<Typed>({ defaultValues: keptText() })
   const [prescription, setPrescription] = useState(false)
   const [nights, setNights] = useState<Night[]>([])
@@ -127,7 +128,7 @@ export function LabelForm({
               </MenuItem>
             ))}
           </TextField>
-          <TextField label="Price €" sx={{ width: 96 }} {...field('price')} />
+          <TextField label={`Price ${money.sign}`} sx={{ width: 96 }} {...field('price')} />
           {own && <TextField label="Weeks used" sx={{ width: 110 }} {...field('weeks')} />}
         </div>
         <TextField

@@ -6,7 +6,14 @@ import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Schemas } from '../api/client'
-import { useProduct, useProductChange, useSubstitutes, useVocabulary, type Want } from '../api/hooks'
+import {
+  useMoney,
+  useProduct,
+  useProductChange,
+  useSubstitutes,
+  useVocabulary,
+  type Want,
+} from '../api/hooks'
 import { capital, dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useWho } from '../shared/who'
@@ -37,6 +44,7 @@ export default function ProductPage() {
 
 function Open({ detail }: { detail: Detail }) {
   const { product } = detail
+  const money = useMoney()
   const [who, setWho] = useWho()
   const [editing, setEditing] = useState(false)
   const change = useProductChange(product.id)
@@ -58,7 +66,7 @@ function Open({ detail }: { detail: Detail }) {
             {[
               product.maker,
               `${product.size} ${product.unit}`,
-              product.price > 0 && `€${product.price.toFixed(2)}`,
+              product.price > 0 && money.words(product.price),
             ]
               .filter(Boolean)
               .join(', ')}

@@ -14,7 +14,8 @@ const WITHOUT = [
 
 const PRICES = [10, 20, 30, 50]
 
-export function narrowings(words: Vocabulary): Narrowing[] {
+/** @param sign of the practice's currency */
+export function narrowings(words: Vocabulary, sign: string): Narrowing[] {
   return [
     ...words.kinds.map((k) => ({ id: `kind.${k.kind}`, group: 'Kind of step', label: k.label })),
     ...words.actives.map((a) => ({ id: `active.${a.kind}`, group: 'With', label: a.label })),
@@ -25,7 +26,7 @@ export function narrowings(words: Vocabulary): Narrowing[] {
       group: 'Texture',
       label: `${t.grade} ${t.label}`,
     })),
-    ...PRICES.map((p) => ({ id: `price.${p}`, group: 'Price of the pack', label: `up to €${p}` })),
+    ...PRICES.map((p) => ({ id: `price.${p}`, group: 'Price of the pack', label: `up to ${sign}${p}` })),
   ]
 }
 

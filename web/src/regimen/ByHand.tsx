@@ -1,20 +1,19 @@
 import Button from '@mui/material/Button'
 import type { Part, Regimen } from '../api/client'
-import { useProducts, useShelf } from '../api/hooks'
+import { useProductsNamed } from '../api/hooks'
 import type { VisitContext } from '../visit/VisitShell'
 import { release } from './byHandEdits'
 
 /** What was changed by hand, each with its way back, and what a rule did not let in. */
 export function ByHand({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
-  const { visit, work } = context
+  const { work } = context
   const document = work.draft.document
-  const house = useProducts().data ?? []
-  const shelf = useShelf(visit.client).data ?? []
-  const name = (id: string) => [...shelf.map((i) => i.product), ...house].find((p) => p.id === id)?.name ?? id
   const entries = [
     ...document.pins.map((c) => ({ ...c, words: 'put in' })),
     ...document.takenOut.map((c) => ({ ...c, words: 'taken out' })),
   ]
+  const named = useProductsNamed(entries.map((e) => e.product))
+  const name = (id: string) => named.find((q) => q.data?.product.id === id)?.data?.product.name ?? id
   if (entries.length === 0) return null
   const refusal = (part: Part, product: string) =>
     regimen.refusals.find((r) => r.part === part && r.product === product)

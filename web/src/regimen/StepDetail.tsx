@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import { api, ask, type Part, type Schemas, type Step } from '../api/client'
+import { useMoney } from '../api/hooks'
 import { nightsWords, secondsWords } from '../shared/format'
 import { PatchMark } from '../patch/PatchMark'
 import { Why } from '../shared/Why'
@@ -25,6 +26,7 @@ export function StepDetail({
   close: () => void
 }) {
   const { visit, work } = context
+  const money = useMoney()
   const put = useMutation({
     mutationFn: async (product: string) => {
       await work.settle()
@@ -108,7 +110,7 @@ export function StepDetail({
                   {' '}
                   {a.behind} points behind. {a.because.sentence}
                   {a.priceDifference !== 0 &&
-                    ` €${Math.abs(a.priceDifference).toFixed(2)} ${a.priceDifference < 0 ? 'less' : 'more'}.`}
+                    ` ${money.words(Math.abs(a.priceDifference))} ${a.priceDifference < 0 ? 'less' : 'more'}.`}
                 </span>
               </span>
               <Button

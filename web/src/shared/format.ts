@@ -50,3 +50,13 @@ export function numberFrom(typed: string): number | null {
   const value = text === '' ? 0 : Number(text)
   return Number.isNaN(value) ? null : value
 }
+
+/** An amount of money, "€9.86"; whole amounts keep their cents so that columns align. */
+export const moneyWords = (amount: number, currency: string) =>
+  new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount)
+
+/** "€" or "US$", for the label of a field. */
+export const currencySign = (currency: string) =>
+  new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+    .formatToParts(0)
+    .find((p) => p.type === 'currency')?.value ?? currency

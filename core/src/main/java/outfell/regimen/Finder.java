@@ -3,6 +3,7 @@ package outfell.regimen;
 import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Currency;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -139,7 +140,8 @@ public final class Finder {
     /** One row of a comparison; a value for each product, in their order. */
     public record ComparisonRow(String label, List<String> values, boolean differs) {}
 
-    public static List<ComparisonRow> compare(List<Product> products) {
+    /** @param currency in which the practice's prices are */
+    public static List<ComparisonRow> compare(List<Product> products, Currency currency) {
         List<ComparisonRow> rows = new ArrayList<>();
         row(rows, "Kind", products, p -> Kinds.of(p.kind()).label());
         row(
@@ -155,17 +157,17 @@ public final class Finder {
         row(rows, "To mind", products, Finder::hazards);
         row(rows, "Irritancy, summed", products, p -> String.valueOf(p.irritancy()));
         row(rows, "Load of one use", products, p -> number(Tolerance.points(p)));
-        row(rows, "Price of the pack", products, p -> p.price() == 0 ? "not known" : money(p.price()));
+        row(rows, "Price of the pack", products, p -> p.price() == 0 ? "not known" : money(p.price(), currency));
         row(
                 rows,
                 "Price per 10 ml or g",
                 products,
-                p -> perTen(p).map(Finder::money).orElse("not known"));
+                p -> perTen(p).map(x -> money(x, currency)).orElse("not known"));
         row(
                 rows,
                 "Price a month, used daily",
                 products,
-                p -> perMonth(p).map(Finder::money).orElse("not known"));
+                p -> perMonth(p).map(x -> money(x, currency)).orElse("not known"));
         return List.copyOf(rows);
     }
 
@@ -221,7 +223,7 @@ public final class Finder {
      * Products of the same kind that give at least the actives by which this one is known, better in the way wanted; the
      * best first, at most six.
      */
-    public static List<Substitute> substitutes(Product p, List<Product> all, Want want) {
+    public static List<Substitute> substitutes(Product p, List<Product> all, Want want, Currency currency) {
         Set<ActiveKind> needed = EnumSet.noneOf(ActiveKind.class);
         p.leading().map(ActiveIn::kind).ifPresent(needed::add);
         return all.stream()
@@ -235,7 +237,7 @@ public final class Finder {
                 .sorted(Comparator.comparingDouble((Product o) -> measure(o, want))
                         .thenComparing(Product::id))
                 .limit(6)
-                .map(o -> new Substitute(o, because(p, o, needed, want)))
+                .map(o -> new Substitute(o, because(p, o, needed, want, currency)))
                 .toList();
     }
 
@@ -258,7 +260,7 @@ public final class Finder {
         };
     }
 
-    private static Because because(Product p, Product o, Set<ActiveKind> needed, Want want) {
+    private static Because because(Product p, Product o, Set<ActiveKind> needed, Want want, Currency currency) {
         String same = needed.isEmpty()
                 ? "The same kind of step"
                 : "It gives %s too"
@@ -270,8 +272,8 @@ public final class Finder {
             case CHEAPER ->
                 "%s a month in place of %s"
                         .formatted(
-                                money(perMonth(o).orElse(0.0)),
-                                money(perMonth(p).orElse(0.0)));
+                                money(perMonth(o).orElse(0.0), currency),
+                                money(perMonth(p).orElse(0.0), currency));
             case GENTLER -> "irritancy %d in place of %d".formatted(o.irritancy(), p.irritancy());
             case UNSCENTED -> "no perfume in it";
         };
@@ -282,8 +284,9 @@ public final class Finder {
         return "%.0f %%".formatted(100 * share);
     }
 
-    private static String money(double amount) {
-        return String.format(Locale.ROOT, "€%.2f", amount);
+    private static String money(double amount, Currency currency) {
+        return currency.getSymbol(Locale.UK)
+                + String.format(Locale.ROOT, "%." + currency.getDefaultFractionDigits() + "f", amount);
     }
 
     private static String number(double x) {

@@ -2,6 +2,7 @@ package outfell.regimen;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Currency;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -18,6 +19,7 @@ import outfell.regimen.Finder.Wanted;
 import outfell.skin.Concern;
 
 class FinderTest {
+    private static final Currency EURO = Currency.getInstance("EUR");
     private static final List<Finder.Indexed> ALL =
             Consultations.CATALOGUE.stream().map(Finder::index).toList();
     private static final Wanted ANYTHING = text("");
@@ -77,8 +79,8 @@ class FinderTest {
 
     @Test
     void side_by_side_says_where_they_part() {
-        List<Finder.ComparisonRow> rows =
-                Finder.compare(List.of(Consultations.product("day-fluid-30"), Consultations.product("sun-fluid-50")));
+        List<Finder.ComparisonRow> rows = Finder.compare(
+                List.of(Consultations.product("day-fluid-30"), Consultations.product("sun-fluid-50")), EURO);
         assertThat(rows)
                 .filteredOn(r -> r.label().equals("SPF"))
                 .singleElement()
@@ -94,7 +96,7 @@ class FinderTest {
     void a_substitute_does_the_same_job_and_is_better_as_wanted(Finder.Want want) {
         int found = 0;
         for (Product p : Consultations.CATALOGUE) {
-            for (Finder.Substitute s : Finder.substitutes(p, Consultations.CATALOGUE, want)) {
+            for (Finder.Substitute s : Finder.substitutes(p, Consultations.CATALOGUE, want, EURO)) {
                 found++;
                 assertThat(s.product().kind()).isEqualTo(p.kind());
                 assertThat(s.product().spf()).isGreaterThanOrEqualTo(p.spf());

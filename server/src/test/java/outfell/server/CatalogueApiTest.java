@@ -16,7 +16,8 @@ class CatalogueApiTest extends OverHttp {
 
     @Test
     void search_finds_by_name_maker_and_ingredient_and_narrows_by_every_filter() throws Exception {
-        assertThat(names("/api/products/search?text=salicylic")).containsExactly("Salicylic fluid 2 %", "Gel wash, salicylic 0.5 %");
+        assertThat(names("/api/products/search?text=salicylic"))
+                .containsExactly("Salicylic fluid 2 %", "Gel wash, salicylic 0.5 %");
         assertThat(names("/api/products/search?text=SALICYLIC%20wash")).containsExactly("Gel wash, salicylic 0.5 %");
         assertThat(names("/api/products/search?text=slipway")).hasSizeGreaterThan(3);
         List<String> all = names("/api/products/search?kinds=SERUM");
@@ -38,25 +39,54 @@ class CatalogueApiTest extends OverHttp {
         Answer rows = get("/api/products/comparison?ids=cream-lanolin&ids=cream-fisher");
         assertThat(rows.body().valueStream().map(r -> r.at("/label").asString()))
                 .contains("Texture", "Actives", "To mind", "Price per 10 ml or g", "Price a month, used daily");
-        assertThat(rows.body().valueStream()).allSatisfy(r -> assertThat(r.at("/values").size())
-                .isEqualTo(2));
+        assertThat(rows.body().valueStream())
+                .allSatisfy(r -> assertThat(r.at("/values").size()).isEqualTo(2));
         assertThat(get("/api/products/comparison?ids=cream-lanolin").status()).isEqualTo(400);
         assertThat(get("/api/products/comparison?ids=a&ids=b&ids=c&ids=d&ids=e")
                         .body()
                         .at("/detail")
                         .asString())
                 .isEqualTo("5 products cannot be compared; two to four can.");
-        assertThat(get("/api/products/comparison?ids=cream-lanolin&ids=nothing").status()).isEqualTo(404);
+        assertThat(get("/api/products/comparison?ids=cream-lanolin&ids=nothing").status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void money_is_said_in_the_practice_s_currency() throws Exception {
+        assertThat(get("/api/products/comparison?ids=cream-lanolin&ids=cream-fisher")
+                        .body()
+                        .toString())
+                .contains("€");
+        Answer pounds = put(
+                "/api/practice/currency",
+                JSON.createObjectNode().put("code", "GBP").put("by", "Signe"));
+        assertThat(pounds.body().at("/changes/0/by").asString()).isEqualTo("Signe");
+        assertThat(get("/api/products/comparison?ids=cream-lanolin&ids=cream-fisher")
+                        .body()
+                        .toString())
+                .contains("£")
+                .doesNotContain("€");
+        put("/api/practice/currency", JSON.createObjectNode().put("code", "EUR").put("by", "Signe"));
+        Answer wrong = put(
+                "/api/practice/currency",
+                JSON.createObjectNode().put("code", "XYQ").put("by", "Signe"));
+        assertThat(wrong.status()).isEqualTo(400);
+        assertThat(wrong.body().at("/detail").asString()).startsWith("XYQ is no currency");
     }
 
     @Test
     void what_would_do_in_its_place_says_in_what_it_is_better() throws Exception {
-        JsonNode cheaper = get("/api/products/cream-lanolin/substitutes?want=CHEAPER").body();
-        assertThat(cheaper.valueStream()).allSatisfy(s -> assertThat(s.at("/because/sentence").asString())
-                .contains("a month in place of"));
-        assertThat(get("/api/products/cream-scented/substitutes?want=UNSCENTED").body().valueStream())
+        JsonNode cheaper =
+                get("/api/products/cream-lanolin/substitutes?want=CHEAPER").body();
+        assertThat(cheaper.valueStream())
+                .allSatisfy(
+                        s -> assertThat(s.at("/because/sentence").asString()).contains("a month in place of"));
+        assertThat(get("/api/products/cream-scented/substitutes?want=UNSCENTED")
+                        .body()
+                        .valueStream())
                 .isNotEmpty()
-                .allSatisfy(s -> assertThat(s.at("/because/sentence").asString()).contains("no perfume"));
+                .allSatisfy(
+                        s -> assertThat(s.at("/because/sentence").asString()).contains("no perfume"));
     }
 
     @Test
@@ -127,7 +157,8 @@ class CatalogueApiTest extends OverHttp {
         Answer retired = put(
                 "/api/products/toner-alcohol/retirement",
                 JSON.createObjectNode().put("retired", true).put("who", "Signe"));
-        assertThat(retired.body().at("/retiredOn").asString()).isEqualTo(java.time.LocalDate.now().toString());
+        assertThat(retired.body().at("/retiredOn").asString())
+                .isEqualTo(java.time.LocalDate.now().toString());
         assertThat(names("/api/products/search?text=witch%20hazel")).isEmpty();
         // who owns it keeps it
         assertThat(get("/api/visits/" + lastVisit("Wilma Crake") + "/present")
@@ -138,7 +169,9 @@ class CatalogueApiTest extends OverHttp {
                 "/api/products/toner-alcohol/retirement",
                 JSON.createObjectNode().put("retired", false).put("who", "Signe"));
         assertThat(names("/api/products/search?text=witch%20hazel")).hasSize(1);
-        assertThat(put("/api/products/toner-alcohol/retirement", JSON.createObjectNode().put("retired", true))
+        assertThat(put(
+                                "/api/products/toner-alcohol/retirement",
+                                JSON.createObjectNode().put("retired", true))
                         .status())
                 .isEqualTo(400);
     }
@@ -154,7 +187,8 @@ class CatalogueApiTest extends OverHttp {
 
     @Test
     void the_present_routine_is_ordered_and_judged() throws Exception {
-        JsonNode now = get("/api/visits/" + lastVisit("Anselm Roake") + "/present").body();
+        JsonNode now =
+                get("/api/visits/" + lastVisit("Anselm Roake") + "/present").body();
         assertThat(now.at("/evening").valueStream().map(s -> s.at("/name").asString()))
                 .containsExactly("Lactic serum 5 %", "Tretinoin cream 0.05 %");
         assertThat(now.at("/evening/0/fate").asString()).isEqualTo("USE_LESS");

@@ -39,7 +39,10 @@ class FileApiTest extends OverHttp {
     @ValueSource(strings = {"CSV", "SEMICOLON", "JSON"})
     void a_shelf_goes_to_another_client_and_back(String form) throws Exception {
         String from = client("Anselm Roake");
-        String to = get("/api/visits/" + newVisit("Heir " + form)).body().at("/client").asString();
+        String to = get("/api/visits/" + newVisit("Heir " + form))
+                .body()
+                .at("/client")
+                .asString();
         JsonNode file = settled(choose("SHELF&client=" + to, export("what=SHELF&client=" + from + "&form=" + form)));
         assertThat(file.at("/added").asInt()).isEqualTo(2);
         take(file);
@@ -60,7 +63,8 @@ class FileApiTest extends OverHttp {
         String before = export("what=CATALOGUE&form=CSV");
         JsonNode file = settled(choose(
                 "CATALOGUE",
-                HEAD + "Kelp toner,Cold Bell,150,ml,11.5,\"Aqua, Glycerin, Laminaria Digitata Extract, Seasprite Juice\"\n"
+                HEAD
+                        + "Kelp toner,Cold Bell,150,ml,11.5,\"Aqua, Glycerin, Laminaria Digitata Extract, Seasprite Juice\"\n"
                         + "\"Ceramide cream\",Slipway Works,50,ml,26,\"Aqua, Glycerin\"\n"));
         assertThat(file.at("/state").asString()).isEqualTo("READY");
         assertThat(file.at("/added").asInt()).isEqualTo(1);
@@ -87,7 +91,8 @@ class FileApiTest extends OverHttp {
         JsonNode file = settled(choose("CATALOGUE", HEAD + "Driftwood balm,Cold Bell,30,g,9,Petrolatum\n"));
         take(file);
         String client = client("Tobit Harl");
-        JsonNode shelf = post("/api/clients/" + client + "/shelf/products", "{\"product\": \"driftwood-balm\", \"weeks\": 1}")
+        JsonNode shelf = post(
+                        "/api/clients/" + client + "/shelf/products", "{\"product\": \"driftwood-balm\", \"weeks\": 1}")
                 .body();
         Answer refused = undo(file);
         assertThat(refused.status()).isEqualTo(422);
@@ -138,12 +143,16 @@ class FileApiTest extends OverHttp {
         assertThat(places(settled(choose("CATALOGUE", "")))).containsExactly("0  EMPTY_FILE");
         assertThat(places(settled(choose("CATALOGUE", "name\n")))).containsExactly("0  EMPTY_FILE");
         assertThat(places(settled(choose("CATALOGUE", "price,size\n1,2\n")))).containsExactly("1 name MISSING_COLUMN");
-        assertThat(places(settled(choose("CATALOGUE", "name,maker\nA,B\nC,\"D\n")))).contains("3  BROKEN_CSV");
+        assertThat(places(settled(choose("CATALOGUE", "name,maker\nA,B\nC,\"D\n"))))
+                .contains("3  BROKEN_CSV");
         assertThat(places(settled(choose("CATALOGUE", "{\"outfell\": \"catalogue\",\n \"version\": 1,\n oops}"))))
                 .containsExactly("3  BROKEN_JSON");
-        assertThat(places(settled(choose(
-                        "CATALOGUE",
-                        "{\"outfell\": \"shelf\", \"version\": 1, \"products\": [{\"name\": \"A\"}, {\"name\": \"B\", \"size\": \"big\"}]}"))))
+        assertThat(
+                        places(
+                                settled(
+                                        choose(
+                                                "CATALOGUE",
+                                                "{\"outfell\": \"shelf\", \"version\": 1, \"products\": [{\"name\": \"A\"}, {\"name\": \"B\", \"size\": \"big\"}]}"))))
                 .containsExactly("0 outfell WRONG_SHAPE", "2 size WRONG_SHAPE");
         byte[] latin = "name,maker\nCrème,B\n".getBytes(StandardCharsets.ISO_8859_1);
         assertThat(places(settled(choose("CATALOGUE", latin)))).containsExactly("2  NOT_UTF8");
@@ -153,10 +162,13 @@ class FileApiTest extends OverHttp {
     @Test
     void a_byte_order_mark_and_columns_left_out_lose_nothing() throws Exception {
         JsonNode file = settled(choose("CATALOGUE", "\uFEFFName,Maker,Price\r\nCeramide cream,Slipway Works,30\r\n"));
-        assertThat(file.at("/changes/0/what").valueStream().map(JsonNode::asString)).containsExactly("price");
-        JsonNode before = get("/api/products/" + file.at("/changes/0/id").asString()).body();
+        assertThat(file.at("/changes/0/what").valueStream().map(JsonNode::asString))
+                .containsExactly("price");
+        JsonNode before =
+                get("/api/products/" + file.at("/changes/0/id").asString()).body();
         take(file);
-        JsonNode after = get("/api/products/" + file.at("/changes/0/id").asString()).body();
+        JsonNode after =
+                get("/api/products/" + file.at("/changes/0/id").asString()).body();
         assertThat(after.at("/label")).isEqualTo(before.at("/label"));
         assertThat(after.at("/product/price").asDouble()).isEqualTo(30);
         undo(file);

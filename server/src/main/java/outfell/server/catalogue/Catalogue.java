@@ -23,6 +23,7 @@ import outfell.product.ProductReader;
 import outfell.regimen.Finder;
 import outfell.server.catalogue.ProductStore.ChangeKind;
 import outfell.server.catalogue.ProductStore.ProductChange;
+import outfell.server.practice.Settings;
 import outfell.server.problem.Problem;
 
 /** The house's products, understood. */
@@ -49,6 +50,7 @@ public class Catalogue {
     private static final int UNDERSTOOD = 60_000;
 
     private final ProductStore store;
+    private final Settings settings;
     private final Clock clock;
     /** What was typed, with what it means: reading a label is pure, so the same facts are read once. */
     private final Cache<Product.Facts, Product> understood =
@@ -56,8 +58,9 @@ public class Catalogue {
     /** The house shelf laid out for finding; thrown away at every change of a product. */
     private volatile @Nullable List<Finder.Indexed> index;
 
-    Catalogue(ProductStore store, Clock clock) {
+    Catalogue(ProductStore store, Settings settings, Clock clock) {
         this.store = store;
+        this.settings = settings;
         this.clock = clock;
     }
 
@@ -78,11 +81,11 @@ public class Catalogue {
     }
 
     public List<Finder.ComparisonRow> compare(List<String> ids) {
-        return Finder.compare(ids.stream().map(id -> known(new ProductId(id))).toList());
+        return Finder.compare(ids.stream().map(id -> known(new ProductId(id))).toList(), settings.currency());
     }
 
     public List<Finder.Substitute> substitutes(ProductId id, Finder.Want want) {
-        return Finder.substitutes(known(id), house(), want);
+        return Finder.substitutes(known(id), house(), want, settings.currency());
     }
 
     public Optional<Product> find(ProductId id) {

@@ -64,11 +64,6 @@ class CatalogueController {
         this.catalogue = catalogue;
     }
 
-    @GetMapping("/products")
-    List<ProductView> products() {
-        return catalogue.house().stream().map(ProductView::of).toList();
-    }
-
     @PostMapping("/products")
     @ResponseStatus(HttpStatus.CREATED)
     ProductView add(@RequestBody @Valid ProductForm form) {

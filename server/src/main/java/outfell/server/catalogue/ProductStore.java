@@ -42,8 +42,7 @@ import outfell.store.tables.records.ProductRecord;
 @Repository
 public class ProductStore {
     /** Words that stand in addresses where an id would. */
-    private static final Set<String> RESERVED =
-            Set.of("search", "compare", "comparison", "files", "file", "recipes");
+    private static final Set<String> RESERVED = Set.of("search", "compare", "comparison", "files", "file", "recipes");
 
     private final DSLContext db;
 
@@ -55,7 +54,8 @@ public class ProductStore {
     public record Standing(int formula, @Nullable LocalDate retiredOn, boolean house) {}
 
     /** A product's own facts with where it stands in time: what a file may change and put back. */
-    public record Stored(Product.Facts facts, int formula, @Nullable LocalDate retiredOn, boolean house) {}
+    public record Stored(
+            Product.Facts facts, int formula, @Nullable LocalDate retiredOn, boolean house) {}
 
     /** What happened to a product. */
     public enum ChangeKind {

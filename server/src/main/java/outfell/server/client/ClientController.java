@@ -6,11 +6,9 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.PastOrPresent;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.DayOfWeek;
-import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
@@ -111,10 +109,7 @@ class ClientController {
 
     @PutMapping("/{id}/shelf/{item}")
     List<Shelf.Item> change(@PathVariable UUID id, @PathVariable UUID item, @RequestBody @Valid UseForm form) {
-        return shelf.change(
-                find(id).id(),
-                item,
-                form.use());
+        return shelf.change(find(id).id(), item, form.use());
     }
 
     @DeleteMapping("/{id}/shelf/{item}")

@@ -18,9 +18,7 @@ public record UseForm(
         @Min(value = 0, message = "Days a week run from 0.") @Max(value = 7, message = "Days a week run to 7.")
         int daysAWeek,
 
-        @Schema(types = {"string", "null"})
-        @PastOrPresent(message = "A pack cannot be opened in the future.")
-        @Nullable
+        @Schema(types = {"string", "null"}) @PastOrPresent(message = "A pack cannot be opened in the future.") @Nullable
         LocalDate opened,
 
         @Min(value = 0, message = "What is left runs from 0 %.")

@@ -113,12 +113,7 @@ class DemoPractice implements SmartLifecycle {
             return use == null
                     ? some
                     : new ClientStore.Use(
-                            weeks,
-                            use.morning(),
-                            use.evening(),
-                            use.daysAWeek(),
-                            today.minusWeeks(weeks),
-                            use.left());
+                            weeks, use.morning(), use.evening(), use.daysAWeek(), today.minusWeeks(weeks), use.left());
         }
     }
 
@@ -201,10 +196,7 @@ class DemoPractice implements SmartLifecycle {
             if (item.label() != null) {
                 shelf.addLabel(id, item.label().form(), item.used(today), orNone(item.nights()));
             } else {
-                shelf.addKnown(
-                        id,
-                        new ProductId(Objects.requireNonNull(item.known())),
-                        item.used(today));
+                shelf.addKnown(id, new ProductId(Objects.requireNonNull(item.known())), item.used(today));
             }
         }
         if (demo.intake() != null && demo.grades() != null && demo.visitDaysAgo() != null) {

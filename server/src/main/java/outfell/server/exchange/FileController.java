@@ -86,8 +86,7 @@ class FileController {
 
     /** What was taken in, newest first. */
     @GetMapping
-    List<FileStore.TakenFile> taken(
-            @RequestParam What what, @RequestParam(required = false) @Nullable UUID client) {
+    List<FileStore.TakenFile> taken(@RequestParam What what, @RequestParam(required = false) @Nullable UUID client) {
         return imports.taken(what, client);
     }
 

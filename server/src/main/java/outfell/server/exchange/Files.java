@@ -65,7 +65,8 @@ class Files {
                 cells.put("morning", item.use().morning());
                 cells.put("evening", item.use().evening());
                 cells.put("days_a_week", item.use().daysAWeek());
-                cells.put("opened", item.use().opened() == null ? "" : item.use().opened());
+                cells.put(
+                        "opened", item.use().opened() == null ? "" : item.use().opened());
                 cells.put("left", item.use().left());
                 cells.put("nights", item.nights());
                 rows.add(cells);
@@ -82,7 +83,11 @@ class Files {
         cells.put("size", f.size());
         cells.put("unit", f.unit());
         cells.put("price", f.price());
-        cells.put("kind", f.kind().map(k -> k.name().toLowerCase(Locale.ROOT).replace('_', '-')).orElse(""));
+        cells.put(
+                "kind",
+                f.kind()
+                        .map(k -> k.name().toLowerCase(Locale.ROOT).replace('_', '-'))
+                        .orElse(""));
         cells.put("texture", f.texture().isPresent() ? (Object) f.texture().getAsDouble() : "");
         cells.put("prescription", f.prescription());
         cells.put("ingredients", f.label());
@@ -135,8 +140,7 @@ class Files {
                 String number = d == Math.rint(d) ? String.valueOf(d.longValue()) : String.valueOf(d);
                 yield decimalComma ? number.replace('.', ',') : number;
             }
-            case List<?> days ->
-                days.stream().map(d -> shortDay((DayOfWeek) d)).collect(Collectors.joining(" "));
+            case List<?> days -> days.stream().map(d -> shortDay((DayOfWeek) d)).collect(Collectors.joining(" "));
             default -> value.toString();
         };
     }

@@ -56,6 +56,8 @@ public class Imports {
         FAILED
     }
 
+    record RemarkView(int line, String column, Code code, boolean stops, String sentence) {}
+
     /** One product that the file brings or changes; what is "new" or the names of what differs. */
     record ChangeView(String id, String name, String maker, List<String> what) {}
 
@@ -81,7 +83,7 @@ public class Imports {
             int same,
             int stops,
             int warnings,
-            List<Remark> remarks,
+            List<RemarkView> remarks,
             List<ChangeView> changes) {}
 
     /** A file that was chosen; written by one thread at a time, read by all. */
@@ -175,7 +177,8 @@ public class Imports {
         Chosen c = held(id);
         synchronized (c) {
             if (c.state != State.READY) {
-                throw Problem.refused("not-ready", "This file cannot be taken in as it stands: %s".formatted(c.sentence));
+                throw Problem.refused(
+                        "not-ready", "This file cannot be taken in as it stands: %s".formatted(c.sentence));
             }
             c.is(State.TAKING, "The file is being taken in.");
         }
@@ -214,11 +217,12 @@ public class Imports {
             return;
         }
         if (facts.label().isBlank()) {
-            remarks.add(new Remark(
-                    change.line(),
-                    "ingredients",
-                    Code.NO_INGREDIENTS,
-                    "No ingredients: kind, texture and actives are read from the name alone, and no allergy can be looked for."));
+            remarks.add(
+                    new Remark(
+                            change.line(),
+                            "ingredients",
+                            Code.NO_INGREDIENTS,
+                            "No ingredients: kind, texture and actives are read from the name alone, and no allergy can be looked for."));
             return;
         }
         Product read = catalogue.understand(facts);
@@ -228,10 +232,13 @@ public class Imports {
                     change.line(),
                     "ingredients",
                     Code.UNKNOWN_NAMES,
-                    "%d of %d names are not known and count for nothing: %s%s"
+                    "%d of %d names %s: %s%s"
                             .formatted(
                                     unknown.size(),
                                     read.label().lines().size(),
+                                    unknown.size() == 1
+                                            ? "is not known and counts for nothing"
+                                            : "are not known and count for nothing",
                                     unknown.stream().limit(NAMES_SHOWN).collect(Collectors.joining(", ")),
                                     unknown.size() > NAMES_SHOWN ? " and more." : ".")));
         }
@@ -294,8 +301,14 @@ public class Imports {
         for (int from = 0; from < changes.size(); from += CHUNK) {
             List<Merge.Change> some = changes.subList(from, Math.min(changes.size(), from + CHUNK));
             products.putAll(
-                    some.stream().filter(x -> x.before() == null).map(Merge.Change::after).toList(),
-                    some.stream().filter(x -> x.before() != null).map(Merge.Change::after).toList());
+                    some.stream()
+                            .filter(x -> x.before() == null)
+                            .map(Merge.Change::after)
+                            .toList(),
+                    some.stream()
+                            .filter(x -> x.before() != null)
+                            .map(Merge.Change::after)
+                            .toList());
             for (Merge.Change x : some) {
                 Stored before = x.before();
                 if (before != null) {
@@ -339,7 +352,9 @@ public class Imports {
             throw Problem.refused("undone", "This file was taken back already.");
         }
         List<TakenProduct> left = files.products(id);
-        Map<String, Stored> now = products.stored(left.stream().map(TakenProduct::id).toList()).stream()
+        Map<String, Stored> now = products
+                .stored(left.stream().map(TakenProduct::id).toList())
+                .stream()
                 .collect(Collectors.toMap(s -> s.facts().id().value(), s -> s));
         putBackShelf(file);
         List<String> brought =
@@ -425,7 +440,10 @@ public class Imports {
                 o == null ? 0 : o.same(),
                 stops,
                 remarks.size() - stops,
-                remarks.stream().limit(REMARKS_SHOWN).toList(),
+                remarks.stream()
+                        .limit(REMARKS_SHOWN)
+                        .map(r -> new RemarkView(r.line(), r.column(), r.code(), r.stops(), r.sentence()))
+                        .toList(),
                 o == null
                         ? List.of()
                         : o.changes().stream()

@@ -85,8 +85,8 @@ final class Merge {
         for (boolean house : new boolean[] {true, false}) {
             all.stream()
                     .filter(s -> s.house() == house)
-                    .forEach(s -> byName.putIfAbsent(
-                            key(s.facts().name(), s.facts().maker()), s));
+                    .forEach(s ->
+                            byName.putIfAbsent(key(s.facts().name(), s.facts().maker()), s));
         }
         rows.forEach(r -> taken.add(r.id()));
         ids = new ProductStore.Ids(taken);
@@ -240,8 +240,7 @@ final class Merge {
     }
 
     private static String key(String name, String maker) {
-        return name.strip().toLowerCase(Locale.ROOT) + "\n"
-                + maker.strip().toLowerCase(Locale.ROOT);
+        return name.strip().toLowerCase(Locale.ROOT) + "\n" + maker.strip().toLowerCase(Locale.ROOT);
     }
 
     private void fault(Row row, String column, Code code, String sentence) {

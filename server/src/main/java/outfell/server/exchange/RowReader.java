@@ -32,8 +32,7 @@ class RowReader {
     private static final Set<String> NO = Set.of("no", "false", "0", "");
     private static final double CENTS = 100;
     /** What the check of a form calls a field, as a column. */
-    private static final Map<String, String> COLUMNS =
-            Map.of("label", "ingredients", "daysAWeek", "days_a_week");
+    private static final Map<String, String> COLUMNS = Map.of("label", "ingredients", "daysAWeek", "days_a_week");
 
     private final Validator validator;
 
@@ -164,7 +163,10 @@ class RowReader {
         private int whole(String column, int otherwise) {
             Optional<Double> number = number(column);
             if (number.isPresent() && number.get() != Math.rint(number.get())) {
-                fault(column, Code.WRONG_NUMBER, "%s is %s; a whole number is meant.".formatted(column, cells.get(column)));
+                fault(
+                        column,
+                        Code.WRONG_NUMBER,
+                        "%s is %s; a whole number is meant.".formatted(column, cells.get(column)));
             }
             return number.map(Double::intValue).orElse(otherwise);
         }
@@ -175,7 +177,10 @@ class RowReader {
                 return otherwise;
             }
             if (!YES.contains(typed) && !NO.contains(typed)) {
-                fault(column, Code.WRONG_VALUE, "%s is \"%s\"; yes or no is meant.".formatted(column, shortened(typed)));
+                fault(
+                        column,
+                        Code.WRONG_VALUE,
+                        "%s is \"%s\"; yes or no is meant.".formatted(column, shortened(typed)));
             }
             return YES.contains(typed);
         }
@@ -187,7 +192,8 @@ class RowReader {
             }
             String word = word(typed);
             Optional<StepKind> kind = Arrays.stream(StepKind.values())
-                    .filter(k -> word(k.name()).equals(word) || word(Kinds.of(k).label()).equals(word))
+                    .filter(k -> word(k.name()).equals(word)
+                            || word(Kinds.of(k).label()).equals(word))
                     .findFirst();
             if (kind.isEmpty()) {
                 fault(

@@ -129,7 +129,8 @@ class TableReader {
                             line,
                             "",
                             Code.WRONG_CELL_COUNT,
-                            "The line has %d cells; the first line names %d columns.".formatted(r.size(), columns.size())));
+                            "The line has %d cells; the first line names %d columns."
+                                    .formatted(r.size(), columns.size())));
                 } else {
                     Map<String, String> cells = new HashMap<>();
                     for (int i = 0; i < r.size(); i++) {
@@ -139,11 +140,12 @@ class TableReader {
                 }
             }
         } catch (CSVException | UncheckedIOException broken) {
-            remarks.add(new Remark(
-                    next,
-                    "",
-                    Code.BROKEN_CSV,
-                    "From here on the file cannot be read as CSV: a quotation mark is opened and never closed, or stands inside a cell that has none around it."));
+            remarks.add(
+                    new Remark(
+                            next,
+                            "",
+                            Code.BROKEN_CSV,
+                            "From here on the file cannot be read as CSV: a quotation mark is opened and never closed, or stands inside a cell that has none around it."));
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }
@@ -193,7 +195,10 @@ class TableReader {
         }
         if (!columns.contains("name")) {
             remarks.add(new Remark(
-                    1, "name", Code.MISSING_COLUMN, "The first line must name the columns; one called \"name\" is missing."));
+                    1,
+                    "name",
+                    Code.MISSING_COLUMN,
+                    "The first line must name the columns; one called \"name\" is missing."));
         }
         columns.stream()
                 .collect(Collectors.groupingBy(c -> c, LinkedHashMap::new, Collectors.counting()))
@@ -226,7 +231,9 @@ class TableReader {
         List<Error> errors = Objects.requireNonNull(schemas.get(what)).validate(text, InputFormat.JSON);
         if (!errors.isEmpty()) {
             return new Table(
-                    List.of(), false, errors.stream().map(e -> shape(e, document)).toList());
+                    List.of(),
+                    false,
+                    errors.stream().map(e -> shape(e, document)).toList());
         }
         JsonNode products = document.path("products");
         if (products.size() > MOST_ROWS) {

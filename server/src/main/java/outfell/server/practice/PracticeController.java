@@ -25,10 +25,31 @@ class PracticeController {
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
             String by) {}
 
-    private final Bands bands;
+    record CurrencyForm(
+            @NotBlank(message = "Say which currency.")
+            @Size(max = 3, message = "A currency is three letters, such as EUR.")
+            String code,
 
-    PracticeController(Bands bands) {
+            @NotBlank(message = "Say who changes it.")
+            @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
+            String by) {}
+
+    private final Bands bands;
+    private final Settings settings;
+
+    PracticeController(Bands bands, Settings settings) {
         this.bands = bands;
+        this.settings = settings;
+    }
+
+    @GetMapping("/currency")
+    Settings.CurrencyView currency() {
+        return settings.currencyView();
+    }
+
+    @PutMapping("/currency")
+    Settings.CurrencyView setCurrency(@RequestBody @Valid CurrencyForm form) {
+        return settings.setCurrency(form.code(), form.by());
     }
 
     @GetMapping("/probe-bands")

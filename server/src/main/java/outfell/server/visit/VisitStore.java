@@ -78,13 +78,7 @@ public class VisitStore {
      * @param keptAt when that plan was kept
      */
     public record Moved(
-            String product,
-            String name,
-            String nameNow,
-            int then,
-            int now,
-            boolean retired,
-            LocalDateTime keptAt) {}
+            String product, String name, String nameNow, int then, int now, boolean retired, LocalDateTime keptAt) {}
 
     private static final String MEDICINE = "MEDICINE";
     private static final String ALLERGY = "ALLERGY";

@@ -1,0 +1,40 @@
+package outfell.server.practice;
+
+import static outfell.store.Tables.PRACTICE_SETTING;
+
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+
+/** Settings that are one word, with every value that there ever was. */
+@Repository
+class SettingStore {
+    /** One setting of one thing. */
+    record Setting(String to, String by, LocalDateTime at) {}
+
+    private final DSLContext db;
+
+    SettingStore(DSLContext db) {
+        this.db = db;
+    }
+
+    /** Newest first. */
+    List<Setting> of(String name) {
+        return db.selectFrom(PRACTICE_SETTING)
+                .where(PRACTICE_SETTING.NAME.eq(name))
+                .orderBy(PRACTICE_SETTING.CHANGED_AT.desc(), PRACTICE_SETTING.ID)
+                .fetch(r -> new Setting(r.getSetTo(), r.getChangedBy(), r.getChangedAt()));
+    }
+
+    void add(String name, Setting setting) {
+        db.insertInto(PRACTICE_SETTING)
+                .set(PRACTICE_SETTING.ID, UUID.randomUUID())
+                .set(PRACTICE_SETTING.NAME, name)
+                .set(PRACTICE_SETTING.SET_TO, setting.to())
+                .set(PRACTICE_SETTING.CHANGED_BY, setting.by())
+                .set(PRACTICE_SETTING.CHANGED_AT, setting.at())
+                .execute();
+    }
+}

@@ -1,0 +1,291 @@
+import { useEffect, useRef, useState } from 'react'
+import { Link, useParams, useSearchParams } from 'react-router'
+import Button from '@mui/material/Button'
+import LinearProgress from '@mui/material/LinearProgress'
+import TextField from '@mui/material/TextField'
+import type { Schemas } from '../api/client'
+import { onItsWay, useClient, useFile, useFileChange, useTakenFiles, type FileOf } from '../api/hooks'
+import { dateWords, timeWords } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import { useWho } from '../shared/who'
+import './files.css'
+
+type FileView = Schemas['FileView']
+
+const FORMS = [
+  ['CSV', 'CSV', 'comma between cells, point in numbers'],
+  ['SEMICOLON', 'CSV with semicolons', 'comma in numbers, as many spreadsheets want it'],
+  ['JSON', 'JSON', 'by the schema in docs/formats'],
+] as const
+
+/** The house catalogue, or a client's shelf, out to a file and in from one. */
+export default function FilesPage() {
+  const { client } = useParams()
+  const of: FileOf = client ? { what: 'SHELF', client } : { what: 'CATALOGUE' }
+  const who = useClient(client ?? '').data?.name
+  const title = client ? `${who ?? 'The client'}’s shelf as a file` : 'The house shelf as a file'
+  return (
+    <div className="page">
+      <div className="desk-head">
+        <h1>{title}</h1>
+        {!client && <Link to="/products">To the house shelf</Link>}
+      </div>
+      <div className="file-halves">
+        <section className="band file-out" aria-label="Take out">
+          <h2>Take out</h2>
+          <ul>
+            {FORMS.map(([form, name, words]) => (
+              <li key={form}>
+                <a href={exportOf(of, form)} download>
+                  {name}
+                </a>
+                <span className="second">{words}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <TakeIn key={client ?? ''} of={of} />
+      </div>
+      <Taken of={of} />
+    </div>
+  )
+}
+
+function exportOf(of: FileOf, form: string) {
+  const query = new URLSearchParams({ what: of.what, form, ...(of.client && { client: of.client }) })
+  return `/api/files/export?${query.toString()}`
+}
+
+/** Chosen, looked at, taken in. The chosen file stands in the address, so that a reload goes on where it was. */
+function TakeIn({ of }: { of: FileOf }) {
+  const [params, setParams] = useSearchParams()
+  const id = params.get('file') ?? ''
+  const file = useFile(id)
+  const { choose, moved } = useFileChange(of)
+  const input = useRef<HTMLInputElement>(null)
+  const [over, setOver] = useState(false)
+  const state = file.data?.state
+  // what the file left is fetched anew once it is in
+  const told = useRef('')
+  useEffect(() => {
+    if (state === 'TAKEN' && told.current !== id) {
+      told.current = id
+      moved()
+    }
+  }, [state, id, moved])
+  const read = (chosen: File | undefined) => {
+    if (chosen)
+      choose.mutate(chosen, { onSuccess: (view) => setParams({ file: view.id }, { replace: true }) })
+  }
+  return (
+    <section
+      className={`band file-in${over ? ' over' : ''}`}
+      aria-label="Take in"
+      onDragOver={(e) => {
+        e.preventDefault()
+        setOver(true)
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(e) => {
+        e.preventDefault()
+        setOver(false)
+        read(e.dataTransfer.files[0])
+      }}
+    >
+      <h2>Take in</h2>
+      <p>
+        CSV or JSON, by columns of the same names. It is read and shown first; nothing is stored until you say
+        so, then all of it or nothing.
+      </p>
+      <div className="row" style={{ marginTop: 10 }}>
+        <Button
+          variant={file.data ? undefined : 'contained'}
+          disabled={choose.isPending || onItsWay(state)}
+          onClick={() => input.current?.click()}
+        >
+          {file.data ? 'Choose another file' : 'Choose a file'}
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.txt,.json,text/csv,application/json"
+          hidden
+          aria-label="File to take in"
+          onChange={(e) => {
+            read(e.target.files?.[0])
+            // the same file may be chosen again after it was put right
+            e.target.value = ''
+          }}
+        />
+        <span className="second">or drop it here</span>
+      </div>
+      {choose.isError && <ErrorBand error={choose.error} />}
+      {file.isError && <ErrorBand error={file.error} />}
+      {file.data && <Preview of={of} file={file.data} />}
+    </section>
+  )
+}
+
+function Preview({ of, file }: { of: FileOf; file: FileView }) {
+  const [who, setWho] = useWho()
+  const { take } = useFileChange(of)
+  const moving = onItsWay(file.state)
+  return (
+    <div className="file-preview">
+      <p role="status">
+        <b>{file.file}</b> <span className="second">{file.sentence}</span>
+      </p>
+      {moving && (
+        <div className="row">
+          <LinearProgress
+            variant={file.all > 0 ? 'determinate' : 'indeterminate'}
+            value={file.all > 0 ? (100 * file.done) / file.all : undefined}
+            aria-label={file.state === 'READING' ? 'Reading' : 'Taking in'}
+            sx={{ flex: 1, height: 10 }}
+          />
+          {file.all > 0 && (
+            <span>
+              {file.done} of {file.all}
+            </span>
+          )}
+        </div>
+      )}
+      {!moving && (
+        <p className="file-sums">
+          <span>
+            <b>{file.added}</b> new
+          </span>
+          <span>
+            <b>{file.changed}</b> changed
+          </span>
+          <span>
+            <b>{file.same}</b> the same
+          </span>
+          {file.stops > 0 && (
+            <span className="stops">
+              <b>{file.stops}</b> {file.stops === 1 ? 'fault stops' : 'faults stop'} it
+            </span>
+          )}
+          {file.warnings > 0 && (
+            <span className="minds">
+              <b>{file.warnings}</b> to mind
+            </span>
+          )}
+        </p>
+      )}
+      {file.state === 'READY' && (
+        <div className="row">
+          <TextField
+            label="Signed by"
+            value={who}
+            onChange={(e) => setWho(e.target.value)}
+            sx={{ width: 170 }}
+          />
+          <Button
+            variant="contained"
+            disabled={who.trim() === '' || take.isPending}
+            onClick={() => take.mutate({ id: file.id, who })}
+          >
+            Take all of it in
+          </Button>
+        </div>
+      )}
+      {take.isError && <ErrorBand error={take.error} />}
+      {file.remarks.length > 0 && <Remarks file={file} />}
+      {file.changes.length > 0 && file.state !== 'TAKEN' && (
+        <details open={file.remarks.length === 0}>
+          <summary>What it brings and changes</summary>
+          <ul className="file-changes">
+            {file.changes.map((c) => (
+              <li key={c.id}>
+                <span>
+                  {c.name} <span className="second">{c.maker}</span>
+                </span>
+                <span>{c.what.join(', ')}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
+  )
+}
+
+function Remarks({ file }: { file: FileView }) {
+  const where = file.file.toLowerCase().endsWith('.json') ? 'Product' : 'Line'
+  const shown = file.remarks.length
+  const all = file.stops + file.warnings
+  return (
+    <div className="file-remarks">
+      <table>
+        <caption className="second">
+          {shown < all ? `The first ${shown} of ${all} remarks` : 'Remarks'}, those that stop it first
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">{where}</th>
+            <th scope="col">Column</th>
+            <th scope="col">What</th>
+            <th scope="col">Code</th>
+          </tr>
+        </thead>
+        <tbody>
+          {file.remarks.map((r, i) => (
+            <tr key={`${i}${r.code}`} className={r.stops ? 'stops' : 'minds'}>
+              <td>{r.line > 0 ? r.line : 'whole file'}</td>
+              <td>{r.column.replaceAll('_', ' ')}</td>
+              <td>{r.sentence}</td>
+              <td className="second">{r.code.toLowerCase().replaceAll('_', '-')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function Taken({ of }: { of: FileOf }) {
+  const taken = useTakenFiles(of)
+  const { undo } = useFileChange(of)
+  const [who, setWho] = useWho()
+  if (!taken.data || taken.data.length === 0) return null
+  return (
+    <section aria-label="Taken in before" style={{ marginTop: 18 }}>
+      <div className="desk-head">
+        <h2>Taken in before</h2>
+        <TextField
+          label="Signed by"
+          value={who}
+          onChange={(e) => setWho(e.target.value)}
+          sx={{ width: 170, ml: 'auto' }}
+        />
+      </div>
+      {undo.isError && <ErrorBand error={undo.error} />}
+      <ul className="file-taken">
+        {taken.data.map((f) => (
+          <li key={f.id}>
+            <span>
+              <b>{f.file}</b>{' '}
+              <span className="second">
+                {f.who}, {dateWords(f.at)} {timeWords(f.at)}: {f.added} new, {f.changed} changed
+              </span>
+            </span>
+            {f.undoneAt ? (
+              <span className="second">
+                Taken back by {f.undoneBy}, {dateWords(f.undoneAt)} {timeWords(f.undoneAt)}
+              </span>
+            ) : (
+              <Button
+                disabled={who.trim() === '' || undo.isPending}
+                onClick={() => undo.mutate({ id: f.id, who })}
+                aria-label={`Take back ${f.file}`}
+              >
+                Take back
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
