@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/shelf/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["put"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/shelf/{item}": {
         parameters: {
             query?: never;
@@ -285,7 +301,23 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_1"];
+        post: operations["read_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pantry"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -317,7 +349,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read"];
+        post: operations["read_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -516,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/products/{id}/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/products/{id}/retirement": {
         parameters: {
             query?: never;
@@ -542,6 +590,22 @@ export interface paths {
         get: operations["substitutes"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
         delete?: never;
         options?: never;
         head?: never;
@@ -992,9 +1056,16 @@ export interface components {
             formula: number;
             house: boolean;
             label: string;
+            /** @enum {string|null} */
+            madeAtHome?: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH" | null;
             product: components["schemas"]["ProductView"];
             /** Format: date */
             retiredOn?: string | null;
+        };
+        Dilution: {
+            oil: string;
+            /** Format: double */
+            percent: number;
         };
         Docket: {
             /** Format: uuid */
@@ -1094,10 +1165,20 @@ export interface components {
             /** Format: int32 */
             slips: number;
         };
+        Harm: {
+            because: components["schemas"]["Because"];
+            harm: string;
+            refused: boolean;
+        };
         Hint: {
             /** @enum {string} */
             sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS";
             text: string;
+        };
+        HomeUseWords: {
+            label: string;
+            /** @enum {string} */
+            use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
         };
         Intake: {
             /** @enum {string} */
@@ -1150,6 +1231,11 @@ export interface components {
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: components["schemas"]["ProductView"];
             use: components["schemas"]["Use"];
+        };
+        Keeps: {
+            because: components["schemas"]["Because"];
+            /** Format: int32 */
+            days: number;
         };
         KeptOut: {
             because: components["schemas"]["Because"];
@@ -1211,6 +1297,11 @@ export interface components {
             guesses: components["schemas"]["Guess"][];
             printed: string;
         };
+        MeasureWords: {
+            label: string;
+            /** @enum {string} */
+            measure: "ML" | "DROP" | "TEASPOON" | "TABLESPOON" | "PINCH" | "PEA" | "GRAM";
+        };
         MethodWords: {
             because: components["schemas"]["Because"];
             id: string;
@@ -1226,6 +1317,19 @@ export interface components {
             what: string;
             /** @enum {string} */
             where: "SIGN" | "PROBE" | "TALK";
+        };
+        MixedView: {
+            because: components["schemas"]["Because"][];
+            dilutions: components["schemas"]["Dilution"][];
+            /** Format: double */
+            grams: number;
+            harms: components["schemas"]["Harm"][];
+            keeps: components["schemas"]["Keeps"];
+            label: string;
+            product: components["schemas"]["ProductView"];
+            shares: components["schemas"]["Share"][];
+            strengths: components["schemas"]["Strength"][];
+            sun: components["schemas"]["SunLoss"][];
         };
         MonthlyAir: {
             /** Format: double */
@@ -1277,6 +1381,19 @@ export interface components {
             product: components["schemas"]["ProductFacts"];
             /** Format: int32 */
             weeks?: number | null;
+        };
+        PantryView: {
+            items: components["schemas"]["Item"][];
+            measures: components["schemas"]["MeasureWords"][];
+            uses: components["schemas"]["HomeUseWords"][];
+        };
+        PartForm: {
+            /** Format: double */
+            amount: number;
+            item?: string | null;
+            /** @enum {string} */
+            measure: "ML" | "DROP" | "TEASPOON" | "TABLESPOON" | "PINCH" | "PEA" | "GRAM";
+            product?: string | null;
         };
         Patch: {
             product: string;
@@ -1482,6 +1599,18 @@ export interface components {
             id: string;
             remark: string;
         };
+        RecipeForm: {
+            name: string;
+            palm: boolean;
+            parts: components["schemas"]["PartForm"][];
+            preserved: boolean;
+            /** @enum {string} */
+            use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
+        };
+        RecipeView: {
+            mixed: components["schemas"]["MixedView"];
+            recipe: components["schemas"]["RecipeForm"];
+        };
         Referral: {
             because: components["schemas"]["Because"];
             name: string;
@@ -1620,6 +1749,14 @@ export interface components {
             who: string;
             why: string;
         };
+        Share: {
+            /** Format: double */
+            grams: number;
+            name: string;
+            /** Format: double */
+            percent: number;
+            words: string;
+        };
         Shares: {
             /** Format: double */
             filter: number;
@@ -1641,6 +1778,11 @@ export interface components {
             fate: "USED" | "SET_ASIDE" | "STOP";
             name: string;
             product: string;
+        };
+        ShelfRecipe: {
+            recipe: components["schemas"]["RecipeForm"];
+            /** Format: int32 */
+            weeks: number;
         };
         SignWords: {
             because: components["schemas"]["Because"];
@@ -1717,6 +1859,12 @@ export interface components {
             /** Format: double */
             texture: number;
         };
+        Strength: {
+            active: string;
+            after: string;
+            before: string;
+            in: string;
+        };
         SubstituteView: {
             because: components["schemas"]["Because"];
             id: string;
@@ -1735,6 +1883,18 @@ export interface components {
             tans: string;
             /** Format: int32 */
             type: number;
+        };
+        SunLoss: {
+            because: components["schemas"]["Because"];
+            /** Format: int32 */
+            careful: number;
+            /** Format: int32 */
+            hopeful: number;
+            name: string;
+            /** Format: double */
+            share: number;
+            /** Format: int32 */
+            spf: number;
         };
         TakenFile: {
             /** Format: int32 */
@@ -2217,6 +2377,32 @@ export interface operations {
             };
         };
     };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfRecipe"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Item"][];
+                };
+            };
+        };
+    };
     change_1: {
         parameters: {
             query?: never;
@@ -2436,7 +2622,7 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    read_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2456,6 +2642,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProductView"];
+                };
+            };
+        };
+    };
+    pantry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PantryView"];
                 };
             };
         };
@@ -2482,7 +2688,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2863,6 +3069,28 @@ export interface operations {
             };
         };
     };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeView"];
+                };
+            };
+        };
+    };
     retire: {
         parameters: {
             query?: never;
@@ -2909,6 +3137,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SubstituteView"][];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixedView"];
                 };
             };
         };

@@ -18,7 +18,7 @@ public record Label(List<LabelLine> lines, int onePercentLine) {
     }
 
     /** What is certainly in it. */
-    List<LabelLine> certain() {
+    public List<LabelLine> certain() {
         return lines.stream().filter(l -> !l.mayContain()).toList();
     }
 

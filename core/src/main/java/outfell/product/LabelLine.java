@@ -35,7 +35,7 @@ public record LabelLine(
     }
 
     /** The share to reckon with: the declared one, or the geometric middle of the range; percent. */
-    double likely() {
+    public double likely() {
         return declared.orElse(Math.sqrt(low * high));
     }
 

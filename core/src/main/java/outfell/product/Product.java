@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import outfell.knowledge.Because;
 
 /**
  * A product as the tool understands it.
@@ -20,6 +21,7 @@ import java.util.stream.Collectors;
  * @param prescription whether a prescriber owns its strength and nights
  * @param clogging how many of its ingredients old scores call highly comedogenic, above one percent; debated
  * @param irritancy sum over its ingredients, to tell the milder of two
+ * @param homeHarms what a mixture made at home does harm or is to be minded for; empty for a bought one
  */
 public record Product(
         ProductId id,
@@ -39,7 +41,18 @@ public record Product(
         int clogging,
         int irritancy,
         Label label,
-        List<Finding> findings) {
+        List<Finding> findings,
+        List<HomeHarms.Harm> homeHarms) {
+
+    /** Why a mixture made at home is used by nobody, each by the harm; empty when it may be. */
+    public List<Because> harms() {
+        return homeHarms.stream()
+                .filter(HomeHarms.Harm::refused)
+                .map(h -> h.because()
+                        .withSentence("%s: %s. %s"
+                                .formatted(name, h.harm(), h.because().sentence())))
+                .toList();
+    }
 
     /**
      * What is known of a product before its label is read.
@@ -48,6 +61,7 @@ public record Product(
      * @param kind set by hand, if it was
      * @param texture set by hand, if it was
      * @param corrections by whom and when, at most one to a name, kind or texture
+     * @param home how a mixture made at home is used; absent for a bought product
      */
     public record Facts(
             ProductId id,
@@ -60,8 +74,9 @@ public record Product(
             Optional<StepKind> kind,
             OptionalDouble texture,
             boolean prescription,
-            List<Correction> corrections) {
-        /** Nothing put right yet. */
+            List<Correction> corrections,
+            Optional<HomeUse> home) {
+        /** Bought, and nothing put right yet. */
         public Facts(
                 ProductId id,
                 String name,
@@ -73,7 +88,24 @@ public record Product(
                 Optional<StepKind> kind,
                 OptionalDouble texture,
                 boolean prescription) {
-            this(id, name, maker, size, unit, price, label, kind, texture, prescription, List.of());
+            this(id, name, maker, size, unit, price, label, kind, texture, prescription, List.of(), Optional.empty());
+        }
+
+        /** The same, mixed at home. */
+        public Facts madeAtHome(HomeUse use) {
+            return new Facts(
+                    id,
+                    name,
+                    maker,
+                    size,
+                    unit,
+                    price,
+                    label,
+                    kind,
+                    texture,
+                    prescription,
+                    corrections,
+                    Optional.of(use));
         }
 
         /** What names of the label were said to be: printed to INCI, or to nothing. */
@@ -104,7 +136,8 @@ public record Product(
                     setKind.or(() -> kind),
                     setTexture.isPresent() ? setTexture : texture,
                     prescription,
-                    others);
+                    others,
+                    home);
         }
 
         public Facts {

@@ -38,6 +38,9 @@ public final class ProductReader {
         actives.forEach(a -> findings.add(active(a)));
         findings.addAll(LabelFindings.of(facts, kind.value(), certain, actives, composition, spf));
         findings.addAll(corrected(facts));
+        List<HomeHarms.Harm> harms =
+                facts.home().map(use -> HomeHarms.of(certain, use)).orElse(List.of());
+        harms.forEach(h -> findings.add(new Finding("mind", h.harm(), "sure", h.because())));
         return new Product(
                 facts.id(),
                 facts.name().strip(),
@@ -61,7 +64,8 @@ public final class ProductReader {
                         .mapToInt(l -> l.ingredient().map(Ingredient::irritancy).orElse(0))
                         .sum(),
                 label,
-                findings);
+                findings,
+                harms);
     }
 
     /** Texture grades in words, as custom has them. */

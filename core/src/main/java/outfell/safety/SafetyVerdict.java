@@ -3,6 +3,7 @@ package outfell.safety;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 
@@ -73,19 +74,16 @@ public record SafetyVerdict(
         return referrals.stream().filter(Referral::open).toList();
     }
 
-    /** The first ban that keeps the product out, in the order of the table. */
+    /** What keeps the product out: the harm that a mixture made at home does to anybody, or the first ban of the table. */
     public Optional<Because> forbids(Product product) {
-        return bans.stream()
-                .map(b -> b.forbids(product))
-                .flatMap(Optional::stream)
-                .findFirst();
+        return allAgainst(product).stream().findFirst();
     }
 
-    /** Every ban that keeps the product out, in the order of the table. */
+    /** Everything that keeps the product out: harms first, then bans in the order of the table. */
     public List<Because> allAgainst(Product product) {
-        return bans.stream()
-                .map(b -> b.forbids(product))
-                .flatMap(Optional::stream)
+        return Stream.concat(
+                        product.harms().stream(),
+                        bans.stream().map(b -> b.forbids(product)).flatMap(Optional::stream))
                 .toList();
     }
 

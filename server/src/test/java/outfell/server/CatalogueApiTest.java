@@ -197,6 +197,75 @@ class CatalogueApiTest extends OverHttp {
                 .contains("CLASH", "GAP", "LOAD");
     }
 
+    @Test
+    void a_mixture_is_read_kept_on_a_shelf_and_refused_by_its_harm() throws Exception {
+        String mixture = """
+                {"name": "Lemon scrub", "use": "WASH", "palm": false, "preserved": false, "parts": [
+                  {"item": "sugar", "product": null, "amount": 2, "measure": "TABLESPOON"},
+                  {"item": "lemon-juice", "product": null, "amount": 1, "measure": "TEASPOON"}]}""";
+        JsonNode read = post("/api/recipes", mixture).body();
+        assertThat(read.at("/shares/0/words").asString()).isEqualTo("2 tablespoons");
+        assertThat(read.at("/harms").valueStream().map(h -> h.at("/harm").asString()))
+                .contains("lemon juice burns", "sugar is rough");
+        assertThat(read.at("/keeps/days").asInt()).isEqualTo(1);
+
+        String visit = newVisit("Hob Tarring");
+        String client = get("/api/visits/" + visit).body().at("/client").asString();
+        JsonNode shelf = post(
+                        "/api/clients/" + client + "/shelf/recipes",
+                        "{\"recipe\": %s, \"weeks\": 4}".formatted(mixture))
+                .body();
+        String id = shelf.at("/0/product/id").asString();
+        assertThat(get("/api/products/" + id + "/recipe")
+                        .body()
+                        .at("/recipe/parts/1/item")
+                        .asString())
+                .isEqualTo("lemon-juice");
+        assertThat(get("/api/products/" + id).body().at("/madeAtHome").asString())
+                .isEqualTo("WASH");
+        JsonNode now = get("/api/visits/" + visit + "/present").body();
+        assertThat(now.at("/evening/0/fate").asString()).isEqualTo("STOP");
+        assertThat(now.at("/evening/0/because/sentence").asString()).contains("lemon juice burns");
+        assertThat(get("/api/visits/" + visit + "/plan?month=MAY")
+                        .body()
+                        .at("/regimen/evening/steps")
+                        .toString())
+                .doesNotContain(id);
+    }
+
+    @Test
+    void a_palm_blend_of_a_product_says_what_is_lost() throws Exception {
+        JsonNode read = post("/api/recipes", """
+                {"name": "Day cream with sun fluid", "use": "BY_DAY", "palm": true, "preserved": false, "parts": [
+                  {"item": null, "product": "sun-fluid-50", "amount": 2, "measure": "PEA"},
+                  {"item": null, "product": "cream-lanolin", "amount": 2, "measure": "PEA"}]}""").body();
+        assertThat(read.at("/sun/0/spf").asInt()).isEqualTo(50);
+        assertThat(read.at("/sun/0/careful").asInt()).isLessThan(10);
+        assertThat(read.at("/harms/0/harm").asString()).isEqualTo("sunscreen is thinned");
+        assertThat(read.at("/keeps/days").asInt()).isZero();
+    }
+
+    @Test
+    void a_mixture_that_cannot_be_is_refused_at_its_part() throws Exception {
+        Answer drops = post("/api/recipes", """
+                {"name": "Oat drops", "use": "MASK", "palm": false, "preserved": false, "parts": [
+                  {"item": "water", "product": null, "amount": 5, "measure": "ML"},
+                  {"item": "oat-flour", "product": null, "amount": 5, "measure": "DROP"}]}""");
+        assertThat(drops.status()).isEqualTo(400);
+        assertThat(drops.body().at("/errors/0/pointer").asString()).isEqualTo("/parts/1");
+        assertThat(drops.body().at("/detail").asString())
+                .isEqualTo("oat flour does not drop; measure it by the spoon.");
+        Answer none = post("/api/recipes", """
+                {"name": "", "use": "MASK", "palm": false, "preserved": false, "parts": [
+                  {"item": "water", "product": null, "amount": 0, "measure": "ML"}]}""");
+        assertThat(none.body()
+                        .at("/errors")
+                        .valueStream()
+                        .map(e -> e.at("/pointer").asString()))
+                .contains("/name", "/parts/0/amount");
+        assertThat(get("/api/products/cream-lanolin/recipe").status()).isEqualTo(404);
+    }
+
     private List<String> names(String path) throws Exception {
         return get(path)
                 .body()

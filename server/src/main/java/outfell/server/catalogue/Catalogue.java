@@ -17,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import outfell.product.Correction;
+import outfell.product.HomeUse;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -42,6 +43,10 @@ public class Catalogue {
             LocalDate retiredOn,
 
             boolean house,
+
+            @io.swagger.v3.oas.annotations.media.Schema(types = {"string", "null"}) @Nullable
+            HomeUse madeAtHome,
+
             List<Correction> corrections,
             List<ProductChange> changes) {}
 
@@ -102,6 +107,7 @@ public class Catalogue {
                 standing.formula(),
                 standing.retiredOn(),
                 standing.house(),
+                facts.home().orElse(null),
                 facts.corrections(),
                 store.changes(id));
     }
@@ -118,13 +124,39 @@ public class Catalogue {
         return understand(facts);
     }
 
+    /** A mixture made at home, on its way to a client's shelf. */
+    @Transactional
+    public Product addRecipe(Product.Facts read, String recipe) {
+        Product.Facts facts = new Product.Facts(
+                        store.freeId(read.name()),
+                        read.name(),
+                        read.maker(),
+                        read.size(),
+                        read.unit(),
+                        read.price(),
+                        read.label(),
+                        read.kind(),
+                        read.texture(),
+                        false)
+                .madeAtHome(read.home().orElseThrow());
+        store.addRecipe(facts, recipe);
+        return understand(facts);
+    }
+
+    /** The recipe as it was sent, if it is one. */
+    public Optional<String> recipe(ProductId id) {
+        return store.recipe(id);
+    }
+
     /** A new name, price or formula; what it was is kept, with who changed it. */
     @Transactional
     public Detail change(ProductId id, ProductForm form, String who) {
         ProductStore.Stored before = store.stored(List.of(id.value())).stream()
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("product", id));
-        ProductStore.Stored after = becomes(before, form.facts(id), before.retiredOn());
+        Product.Facts facts = form.facts(id);
+        ProductStore.Stored after =
+                becomes(before, before.facts().home().map(facts::madeAtHome).orElse(facts), before.retiredOn());
         changes(before, after, who).forEach(c -> store.note(id, c));
         store.change(after.facts(), after.formula());
         changed();

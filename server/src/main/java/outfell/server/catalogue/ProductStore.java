@@ -31,6 +31,7 @@ import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.product.Correction;
+import outfell.product.HomeUse;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
@@ -255,6 +256,21 @@ public class ProductStore {
         row(new Stored(facts, 1, null, house)).insert();
     }
 
+    /** A mixture made at home, with the recipe as it was sent. */
+    public void addRecipe(Product.Facts facts, String recipe) {
+        ProductRecord row = row(new Stored(facts, 1, null, false));
+        row.setRecipe(recipe);
+        row.insert();
+    }
+
+    public Optional<String> recipe(ProductId id) {
+        return db.select(PRODUCT.RECIPE)
+                .from(PRODUCT)
+                .where(PRODUCT.ID.eq(id.value()))
+                .and(PRODUCT.RECIPE.isNotNull())
+                .fetchOptional(PRODUCT.RECIPE);
+    }
+
     private ProductRecord row(Stored s) {
         Product.Facts facts = s.facts();
         ProductRecord row = db.newRecord(PRODUCT);
@@ -272,6 +288,7 @@ public class ProductStore {
         row.setHouse(s.house());
         row.setFormula(s.formula());
         row.setRetiredOn(s.retiredOn());
+        row.setHomeUse(facts.home().map(Enum::name).orElse(null));
         return row;
     }
 
@@ -315,7 +332,7 @@ public class ProductStore {
     }
 
     private static Product.Facts facts(ProductRecord row) {
-        return new Product.Facts(
+        Product.Facts facts = new Product.Facts(
                 new ProductId(row.getId()),
                 row.getName(),
                 row.getMaker(),
@@ -328,5 +345,6 @@ public class ProductStore {
                         ? OptionalDouble.empty()
                         : OptionalDouble.of(row.getTexture().doubleValue()),
                 row.getPrescription());
+        return row.getHomeUse() == null ? facts : facts.madeAtHome(HomeUse.valueOf(row.getHomeUse()));
     }
 }

@@ -207,7 +207,7 @@ final class Merge {
         Product.Facts file = row.form().facts(before.id());
         Set<String> given = row.given();
         boolean size = given.contains("size");
-        return new Product.Facts(
+        Product.Facts merged = new Product.Facts(
                 before.id(),
                 file.name().strip(),
                 given.contains("maker") ? file.maker().strip() : before.maker(),
@@ -220,6 +220,7 @@ final class Merge {
                 given.contains("kind") ? file.kind() : before.kind(),
                 given.contains("texture") ? file.texture() : before.texture(),
                 given.contains("prescription") ? file.prescription() : before.prescription());
+        return before.home().map(merged::madeAtHome).orElse(merged);
     }
 
     private static ClientStore.Use used(ClientStore.Use before, Row row) {

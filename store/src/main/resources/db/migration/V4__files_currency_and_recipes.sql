@@ -1,5 +1,8 @@
--- Files taken in, with what each product or shelf was before, so that a file can be taken back; and the settings of the
--- practice that are one word, each with who changed it.
+-- Files taken in, with what each product or shelf was before, so that a file can be taken back; the settings of the
+-- practice that are one word, each with who changed it; and mixtures made at home: how one is used, and its recipe.
+
+alter table product add column home_use varchar(10);
+alter table product add column recipe clob;
 
 create table taken_file (
     id           uuid         not null constraint taken_file_pk primary key,
