@@ -31,6 +31,9 @@ export const keys = {
   before: (visit: string) => ['before', visit] as const,
   others: (client: string) => ['others', client] as const,
   patches: (client: string) => ['patches', client] as const,
+  pantry: ['pantry'] as const,
+  mixed: (recipe: Schemas['RecipeForm'] | null) => ['mixed', recipe] as const,
+  recipe: (product: string) => ['products', 'recipe', product] as const,
   bands: ['bands'] as const,
   currency: ['currency'] as const,
   file: (id: string) => ['file', id] as const,
@@ -252,6 +255,11 @@ export function useShelfChange(client: string) {
         ask(api.POST('/api/clients/{id}/shelf/products', { params: path, body: body as never })),
       onSuccess: settle,
     }),
+    addRecipe: useMutation({
+      mutationFn: (body: Schemas['ShelfRecipe']) =>
+        ask(api.POST('/api/clients/{id}/shelf/recipes', { params: path, body })),
+      onSuccess: settle,
+    }),
     use: useMutation({
       mutationFn: ({ item, ...body }: Schemas['UseForm'] & { item: string }) =>
         ask(api.PUT('/api/clients/{id}/shelf/{item}', { params: { path: { id: client, item } }, body })),
@@ -321,3 +329,22 @@ export function useFileChange(of: FileOf) {
   })
   return { choose, take, undo, moved }
 }
+
+export const usePantry = () =>
+  useQuery({ queryKey: keys.pantry, queryFn: () => ask(api.GET('/api/pantry')), staleTime: Infinity })
+
+/** A mixture read as it is typed; nothing is asked while it has no part. */
+export const useMixed = (recipe: Schemas['RecipeForm'] | null) =>
+  useQuery({
+    queryKey: keys.mixed(recipe),
+    queryFn: () => ask(api.POST('/api/recipes', { body: recipe as Schemas['RecipeForm'] })),
+    enabled: recipe !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+
+export const useRecipe = (product: string) =>
+  useQuery({
+    queryKey: keys.recipe(product),
+    queryFn: () => ask(api.GET('/api/products/{id}/recipe', { params: { path: { id: product } } })),
+  })

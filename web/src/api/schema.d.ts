@@ -1382,8 +1382,21 @@ export interface components {
             /** Format: int32 */
             weeks?: number | null;
         };
+        PantryItem: {
+            /** Format: double */
+            density: number;
+            drops: boolean;
+            /** @enum {string} */
+            form: "OIL" | "ESSENTIAL_OIL" | "WATER" | "SYRUP" | "BUTTER" | "POWDER";
+            id: string;
+            inci: string;
+            /** Format: int32 */
+            keeps: number;
+            name: string;
+            wet: boolean;
+        };
         PantryView: {
-            items: components["schemas"]["Item"][];
+            items: components["schemas"]["PantryItem"][];
             measures: components["schemas"]["MeasureWords"][];
             uses: components["schemas"]["HomeUseWords"][];
         };

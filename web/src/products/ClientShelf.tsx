@@ -10,6 +10,7 @@ import { dateWords, dayShort } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
+import { MixForm } from './MixForm'
 import { ProductPicker } from './ProductPicker'
 import './products.css'
 
@@ -18,6 +19,7 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
   const shelf = useShelf(client)
   const change = useShelfChange(client)
   const [labelling, setLabelling] = useState(false)
+  const [mixing, setMixing] = useState(false)
   const failed = change.addKnown.error ?? change.use.error ?? change.takeOff.error ?? shelf.error
   const others = useOthers(client)
   return (
@@ -42,6 +44,9 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
         <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
           By its label
         </Button>
+        <Button onClick={() => setMixing(!mixing)} aria-expanded={mixing}>
+          Home-made
+        </Button>
         <Button component={Link} to={`/clients/${client}/files`}>
           Files
         </Button>
@@ -53,6 +58,14 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
           visit={visit}
           close={() => setLabelling(false)}
           save={(product, weeks, nights) => change.addLabel.mutateAsync({ product, weeks, nights })}
+        />
+      )}
+      {mixing && (
+        <MixForm
+          client={client}
+          own={(shelf.data ?? []).map((i) => i.product)}
+          close={() => setMixing(false)}
+          save={(body) => change.addRecipe.mutateAsync(body)}
         />
       )}
       <ul className="shelf-list">

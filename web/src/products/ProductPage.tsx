@@ -10,6 +10,7 @@ import {
   useMoney,
   useProduct,
   useProductChange,
+  useRecipe,
   useSubstitutes,
   useVocabulary,
   type Want,
@@ -21,6 +22,7 @@ import { Why } from '../shared/Why'
 import { Bands, PatternSet } from '../strip/Bands'
 import { EditForm } from './EditForm'
 import { Findings } from './LabelForm'
+import { MixedReading } from './MixedReading'
 import './products.css'
 
 type Detail = Schemas['Detail']
@@ -133,7 +135,7 @@ function Open({ detail }: { detail: Detail }) {
           )}
         </section>
         <div>
-          <Substitutes id={product.id} />
+          {detail.madeAtHome ? <MadeAtHome id={product.id} /> : <Substitutes id={product.id} />}
           <History detail={detail} />
         </div>
       </div>
@@ -229,6 +231,18 @@ function PutRight({
         </div>
       )}
     </details>
+  )
+}
+
+/** The recipe as it was typed, read by what is known today. */
+function MadeAtHome({ id }: { id: string }) {
+  const recipe = useRecipe(id)
+  return (
+    <section className="band" aria-label="Made at home">
+      <h2>Made at home</h2>
+      {recipe.isError && <ErrorBand error={recipe.error} again={() => void recipe.refetch()} />}
+      {recipe.data && <MixedReading mixed={recipe.data.mixed} />}
+    </section>
   )
 }
 

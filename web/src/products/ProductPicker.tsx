@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import Autocomplete from '@mui/material/Autocomplete'
 import TextField from '@mui/material/TextField'
-import type { Product } from '../api/client'
 import { useSearch } from '../api/hooks'
 
 export type Picked = { id: string; label: string; from: string }
@@ -20,7 +19,7 @@ export function ProductPicker({
   value: Picked | null
   pick: (product: Picked | null) => void
   /** searched before the house shelf, by the names that stand there */
-  shelves: { from: string; products: Product[] }[]
+  shelves: { from: string; products: { id: string; name: string }[] }[]
   helperText?: string
   autoFocus?: boolean
   width?: number

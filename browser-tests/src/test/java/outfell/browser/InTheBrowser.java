@@ -80,9 +80,17 @@ abstract class InTheBrowser {
     }
 
     void choose(String product) {
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Product"))
-                .fill(product);
-        page.getByRole(AriaRole.OPTION).first().click();
+        pick(page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Product")), product);
+    }
+
+    /** The house shelf is searched as one types, so the option is waited for by its name. */
+    void pick(Locator field, String name) {
+        field.fill(name);
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(Pattern.compile(escaped(name), Pattern.CASE_INSENSITIVE)))
+                .first()
+                .click();
     }
 
     void gradeByTap(String sign, int... grades) {
@@ -97,6 +105,15 @@ abstract class InTheBrowser {
                     .nth(grades[i])
                     .click();
         }
+    }
+
+    /** Nothing in the view that those who cannot see it, or see it badly, would stumble over. */
+    void nothingToMend(String view) {
+        page.addScriptTag(new Page.AddScriptTagOptions().setPath(Path.of("../web/node_modules/axe-core/axe.min.js")));
+        Object found = page.evaluate(
+                "() => axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] })"
+                        + ".then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))");
+        assertThat((List<?>) found).as(view).isEmpty();
     }
 
     /** Presses Tab until a control of that name has the focus. */
@@ -145,7 +162,10 @@ abstract class InTheBrowser {
     }
 
     static Page.GetByRoleOptions named(String name) {
-        return new Page.GetByRoleOptions()
-                .setName(Pattern.compile("^" + name.replaceAll("[.*+?^$()|\\[\\]{}]", "\\\\$0")));
+        return new Page.GetByRoleOptions().setName(Pattern.compile("^" + escaped(name)));
+    }
+
+    private static String escaped(String name) {
+        return name.replaceAll("[.*+?^$()|\\[\\]{}]", "\\\\$0");
     }
 }

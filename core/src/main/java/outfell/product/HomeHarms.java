@@ -58,11 +58,7 @@ public final class HomeHarms {
     private static String said(HarmRule rule, List<LabelLine> held, double share) {
         String names = String.join(
                 ", ", held.stream().map(LabelLine::common).distinct().limit(3).toList());
-        return rule.over() > 0
-                ? "%s, together %s %%. %s"
-                        .formatted(
-                                names, LabelRanges.number(share), rule.because().sentence())
-                : "%s. %s".formatted(names, rule.because().sentence());
+        return "%s In it: %s, %s %%.".formatted(rule.because().sentence(), names, LabelRanges.number(share));
     }
 
     private static HarmRule read(Row r) {

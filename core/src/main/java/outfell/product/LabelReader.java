@@ -34,7 +34,7 @@ public final class LabelReader {
     private static final Pattern FOOTNOTE =
             Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");
 
-    private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–•*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
+    private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
 
     /** One name with what stood beside it. */
     record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel, boolean ends) {}

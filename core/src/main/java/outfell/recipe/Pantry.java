@@ -32,7 +32,7 @@ public final class Pantry {
      * @param drops whether it can be counted in drops
      * @param keeps days in a mixture without preservative
      */
-    public record Item(
+    public record PantryItem(
             String id, String name, String inci, Form form, double density, boolean wet, boolean drops, int keeps) {}
 
     /** @param label plural, as shown after a number */
@@ -63,13 +63,13 @@ public final class Pantry {
                     FormRow::form),
             FormRow::form,
             Form.class);
-    private static final List<Item> ITEMS = Row.unique(FILE.rows("parts"), Pantry::read, Item::id);
+    private static final List<PantryItem> ITEMS = Row.unique(FILE.rows("parts"), Pantry::read, PantryItem::id);
     /** Days that a wet mixture keeps with a preservative in it. */
     static final int WITH_PRESERVATIVE = FILE.whole("with-preservative", 1, 1000);
 
     private Pantry() {}
 
-    public static List<Item> items() {
+    public static List<PantryItem> items() {
         return ITEMS;
     }
 
@@ -79,7 +79,7 @@ public final class Pantry {
                 .toList();
     }
 
-    static Optional<Item> find(String id) {
+    static Optional<PantryItem> find(String id) {
         return ITEMS.stream().filter(i -> i.id().equals(id)).findFirst();
     }
 
@@ -101,9 +101,9 @@ public final class Pantry {
         return number + " " + (amount == 1 && label.endsWith("s") ? label.substring(0, label.length() - 1) : label);
     }
 
-    private static Item read(Row r) {
+    private static PantryItem read(Row r) {
         FormRow form = Objects.requireNonNull(FORMS.get(r.one("form", Form.class)));
-        return new Item(
+        return new PantryItem(
                 r.text("id"),
                 r.text("name"),
                 Ingredients.find(r.text("inci"))

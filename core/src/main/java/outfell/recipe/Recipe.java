@@ -19,7 +19,7 @@ public record Recipe(String name, HomeUse use, boolean palm, boolean preserved, 
      * @param item exactly one of the two is there
      * @param amount more than 0
      */
-    public record Part(Optional<Pantry.Item> item, Optional<Product> product, double amount, Measure measure) {
+    public record Part(Optional<Pantry.PantryItem> item, Optional<Product> product, double amount, Measure measure) {
         public Part {
             if (item.isPresent() == product.isPresent()) {
                 throw new IllegalArgumentException("A part is of the pantry or a product, not both and not neither.");
@@ -33,8 +33,8 @@ public record Recipe(String name, HomeUse use, boolean palm, boolean preserved, 
             }
         }
 
-        private static String named(Optional<Pantry.Item> item, Optional<Product> product) {
-            return item.map(Pantry.Item::name)
+        private static String named(Optional<Pantry.PantryItem> item, Optional<Product> product) {
+            return item.map(Pantry.PantryItem::name)
                     .or(() -> product.map(Product::name))
                     .orElse("");
         }

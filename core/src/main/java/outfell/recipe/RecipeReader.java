@@ -203,7 +203,7 @@ public final class RecipeReader {
                     0, Because.house("Mixed in the palm for this once; what is left over is thrown away."));
         }
         List<Recipe.Part> wet = recipe.parts().stream()
-                .filter(p -> p.item().map(Pantry.Item::wet).orElse(false)
+                .filter(p -> p.item().map(Pantry.PantryItem::wet).orElse(false)
                         || p.product().map(x -> !x.waterFree()).orElse(false))
                 .toList();
         Recipe.Part first = recipe.parts().stream()

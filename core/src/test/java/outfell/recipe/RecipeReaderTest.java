@@ -197,7 +197,7 @@ class RecipeReaderTest {
     @Test
     void any_mixture_reads_weighs_and_keeps_its_parts() {
         Random random = new Random(11);
-        List<Pantry.Item> items = Pantry.items();
+        List<Pantry.PantryItem> items = Pantry.items();
         for (int i = 0; i < 2000; i++) {
             List<Recipe.Part> parts = random.ints(1 + random.nextInt(6), 0, items.size())
                     .distinct()

@@ -22,7 +22,7 @@ import outfell.server.client.Shelf;
 @RestController
 @RequestMapping("/api")
 class RecipeController {
-    record PantryView(List<Pantry.Item> items, List<Pantry.MeasureWords> measures, List<HomeUseWords> uses) {}
+    record PantryView(List<Pantry.PantryItem> items, List<Pantry.MeasureWords> measures, List<HomeUseWords> uses) {}
 
     record HomeUseWords(HomeUse use, String label) {}
 

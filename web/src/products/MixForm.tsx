@@ -1,0 +1,208 @@
+import { useState } from 'react'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import type { Product, Schemas } from '../api/client'
+import { useMixed, usePantry } from '../api/hooks'
+import { ErrorBand } from '../shared/States'
+import { numberFrom } from '../shared/format'
+import { EMPTY_MIX, PANTRY, recipeFrom, usualMeasure, type Measure, type Mix, type MixPart } from './mix'
+import { MixedReading } from './MixedReading'
+import { ProductPicker } from './ProductPicker'
+
+/** A mixture goes in part by part, and is read as it grows: at home for some days, or in the palm for once. */
+export function MixForm({
+  client,
+  own,
+  save,
+  close,
+}: {
+  client: string
+  own: Product[]
+  save: (body: Schemas['ShelfRecipe']) => Promise<unknown>
+  close: () => void
+}) {
+  const pantry = usePantry().data
+  const keep = `outfell.mix.${client}`
+  const [mix, setMix] = useState<Mix>(() => ({ ...EMPTY_MIX, ...keptMix(keep) }))
+  const [failure, setFailure] = useState<Error | null>(null)
+  const recipe = recipeFrom(mix)
+  const read = useMixed(recipe)
+  const change = (next: Partial<Mix>) => {
+    const all = { ...mix, ...next }
+    setMix(all)
+    try {
+      localStorage.setItem(keep, JSON.stringify(all))
+    } catch {
+      // the form itself still holds it
+    }
+  }
+  const part = (key: number, next: Partial<MixPart>) =>
+    change({ parts: mix.parts.map((p) => (p.key === key ? { ...p, ...next } : p)) })
+  const weeks = numberFrom(mix.weeks)
+  const put = async () => {
+    if (!recipe || weeks === null) return
+    setFailure(null)
+    try {
+      await save({ recipe, weeks: Math.round(weeks) })
+      localStorage.removeItem(keep)
+      close()
+    } catch (error) {
+      setFailure(error instanceof Error ? error : new Error('This could not be done.'))
+    }
+  }
+  return (
+    <form
+      className="label-form"
+      aria-label="A mixture made at home"
+      onSubmit={(e) => {
+        e.preventDefault()
+        void put()
+      }}
+    >
+      <div className="label-typed">
+        <div className="row">
+          <TextField
+            label="What it is called"
+            autoFocus
+            value={mix.name}
+            onChange={(e) => change({ name: e.target.value })}
+            sx={{ flex: 1, minWidth: 220 }}
+          />
+          <TextField
+            label="Weeks used"
+            value={mix.weeks}
+            error={weeks === null}
+            onChange={(e) => change({ weeks: e.target.value })}
+            sx={{ width: 110 }}
+          />
+        </div>
+        <ToggleButtonGroup
+          exclusive
+          value={mix.use}
+          aria-label="How it is used"
+          onChange={(_, use: Mix['use'] | null) => use !== null && change({ use })}
+        >
+          {(pantry?.uses ?? []).map((u) => (
+            <ToggleButton key={u.use} value={u.use}>
+              {u.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <div className="row">
+          <ToggleButton value="palm" selected={mix.palm} onChange={() => change({ palm: !mix.palm })}>
+            in the palm, each time
+          </ToggleButton>
+          <ToggleButton
+            value="preserved"
+            selected={mix.preserved && !mix.palm}
+            disabled={mix.palm}
+            onChange={() => change({ preserved: !mix.preserved })}
+          >
+            with a preservative
+          </ToggleButton>
+        </div>
+        {mix.parts.map((p) => (
+          <div key={p.key} className="row mix-part" role="group" aria-label={p.thing?.label ?? 'Next part'}>
+            <ProductPicker
+              label="What"
+              value={p.thing}
+              pick={(thing) =>
+                part(p.key, thing ? { thing, measure: usualMeasure(thing, pantry?.items ?? []) } : { thing })
+              }
+              shelves={[
+                { from: 'Own shelf', products: own },
+                { from: PANTRY, products: pantry?.items ?? [] },
+              ]}
+              width={230}
+            />
+            <TextField
+              label="Amount"
+              value={p.amount}
+              error={numberFrom(p.amount) === null}
+              onChange={(e) => part(p.key, { amount: e.target.value })}
+              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+              sx={{ width: 96 }}
+            />
+            <TextField
+              label="Measure"
+              select
+              value={p.measure}
+              onChange={(e) => part(p.key, { measure: e.target.value as Measure })}
+              sx={{ width: 136 }}
+            >
+              {(pantry?.measures ?? []).map((m) => (
+                <MenuItem key={m.measure} value={m.measure}>
+                  {m.label}
+                </MenuItem>
+              ))}
+            </TextField>
+            {mix.parts.length > 1 && (
+              <Button
+                onClick={() => change({ parts: mix.parts.filter((o) => o.key !== p.key) })}
+                aria-label={`Leave out ${p.thing?.label ?? 'this part'}`}
+              >
+                Leave out
+              </Button>
+            )}
+          </div>
+        ))}
+        <div className="row">
+          <Button
+            onClick={() =>
+              change({
+                parts: [
+                  ...mix.parts,
+                  {
+                    key: 1 + Math.max(0, ...mix.parts.map((p) => p.key)),
+                    thing: null,
+                    amount: '',
+                    measure: 'TEASPOON',
+                  },
+                ],
+              })
+            }
+          >
+            Another part
+          </Button>
+          <Button onClick={close}>Not now</Button>
+        </div>
+        {failure && <ErrorBand error={failure} />}
+      </div>
+      <div className="label-read" aria-live="polite">
+        {read.isError && <ErrorBand error={read.error} />}
+        {recipe && read.data && !read.isError ? (
+          <>
+            <MixedReading mixed={read.data} />
+            <Button
+              type="submit"
+              variant="contained"
+              disabled={mix.name.trim() === '' || weeks === null}
+              sx={{ mt: 2 }}
+            >
+              Put it on the shelf
+            </Button>
+            {mix.name.trim() === '' && <p className="second">Give it a name first.</p>}
+          </>
+        ) : (
+          !read.isError && (
+            <p className="second">
+              Oils by ml or drops, powders by the spoon, products by peas. What comes of it stands here as it
+              grows; nothing is kept before you say so.
+            </p>
+          )
+        )}
+      </div>
+    </form>
+  )
+}
+
+function keptMix(key: string): Partial<Mix> {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Mix>
+  } catch {
+    return {}
+  }
+}
