@@ -32,15 +32,12 @@ public class FinderBenchmark {
     @Param({"", "s", "serum niac"})
     String text = "";
 
-    private List<Finder.Indexed> index = List.of();
+    private Finder.Index index = Finder.index(List.of());
 
     @Setup
     public void setUp() {
-        index = Catalogues.varied(
-                        10_000, RandomGeneratorFactory.of("L64X128MixRandom").create(42))
-                .stream()
-                .map(Finder::index)
-                .toList();
+        index = Finder.index(Catalogues.varied(
+                10_000, RandomGeneratorFactory.of("L64X128MixRandom").create(42)));
     }
 
     @Benchmark

@@ -2,6 +2,7 @@ package outfell.product;
 
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -45,6 +46,8 @@ public final class Actives {
     private static final List<Family> ALL =
             Row.unique(KnowledgeFile.yaml("actives.yaml").rows("actives"), Actives::read, Family::kind);
     private static final Map<ActiveKind, Family> BY_KIND = byKind();
+    /** Every ingredient of the table that acts; asked for each line of each label. */
+    private static final Map<String, Family> BY_INCI = byInci();
 
     private Actives() {}
 
@@ -57,7 +60,15 @@ public final class Actives {
     }
 
     static Optional<Family> of(Ingredient ingredient) {
-        return ALL.stream().filter(f -> f.holds(ingredient)).findFirst();
+        return Optional.ofNullable(BY_INCI.get(ingredient.inci()));
+    }
+
+    private static Map<String, Family> byInci() {
+        Map<String, Family> map = new HashMap<>();
+        for (Ingredient i : Ingredients.all()) {
+            ALL.stream().filter(f -> f.holds(i)).findFirst().ifPresent(f -> map.put(i.inci(), f));
+        }
+        return map;
     }
 
     private static Map<ActiveKind, Family> byKind() {

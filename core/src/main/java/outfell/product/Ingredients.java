@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVRecord;
 import outfell.knowledge.KnowledgeFault;
 import outfell.knowledge.KnowledgeFile;
@@ -18,6 +19,9 @@ import outfell.knowledge.Sources;
 
 /** The ingredient table with its synonyms, from ingredients.csv and synonyms.yaml. */
 public final class Ingredients {
+    private static final Pattern ACCENTS = Pattern.compile("\\p{M}");
+    private static final Pattern SLASH = Pattern.compile("\\s*/\\s*");
+    private static final Pattern SPACES = Pattern.compile("[\\s\\u00a0]+");
     private static final String FILE = "ingredients.csv";
     private static final List<Ingredient> ALL = new ArrayList<>();
     private static final Map<String, Ingredient> BY_NAME = new HashMap<>();
@@ -55,11 +59,10 @@ public final class Ingredients {
 
     /** Case, accents, repeated spaces and the spaces around slashes carry no meaning on a label. */
     static String key(String name) {
-        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD).replaceAll("\\p{M}", "");
-        return plain.toLowerCase(Locale.ROOT)
-                .replaceAll("\\s*/\\s*", "/")
-                .replaceAll("[\\s\\u00a0]+", " ")
-                .strip();
+        String plain = ACCENTS.matcher(Normalizer.normalize(name, Normalizer.Form.NFKD))
+                .replaceAll("");
+        String slashed = SLASH.matcher(plain.toLowerCase(Locale.ROOT)).replaceAll("/");
+        return SPACES.matcher(slashed).replaceAll(" ").strip();
     }
 
     private static void add(CSVRecord row) {

@@ -34,6 +34,9 @@ public final class LabelReader {
     private static final Pattern FOOTNOTE =
             Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");
 
+    private static final Pattern SPACES = Pattern.compile("\\s+");
+    private static final Pattern LEADING = Pattern.compile("^[.:\\s]+");
+    private static final Pattern CLOSING = Pattern.compile("[\\])]");
     private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
 
     /** One name with what stood beside it. */
@@ -189,7 +192,9 @@ public final class LabelReader {
             declared = value <= 100 ? OptionalDouble.of(value) : OptionalDouble.empty();
             text = (text.substring(0, percent.start()) + " " + text.substring(percent.end())).strip();
         }
-        text = text.replaceAll("\\s+", " ").replaceAll("^[.:\\s]+", "").strip();
+        text = LEADING.matcher(SPACES.matcher(text).replaceAll(" "))
+                .replaceAll("")
+                .strip();
         if (text.endsWith(".") && find(text).isEmpty()) {
             text = text.substring(0, text.length() - 1).strip();
         }
@@ -240,11 +245,16 @@ public final class LabelReader {
         for (int depth = 0; depth < 4 && (bare.indexOf('(') >= 0 || bare.indexOf('[') >= 0); depth++) {
             bare = BRACKET.matcher(bare).replaceAll(" ");
         }
-        return bare.replaceAll("[\\])]", " ").replaceAll("\\s+", " ").strip();
+        return SPACES.matcher(CLOSING.matcher(bare).replaceAll(" "))
+                .replaceAll(" ")
+                .strip();
     }
 
     /** "Aqua/Water/Eau" is one substance when every part is known as the same; any other slash belongs to the name. */
     private static Optional<Ingredient> doublet(String name) {
+        if (name.indexOf('/') < 0) {
+            return Optional.empty();
+        }
         String[] parts = name.split("/");
         Optional<Ingredient> first = parts.length < 2 ? Optional.empty() : Ingredients.find(parts[0]);
         for (String part : parts) {

@@ -112,7 +112,7 @@ public final class ProductReader {
             certain.stream()
                     .filter(l -> l.ingredient().isPresent()
                             && Actives.of(l.ingredient().get())
-                                    .filter(family::equals)
+                                    .filter(f -> f.kind() == family.kind())
                                     .isPresent())
                     .map(l -> activeIn(facts.name(), family, l))
                     .filter(a -> a.declared()

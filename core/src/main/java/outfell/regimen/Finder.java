@@ -2,11 +2,14 @@ package outfell.regimen;
 
 import java.text.Normalizer;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.Currency;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -63,54 +66,95 @@ public final class Finder {
             OptionalDouble mostTexture,
             OptionalDouble mostPrice) {}
 
-    /** A product ready to be found: its words laid out once. */
-    public record Indexed(Product product, String name, String words, Set<Concern> serves) {}
+    private record Indexed(Product product, String name, Set<Concern> serves) {}
 
-    private record Ranked(int rank, Product product) {}
+    /**
+     * A shelf laid out once for many searches: in the order of names, with the products in which each word stands. Words are
+     * found by any part of them, so a search looks through the few thousand different words and not through every label.
+     */
+    public static final class Index {
+        private final List<Indexed> products;
+        private final Map<String, BitSet> words = new HashMap<>();
+
+        private Index(List<Product> all) {
+            products = all.stream()
+                    .sorted(Comparator.comparing(Product::name).thenComparing(Product::id))
+                    .map(p -> new Indexed(p, plain(p.name()), serves(p)))
+                    .toList();
+            for (int i = 0; i < products.size(); i++) {
+                for (String word : words(products.get(i).product()).split(" ")) {
+                    words.computeIfAbsent(word, _ -> new BitSet()).set(i);
+                }
+            }
+        }
+
+        /** By name. */
+        public List<Product> all() {
+            return products.stream().map(Indexed::product).toList();
+        }
+
+        /** Where every one of the words stands somewhere. */
+        private BitSet with(String[] wanted) {
+            BitSet found = new BitSet();
+            found.set(0, products.size());
+            for (String word : wanted) {
+                BitSet here = new BitSet();
+                words.forEach((w, where) -> {
+                    if (w.contains(word)) {
+                        here.or(where);
+                    }
+                });
+                found.and(here);
+            }
+            return found;
+        }
+
+        private static Set<Concern> serves(Product p) {
+            Set<Concern> serves = EnumSet.noneOf(Concern.class);
+            Benefits.of(p, DAILY, Yardstick.HOUSE).forEach(h -> serves.add(h.concern()));
+            return serves;
+        }
+
+        private static String words(Product p) {
+            StringBuilder words = new StringBuilder();
+            words.append(p.name())
+                    .append(' ')
+                    .append(p.maker())
+                    .append(' ')
+                    .append(Kinds.of(p.kind()).label());
+            p.label().lines().forEach(l -> {
+                words.append(' ').append(l.printed());
+                l.ingredient()
+                        .ifPresent(i ->
+                                words.append(' ').append(i.inci()).append(' ').append(i.common()));
+            });
+            p.actives()
+                    .forEach(a -> words.append(' ').append(Actives.of(a.kind()).label()));
+            return plain(words.toString()).strip();
+        }
+    }
 
     private Finder() {}
 
-    public static Indexed index(Product p) {
-        StringBuilder words = new StringBuilder();
-        words.append(p.name())
-                .append(' ')
-                .append(p.maker())
-                .append(' ')
-                .append(Kinds.of(p.kind()).label());
-        p.label().lines().forEach(l -> {
-            words.append(' ').append(l.printed());
-            l.ingredient()
-                    .ifPresent(
-                            i -> words.append(' ').append(i.inci()).append(' ').append(i.common()));
-        });
-        p.actives().forEach(a -> words.append(' ').append(Actives.of(a.kind()).label()));
-        Set<Concern> serves = EnumSet.noneOf(Concern.class);
-        Benefits.of(p, DAILY, Yardstick.HOUSE).forEach(h -> serves.add(h.concern()));
-        return new Indexed(p, plain(p.name()), plain(words.toString()), serves);
+    public static Index index(List<Product> products) {
+        return new Index(products);
     }
 
     /** Names that begin with the first word come first, then names that hold it, then the rest; each by name. */
-    public static List<Product> find(List<Indexed> all, Wanted wanted) {
+    public static List<Product> find(Index index, Wanted wanted) {
         String[] words = wanted.text().isBlank()
                 ? new String[0]
                 : plain(wanted.text()).strip().split(" ");
-        return all.stream()
-                .filter(i -> fits(i, wanted, words))
-                .map(i -> new Ranked(rank(i, words), i.product()))
-                .sorted(Comparator.comparingInt(Ranked::rank)
-                        .thenComparing(r -> r.product().name())
-                        .thenComparing(r -> r.product().id()))
-                .map(Ranked::product)
-                .toList();
+        List<List<Product>> byRank = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        index.with(words).stream()
+                .mapToObj(index.products::get)
+                .filter(i -> fits(i, wanted))
+                .forEach(i -> byRank.get(rank(i, words)).add(i.product()));
+        return byRank.stream().flatMap(List::stream).toList();
     }
 
-    private static boolean fits(Indexed i, Wanted w, String[] words) {
+    private static boolean fits(Indexed i, Wanted w) {
         Product p = i.product();
-        for (String word : words) {
-            if (!i.words().contains(word)) {
-                return false;
-            }
-        }
         return (w.kinds().isEmpty() || w.kinds().contains(p.kind()))
                 && (w.actives().isEmpty() || w.actives().stream().allMatch(p::has))
                 && (w.concerns().isEmpty() || w.concerns().stream().allMatch(i.serves()::contains))

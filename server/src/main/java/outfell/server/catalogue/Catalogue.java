@@ -61,7 +61,7 @@ public class Catalogue {
     private final Cache<Product.Facts, Product> understood =
             Caffeine.newBuilder().maximumSize(UNDERSTOOD).build();
     /** The house shelf laid out for finding; thrown away at every change of a product. */
-    private volatile @Nullable List<Finder.Indexed> index;
+    private volatile Finder.@Nullable Index index;
 
     Catalogue(ProductStore store, Settings settings, Clock clock) {
         this.store = store;
@@ -76,7 +76,7 @@ public class Catalogue {
     }
 
     public List<Product> house() {
-        return index().stream().map(Finder.Indexed::product).toList();
+        return index().all();
     }
 
     public SearchResult find(Finder.Wanted wanted) {
@@ -241,13 +241,11 @@ public class Catalogue {
         return find(id).orElseThrow(() -> Problem.notFound("product", id));
     }
 
-    private List<Finder.Indexed> index() {
-        List<Finder.Indexed> ready = index;
+    private Finder.Index index() {
+        Finder.Index ready = index;
         if (ready == null) {
-            ready = store.house().parallelStream()
-                    .map(this::understand)
-                    .map(Finder::index)
-                    .toList();
+            ready = Finder.index(
+                    store.house().parallelStream().map(this::understand).toList());
             index = ready;
         }
         return ready;

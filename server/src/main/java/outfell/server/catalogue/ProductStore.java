@@ -25,6 +25,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.TableField;
@@ -44,6 +46,8 @@ import outfell.store.tables.records.ProductRecord;
 public class ProductStore {
     /** Words that stand in addresses where an id would. */
     private static final Set<String> RESERVED = Set.of("search", "compare", "comparison", "files", "file", "recipes");
+
+    private static final int AT_A_TIME = 500;
 
     private final DSLContext db;
 
@@ -108,7 +112,17 @@ public class ProductStore {
     }
 
     public List<Stored> stored(Collection<String> ids) {
-        return db.selectFrom(PRODUCT).where(PRODUCT.ID.in(ids)).fetch(ProductStore::stored);
+        return someAtATime(ids)
+                .flatMap(some -> db.selectFrom(PRODUCT).where(PRODUCT.ID.in(some)).fetch(ProductStore::stored).stream())
+                .toList();
+    }
+
+    /** A statement with ten thousands of values takes the database longer to read than to run. */
+    private static Stream<List<String>> someAtATime(Collection<String> ids) {
+        List<String> all = List.copyOf(ids);
+        return IntStream.rangeClosed(0, (all.size() - 1) / AT_A_TIME)
+                .mapToObj(i -> all.subList(i * AT_A_TIME, Math.min(all.size(), (i + 1) * AT_A_TIME)))
+                .filter(some -> !some.isEmpty());
     }
 
     private static Stored stored(ProductRecord row) {
@@ -131,21 +145,26 @@ public class ProductStore {
                 PATCH_WAIVER.PRODUCT_ID,
                 VISIT_CHOICE.PRODUCT_ID,
                 PRODUCT_CORRECTION.PRODUCT_ID)) {
-            used.addAll(db.selectDistinct(column)
-                    .from(column.getTable())
-                    .where(column.in(ids))
-                    .fetch(column));
+            someAtATime(ids)
+                    .forEach(some -> used.addAll(db.selectDistinct(column)
+                            .from(column.getTable())
+                            .where(column.in(some))
+                            .fetch(column)));
         }
         return used;
     }
 
     /** Takes products out for good, with what was put right of them and what happened to them. */
     public void deleteAll(Collection<String> ids) {
-        db.deleteFrom(PRODUCT_CORRECTION)
-                .where(PRODUCT_CORRECTION.PRODUCT_ID.in(ids))
-                .execute();
-        db.deleteFrom(PRODUCT_CHANGE).where(PRODUCT_CHANGE.PRODUCT_ID.in(ids)).execute();
-        db.deleteFrom(PRODUCT).where(PRODUCT.ID.in(ids)).execute();
+        someAtATime(ids).forEach(some -> {
+            db.deleteFrom(PRODUCT_CORRECTION)
+                    .where(PRODUCT_CORRECTION.PRODUCT_ID.in(some))
+                    .execute();
+            db.deleteFrom(PRODUCT_CHANGE)
+                    .where(PRODUCT_CHANGE.PRODUCT_ID.in(some))
+                    .execute();
+            db.deleteFrom(PRODUCT).where(PRODUCT.ID.in(some)).execute();
+        });
     }
 
     /** Notes what a file changed. */
