@@ -22,6 +22,8 @@ export const keys = {
   product: (id: string) => ['products', 'one', id] as const,
   substitutes: (id: string, want: Want) => ['products', 'substitutes', id, want] as const,
   present: (visit: string, version: number) => ['plan', 'present', visit, version] as const,
+  supply: (visit: string, version: number, month: Month) =>
+    ['plan', 'supply', visit, version, month] as const,
   moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
   plans: (visit: string) => ['plan', visit] as const,
@@ -147,6 +149,15 @@ export const usePresent = (visit: string, version: number) =>
   })
 
 /** Products that changed since the kept plan was built with them. */
+/** What the plan costs and how long its packs last; the last answer stays while the next is fetched. */
+export const useSupply = (visit: string, version: number, month: Month) =>
+  useQuery({
+    queryKey: keys.supply(visit, version, month),
+    queryFn: () =>
+      ask(api.GET('/api/visits/{id}/supply', { params: { path: { id: visit }, query: { month } } })),
+    placeholderData: keepPreviousData,
+  })
+
 export const useMoved = (visit: string) =>
   useQuery({
     queryKey: keys.moved(visit),

@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/supply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["supply"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/verdict": {
         parameters: {
             query?: never;
@@ -957,6 +973,13 @@ export interface components {
             high: number;
             /** Format: double */
             low: number;
+        };
+        Cheaper: {
+            lost: string[];
+            name: string;
+            product: string;
+            /** Format: double */
+            saves: number;
         };
         Choice: {
             /** @enum {string} */
@@ -1908,6 +1931,31 @@ export interface components {
             share: number;
             /** Format: int32 */
             spf: number;
+        };
+        SupplyLine: {
+            because: components["schemas"]["Because"];
+            cheaper?: components["schemas"]["Cheaper"];
+            /** Format: int32 */
+            days: number;
+            /** @enum {string} */
+            end: "EMPTY" | "PAST_ITS_TIME" | "NOT_KNOWN";
+            /** Format: date */
+            ends?: string | null;
+            /** Format: double */
+            month?: number | null;
+            name: string;
+            product: string;
+            soon: boolean;
+        };
+        SupplyView: {
+            /** Format: double */
+            budget?: number | null;
+            lines: components["schemas"]["SupplyLine"][];
+            /** Format: double */
+            month: number;
+            /** Format: double */
+            over: number;
+            unpriced: string[];
         };
         TakenFile: {
             /** Format: int32 */
@@ -3450,6 +3498,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Present"];
+                };
+            };
+        };
+    };
+    supply: {
+        parameters: {
+            query: {
+                month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SupplyView"];
                 };
             };
         };

@@ -18,6 +18,7 @@ import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import { ByHand } from './ByHand'
 import { StepDetail } from './StepDetail'
+import { SupplyTable } from './SupplyTable'
 import { usePlan, withheld } from './usePlan'
 import './regimen.css'
 
@@ -435,6 +436,7 @@ function Below({
           </ul>
         </section>
       </div>
+      <SupplyTable context={context} month={regimen.month} />
     </>
   )
 }

@@ -133,6 +133,19 @@ class ProductsIT extends InTheBrowser {
     }
 
     @Test
+    void a_plan_says_what_a_month_costs_and_when_each_pack_ends() {
+        page.navigate(visitOf("Tobit Harl") + "/regimen");
+        Locator supply = page.getByLabel("Money and supply");
+        assertThat(supply).containsText("over the budget");
+        assertThat(supply).containsText(Pattern.compile("empty in \\d+ days"));
+        Locator cheaper = supply.getByRole(AriaRole.LINK).first();
+        assertThat(supply).containsText("would save");
+        nothingToMend("supply");
+        cheaper.click();
+        heading("Side by side");
+    }
+
+    @Test
     void a_broken_file_changes_nothing_and_says_where_it_is_broken() {
         page.navigate(server.address() + "/products/files");
         drop("bad.csv", """

@@ -30,6 +30,14 @@ import outfell.week.Tolerance;
 public final class Finder {
     private static final double DAYS_A_MONTH = 365.0 / 12;
     private static final double DAILY = 7;
+    /** What a cheaper product must not bring in. */
+    private static final Set<Tag> HARSH = EnumSet.of(
+            Tag.SURFACTANT_STRONG,
+            Tag.DRYING_ALCOHOL,
+            Tag.FRAGRANCE,
+            Tag.ESSENTIAL_OIL,
+            Tag.FRAGRANCE_ALLERGEN,
+            Tag.IRRITANT_SENSORY);
 
     /** What a product must not hold. */
     public enum FreeOf {
@@ -285,15 +293,31 @@ public final class Finder {
                 .toList();
     }
 
+    /** Actives that the one gives and the other does not, in words: what is lost by taking the other. */
+    public static List<String> lost(Product p, Product instead) {
+        return p.actives().stream()
+                .filter(a -> !instead.has(a.kind()))
+                .map(a -> Actives.of(a.kind()).label())
+                .distinct()
+                .toList();
+    }
+
     private static boolean better(Product p, Product o, Want want) {
         return switch (want) {
             case CHEAPER ->
                 perMonth(o).isPresent()
                         && perMonth(p).isPresent()
-                        && perMonth(o).get() < perMonth(p).get();
+                        && perMonth(o).get() < perMonth(p).get()
+                        && noHarsher(p, o);
             case GENTLER -> o.irritancy() < p.irritancy() && Tolerance.points(o) <= Tolerance.points(p);
             case UNSCENTED -> !FreeOf.PERFUME.holds(p) && FreeOf.PERFUME.holds(o);
         };
+    }
+
+    /** What saves money and costs skin saves nothing. */
+    private static boolean noHarsher(Product p, Product o) {
+        return o.irritancy() <= p.irritancy()
+                && o.tags().stream().filter(HARSH::contains).allMatch(p.tags()::contains);
     }
 
     private static double measure(Product o, Want want) {
@@ -314,7 +338,7 @@ public final class Finder {
                                 .orElse(""));
         String better = switch (want) {
             case CHEAPER ->
-                "%s a month in place of %s"
+                "%s a month in place of %s, and no harsher"
                         .formatted(
                                 money(perMonth(o).orElse(0.0), currency),
                                 money(perMonth(p).orElse(0.0), currency));

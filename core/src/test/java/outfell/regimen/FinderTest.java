@@ -63,6 +63,14 @@ class FinderTest {
     }
 
     @Test
+    void what_is_lost_by_another_is_what_it_does_not_give() {
+        Product rich = Consultations.product("cream-lanolin");
+        assertThat(Finder.lost(rich, rich)).isEmpty();
+        Product retinol = Consultations.product("retinol-serum-02");
+        assertThat(Finder.lost(retinol, rich)).contains("retinoid");
+    }
+
+    @Test
     void a_name_that_begins_with_the_word_comes_first() {
         assertThat(names(text("gel")).getFirst()).startsWithIgnoringCase("gel");
     }
@@ -131,9 +139,14 @@ class FinderTest {
                 p.leading().ifPresent(a -> assertThat(s.product().has(a.kind())).isTrue());
                 assertThat(s.because().sentence()).isNotBlank();
                 switch (want) {
-                    case CHEAPER ->
+                    case CHEAPER -> {
                         assertThat(Finder.perMonth(s.product()).orElseThrow())
                                 .isLessThan(Finder.perMonth(p).orElseThrow());
+                        assertThat(s.product().irritancy()).isLessThanOrEqualTo(p.irritancy());
+                        if (!p.tags().contains(Tag.SURFACTANT_STRONG)) {
+                            assertThat(s.product().tags()).doesNotContain(Tag.SURFACTANT_STRONG);
+                        }
+                    }
                     case GENTLER -> assertThat(s.product().irritancy()).isLessThan(p.irritancy());
                     case UNSCENTED ->
                         assertThat(FreeOf.PERFUME.holds(s.product())).isTrue();

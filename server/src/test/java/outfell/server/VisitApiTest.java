@@ -98,6 +98,33 @@ class VisitApiTest extends OverHttp {
     }
 
     @Test
+    void a_plan_says_what_it_costs_and_when_its_packs_end() throws Exception {
+        String visit = lastVisit("Tobit Harl");
+        JsonNode supply = get("/api/visits/" + visit + "/supply?month=NOVEMBER").body();
+        JsonNode plan = get("/api/visits/" + visit + "/plan?month=NOVEMBER").body();
+        java.util.Set<String> planned = new java.util.TreeSet<>();
+        for (String part : java.util.List.of("morning", "evening")) {
+            plan.at("/regimen/" + part + "/steps")
+                    .valueStream()
+                    .forEach(s -> planned.add(s.at("/product").asString()));
+        }
+        assertThat(supply.at("/lines").valueStream().map(l -> l.at("/product").asString()))
+                .containsExactlyInAnyOrderElementsOf(planned);
+        double sum = supply.at("/lines")
+                .valueStream()
+                .mapToDouble(l -> l.at("/month").asDouble(0))
+                .sum();
+        assertThat(supply.at("/month").asDouble())
+                .isGreaterThan(1)
+                .isCloseTo(sum, org.assertj.core.api.Assertions.within(0.001));
+        assertThat(supply.at("/budget").asDouble()).isEqualTo(20);
+        assertThat(supply.at("/over").asDouble()).isEqualTo(Math.max(0, sum - 20));
+        assertThat(supply.at("/lines").valueStream())
+                .allSatisfy(
+                        l -> assertThat(l.at("/because/sentence").asString()).isNotBlank());
+    }
+
+    @Test
     void a_prescription_needs_its_nights() throws Exception {
         String client = get("/api/visits/" + newVisit("Ode Sallow"))
                 .body()

@@ -102,6 +102,12 @@ class VisitController {
         return visits.verdict(id, document);
     }
 
+    /** What the plan costs a month, and when each pack is empty or past its time. */
+    @GetMapping("/visits/{id}/supply")
+    SupplyView supply(@PathVariable UUID id, @RequestParam Month month) {
+        return visits.supply(id, month);
+    }
+
     @GetMapping("/visits/{id}/plan")
     PlanAnswer plan(@PathVariable UUID id, @RequestParam Month month) {
         return visits.plan(id, month);

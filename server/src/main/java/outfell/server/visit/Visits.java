@@ -4,9 +4,15 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.climate.Sites;
@@ -17,6 +23,7 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
+import outfell.regimen.Finder;
 import outfell.regimen.Planner;
 import outfell.regimen.PresentRoutine;
 import outfell.regimen.Regimen;
@@ -38,6 +45,7 @@ import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.skin.ProbeBands;
+import outfell.supply.Supply;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps visits and plans from them. */
@@ -124,6 +132,61 @@ public class Visits {
 
     public PlanAnswer plan(UUID id, Month shown) {
         return plans.plan(consultation(find(id)), shown);
+    }
+
+    /** What the plan costs and how long its packs last, those in use by what is left of them. */
+    public SupplyView supply(UUID id, Month shown) {
+        Visit visit = find(id);
+        Regimen regimen = plan(id, shown).regimen();
+        if (regimen == null) {
+            throw Problem.refused("refer-first", "There is nothing to buy until the referral is settled.");
+        }
+        Map<ProductId, Supply.Pack> packs = clients.shelf(visit.client()).stream()
+                .collect(Collectors.toMap(
+                        ClientStore.ShelfItem::product,
+                        i -> new Supply.Pack(
+                                Optional.ofNullable(i.use().opened()), i.use().left())));
+        Map<ProductId, Double> grams = new LinkedHashMap<>();
+        Stream.of(regimen.morning(), regimen.evening())
+                .flatMap(r -> r.steps().stream())
+                .forEach(s ->
+                        grams.merge(s.product(), s.amount().grams() * s.nights().size(), Double::sum));
+        List<Supply.Used> used = grams.entrySet().stream()
+                .map(e -> new Supply.Used(
+                        catalogue.find(e.getKey()).orElseThrow(),
+                        e.getValue(),
+                        Optional.ofNullable(packs.get(e.getKey()))))
+                .toList();
+        return SupplyView.of(
+                Supply.of(used, LocalDate.now(clock)),
+                cheaper(visit, used),
+                visit.intake().budget());
+    }
+
+    /** For each new product of the plan, the cheapest of the house that does its job and that no ban keeps from her. */
+    private Map<ProductId, SupplyView.Cheaper> cheaper(Visit visit, List<Supply.Used> used) {
+        ProbeBands now = bands.current();
+        Cases.Asked asked = asked(visit, now);
+        Set<ProductId> planned = used.stream().map(u -> u.product().id()).collect(Collectors.toSet());
+        Map<ProductId, SupplyView.Cheaper> all = new LinkedHashMap<>();
+        used.stream()
+                .filter(u -> u.pack().isEmpty() && !u.product().prescription())
+                .forEach(u -> catalogue.substitutes(u.product().id(), Finder.Want.CHEAPER).stream()
+                        .map(Finder.Substitute::product)
+                        .filter(p -> !planned.contains(p.id())
+                                && plans.against(asked, Cases.concerns(visit.intake()), now, p)
+                                        .isEmpty())
+                        .map(p -> instead(u, p))
+                        .filter(c -> c.saves() > 0)
+                        .max(Comparator.comparingDouble(SupplyView.Cheaper::saves))
+                        .ifPresent(c -> all.put(u.product().id(), c)));
+        return all;
+    }
+
+    private static SupplyView.Cheaper instead(Supply.Used u, Product p) {
+        double saves = Supply.month(u.product(), u.gramsAWeek()).orElse(0)
+                - Supply.month(p, u.gramsAWeek()).orElse(Double.MAX_VALUE);
+        return new SupplyView.Cheaper(p.id(), p.name(), saves, Finder.lost(u.product(), p));
     }
 
     /** @throws Problem when a rule forbids the product, with the reason */

@@ -1,0 +1,225 @@
+package outfell.supply;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+
+/**
+ * When a pack is empty or past its time, whichever comes first, and what a month of it costs. Grams and millilitres are taken as
+ * one. Nothing is rounded up: days that are begun do not count.
+ */
+public final class Supply {
+    private static final double DAYS_A_MONTH = 365.0 / 12;
+    private static final double DAYS_A_WEEK = 7;
+    private static final double FULL = 100;
+
+    /**
+     * One product as a plan uses it.
+     *
+     * @param gramsAWeek both routines together, more than 0
+     * @param pack the one in use; absent when a new one is opened today
+     */
+    public record Used(Product product, double gramsAWeek, Optional<Pack> pack) {}
+
+    /**
+     * A pack in use.
+     *
+     * @param opened when, if known
+     * @param left percent, 0 to 100
+     */
+    public record Pack(Optional<LocalDate> opened, double left) {}
+
+    /** What ends a pack. */
+    public enum End {
+        EMPTY,
+        PAST_ITS_TIME,
+        NOT_KNOWN
+    }
+
+    /**
+     * How long one product lasts.
+     *
+     * @param days until it ends; 0 when it has ended or is not known
+     * @param ends the day; absent when the size is not known
+     * @param soon whether it ends within the days of warning
+     * @param month what a month of it costs, packs thrown away past their time included; absent without price or size
+     */
+    public record Line(
+            ProductId product,
+            String name,
+            double gramsAWeek,
+            int days,
+            Optional<LocalDate> ends,
+            End end,
+            boolean soon,
+            OptionalDouble month,
+            Because because) {}
+
+    /**
+     * A whole plan.
+     *
+     * @param month of all whose price is known
+     * @param unpriced names of those without price or size
+     */
+    public record Whole(List<Line> lines, double month, List<String> unpriced) {}
+
+    private record OfKind(StepKind kind, double waste, int months, Because because) {}
+
+    private record OfActive(ActiveKind active, int months, Because because) {}
+
+    private static final Row FILE = KnowledgeFile.yaml("supply.yaml");
+    private static final Map<StepKind, OfKind> KINDS = kinds();
+    private static final List<OfActive> ACTIVES = Row.unique(
+            FILE.rows("actives"),
+            r -> new OfActive(r.one("active", ActiveKind.class), r.whole("months", 1, 60), r.because(r.text("reason"))),
+            OfActive::active);
+    private static final int WARN_DAYS = FILE.whole("warn-days", 1, 100);
+
+    private Supply() {}
+
+    public static Whole of(List<Used> used, LocalDate today) {
+        List<Line> lines = used.stream().map(u -> line(u, today)).toList();
+        return new Whole(
+                lines,
+                lines.stream().mapToDouble(l -> l.month().orElse(0)).sum(),
+                lines.stream().filter(l -> l.month().isEmpty()).map(Line::name).toList());
+    }
+
+    private static Line line(Used u, LocalDate today) {
+        Product p = u.product();
+        OptionalDouble month = month(p, u.gramsAWeek());
+        if (p.size() == 0) {
+            return new Line(
+                    p.id(),
+                    p.name(),
+                    u.gramsAWeek(),
+                    0,
+                    Optional.empty(),
+                    End.NOT_KNOWN,
+                    false,
+                    month,
+                    Because.house("Its size is not known."));
+        }
+        double left = u.pack().map(Pack::left).orElse(FULL) / FULL;
+        int empty = daysToEmpty(p, left, u.gramsAWeek());
+        Optional<LocalDate> opened = u.pack().isPresent() ? u.pack().get().opened() : Optional.of(today);
+        Optional<LocalDate> past = opened.map(d -> d.plusMonths(monthsOpen(p)));
+        boolean timeFirst = past.isPresent() && past.get().isBefore(today.plusDays(empty));
+        int days = timeFirst ? (int) Math.max(0, ChronoUnit.DAYS.between(today, past.orElseThrow())) : empty;
+        return new Line(
+                p.id(),
+                p.name(),
+                u.gramsAWeek(),
+                days,
+                Optional.of(timeFirst ? past.orElseThrow() : today.plusDays(empty)),
+                timeFirst ? End.PAST_ITS_TIME : End.EMPTY,
+                days <= WARN_DAYS,
+                month,
+                timeFirst ? past(p, empty) : emptied(u, opened.isPresent()));
+    }
+
+    /** Whole days for which what comes out of the pack is enough. */
+    static int daysToEmpty(Product p, double left, double gramsAWeek) {
+        return (int) Math.floor(net(p) * left / (gramsAWeek / DAYS_A_WEEK));
+    }
+
+    static int monthsOpen(Product p) {
+        int months = of(p.kind()).months();
+        return shortest(p).map(a -> Math.min(months, a.months())).orElse(months);
+    }
+
+    private static double net(Product p) {
+        return p.size() * (1 - of(p.kind()).waste());
+    }
+
+    /** What a month costs, packs thrown away past their time included; nothing without price or size. */
+    public static OptionalDouble month(Product p, double gramsAWeek) {
+        if (p.size() == 0 || p.price() == 0) {
+            return OptionalDouble.empty();
+        }
+        double days = net(p) / (gramsAWeek / DAYS_A_WEEK);
+        double kept = monthsOpen(p) * DAYS_A_MONTH;
+        return OptionalDouble.of(p.price() / Math.min(days, kept) * DAYS_A_MONTH);
+    }
+
+    private static Because past(Product p, int empty) {
+        Because rule = shortest(p)
+                .map(OfActive::because)
+                .orElseGet(() -> of(p.kind())
+                        .because()
+                        .withSentence("Such a pack keeps about %d months once opened.".formatted(monthsOpen(p))));
+        return rule.withSentence(
+                "%s At this use it would last %d days, so some is thrown away: a smaller pack, if there is one."
+                        .formatted(rule.sentence(), empty));
+    }
+
+    private static Because emptied(Used u, boolean opened) {
+        Product p = u.product();
+        String arithmetic = "%s %s%s, less %.0f %% that never comes out, at %.2f %s a day."
+                .formatted(
+                        number(p.size()),
+                        p.unit(),
+                        u.pack()
+                                .filter(k -> k.left() < FULL)
+                                .map(k -> ", %.0f %% left".formatted(k.left()))
+                                .orElse(""),
+                        FULL * of(p.kind()).waste(),
+                        u.gramsAWeek() / DAYS_A_WEEK,
+                        p.unit());
+        return of(p.kind())
+                .because()
+                .withSentence(
+                        opened
+                                ? arithmetic
+                                : arithmetic
+                                        + " When it was opened is not known: ask, for it may be past its time sooner.");
+    }
+
+    private static Optional<OfActive> shortest(Product p) {
+        List<ActiveKind> held = p.actives().stream().map(ActiveIn::kind).toList();
+        return ACTIVES.stream()
+                .filter(a ->
+                        held.contains(a.active()) && a.months() < of(p.kind()).months())
+                .min((a, b) -> Integer.compare(a.months(), b.months()));
+    }
+
+    private static OfKind of(StepKind kind) {
+        return Objects.requireNonNull(KINDS.get(kind));
+    }
+
+    private static String number(double x) {
+        return x == Math.rint(x) ? "%.0f".formatted(x) : String.valueOf(x);
+    }
+
+    private static Map<StepKind, OfKind> kinds() {
+        Map<StepKind, OfKind> map = new EnumMap<>(StepKind.class);
+        Row.unique(
+                        FILE.rows("kinds"),
+                        r -> new OfKind(
+                                r.one("id", StepKind.class),
+                                r.number("waste", 0, 0.5),
+                                r.whole("months", 1, 60),
+                                r.because("The usual container of its kind.")),
+                        OfKind::kind)
+                .forEach(k -> map.put(k.kind(), k));
+        for (StepKind kind : StepKind.values()) {
+            if (!map.containsKey(kind)) {
+                throw FILE.fault("there is no row for " + kind);
+            }
+        }
+        return map;
+    }
+}

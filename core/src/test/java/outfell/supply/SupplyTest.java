@@ -1,0 +1,109 @@
+package outfell.supply;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
+import outfell.product.StepKind;
+
+class SupplyTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+
+    @ParameterizedTest
+    @CsvSource({
+        "SERUM, 30, 3.5, 57",
+        "MOISTURISER, 50, 10.08, 31",
+        "SUNSCREEN, 50, 10.5, 31",
+        "SUNSCREEN, 50, 21, 15",
+        "TREATMENT, 30, 0.9, 221",
+        "WASH, 150, 21, 48"
+    })
+    void a_pack_lasts_as_long_as_the_worked_examples_say(StepKind kind, double size, double gramsAWeek, int days) {
+        assertThat(Supply.daysToEmpty(product(kind, size, 0, "Aqua"), 1, gramsAWeek))
+                .isEqualTo(days);
+    }
+
+    @Test
+    void a_retinoid_used_sparingly_is_past_its_time_before_it_is_empty() {
+        Product retinol = product(StepKind.TREATMENT, 30, 36, "Aqua, Squalane, Retinol (0.3 %)");
+        Supply.Line line = one(new Supply.Used(retinol, 0.9, Optional.empty()));
+        assertThat(line.end()).isEqualTo(Supply.End.PAST_ITS_TIME);
+        assertThat(line.ends()).hasValue(LocalDate.of(2027, 5, 25));
+        assertThat(line.days()).isEqualTo(181);
+        assertThat(line.because().sentence()).contains("six months").contains("221 days");
+        // what is thrown away is paid for: 36 for six months
+        assertThat(line.month().orElseThrow()).isCloseTo(6, within(0.001));
+    }
+
+    @Test
+    void a_pack_in_use_lasts_by_what_is_left_and_by_when_it_was_opened() {
+        Product cream = product(StepKind.MOISTURISER, 50, 12, "Aqua, Glycerin");
+        Supply.Line half = one(new Supply.Used(
+                cream, 10.08, Optional.of(new Supply.Pack(Optional.of(LocalDate.of(2026, 10, 1)), 50))));
+        assertThat(half.days()).isEqualTo(15);
+        assertThat(half.soon()).isFalse();
+        Supply.Line quarter = one(new Supply.Used(cream, 10.08, Optional.of(new Supply.Pack(Optional.empty(), 25))));
+        assertThat(quarter.days()).isEqualTo(7);
+        assertThat(quarter.soon()).isTrue();
+        assertThat(quarter.because().sentence()).contains("When it was opened is not known");
+        Supply.Line old = one(new Supply.Used(
+                cream, 10.08, Optional.of(new Supply.Pack(Optional.of(LocalDate.of(2025, 6, 1)), 90))));
+        assertThat(old.end()).isEqualTo(Supply.End.PAST_ITS_TIME);
+        assertThat(old.days()).isZero();
+        assertThat(old.ends()).hasValue(LocalDate.of(2026, 6, 1));
+    }
+
+    @Test
+    void the_whole_says_what_it_could_not_reckon() {
+        Supply.Whole whole = Supply.of(
+                List.of(
+                        new Supply.Used(product(StepKind.MOISTURISER, 46, 10, "Aqua"), 7, Optional.empty()),
+                        new Supply.Used(product(StepKind.SERUM, 0, 10, "Aqua"), 7, Optional.empty()),
+                        new Supply.Used(product(StepKind.TONER, 100, 0, "Aqua"), 7, Optional.empty())),
+                TODAY);
+        // 46 ml less 8 % at 1 a day last 42.32 days
+        assertThat(whole.month()).isCloseTo(10 / 42.32 * 365 / 12, within(0.001));
+        assertThat(whole.unpriced()).hasSize(2);
+        assertThat(whole.lines().get(1).end()).isEqualTo(Supply.End.NOT_KNOWN);
+        assertThat(whole.lines().get(2).days()).isEqualTo(97);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "SERUM, 'Aqua, Ascorbic Acid (15 %)', 3",
+        "SERUM, 'Aqua, Glycerin', 12",
+        "EYE, 'Aqua, Retinol (0.1 %)', 6",
+        "OIL, 'Rosa Canina Fruit Oil', 6",
+        "SUNSCREEN, Aqua, 12"
+    })
+    void the_shorter_of_kind_and_active_counts(StepKind kind, String label, int months) {
+        assertThat(Supply.monthsOpen(product(kind, 30, 10, label))).isEqualTo(months);
+    }
+
+    private static Supply.Line one(Supply.Used used) {
+        return Supply.of(List.of(used), TODAY).lines().getFirst();
+    }
+
+    private static Product product(StepKind kind, double size, double price, String label) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId("p"),
+                "Pack",
+                "",
+                size,
+                "g",
+                price,
+                label,
+                Optional.of(kind),
+                OptionalDouble.empty(),
+                false));
+    }
+}
