@@ -89,12 +89,24 @@ final class SimulatedProbe {
         try {
             while (true) {
                 Socket caller = socket.accept();
-                open.add(caller);
-                Thread.ofPlatform().daemon().name("simulated probe line").start(() -> serve(caller));
+                if (answers(socket, caller)) {
+                    Thread.ofPlatform().daemon().name("simulated probe line").start(() -> serve(caller));
+                }
             }
         } catch (IOException unplugged) {
             close(socket);
         }
+    }
+
+    /** A call that comes in while the plug is pulled is not answered. */
+    private synchronized boolean answers(ServerSocket socket, Socket caller) {
+        boolean plugged = listening == socket;
+        if (plugged) {
+            open.add(caller);
+        } else {
+            close(caller);
+        }
+        return plugged;
     }
 
     private void serve(Socket caller) {
