@@ -157,6 +157,15 @@ class FileApiTest extends OverHttp {
         byte[] latin = "name,maker\nCrème,B\n".getBytes(StandardCharsets.ISO_8859_1);
         assertThat(places(settled(choose("CATALOGUE", latin)))).containsExactly("2  NOT_UTF8");
         assertThat(choose("SHELF", "name\nA\n").status()).isEqualTo(404);
+        assertThat(raw("/api/files/export?what=SHELF&form=CSV").statusCode()).isEqualTo(400);
+        assertThat(raw("/api/files/export?what=SHELF&form=CSV&client=" + java.util.UUID.randomUUID())
+                        .statusCode())
+                .isEqualTo(404);
+        assertThat(get("/api/files/" + java.util.UUID.randomUUID())
+                        .body()
+                        .at("/detail")
+                        .asString())
+                .contains("choose it again");
     }
 
     @Test

@@ -10,6 +10,7 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -99,7 +100,7 @@ class FileController {
         if (what == What.SHELF && client == null) {
             throw Problem.field("/client", "Say whose shelf.");
         }
-        String text = client == null ? files.catalogue(form) : files.shelf(client, form);
+        String text = what == What.SHELF ? files.shelf(Objects.requireNonNull(client), form) : files.catalogue(form);
         boolean json = form == Files.Form.JSON;
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(json ? "application/json" : "text/csv;charset=UTF-8"))

@@ -8,14 +8,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import outfell.product.Product;
+import outfell.product.ProductId;
 import outfell.server.catalogue.ProductStore;
 import outfell.server.client.ClientStore;
+import outfell.server.problem.Problem;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Writes the catalogue and a shelf as a file that reads back to the same. */
@@ -54,23 +58,27 @@ class Files {
                         .toList());
     }
 
-    String shelf(java.util.UUID client, Form form) {
+    /** @throws Problem when there is no such client */
+    String shelf(UUID client, Form form) {
+        if (clients.find(client).isEmpty()) {
+            throw Problem.notFound("client", client);
+        }
+        List<ClientStore.ShelfItem> shelf = clients.shelf(client);
+        Map<ProductId, Product.Facts> facts =
+                products.stored(shelf.stream().map(i -> i.product().value()).toList()).stream()
+                        .map(ProductStore.Stored::facts)
+                        .collect(Collectors.toMap(Product.Facts::id, f -> f));
         List<Map<String, Object>> rows = new ArrayList<>();
-        for (ClientStore.ShelfItem item : clients.shelf(client)) {
-            Optional<ProductStore.Stored> product =
-                    products.stored(List.of(item.product().value())).stream().findFirst();
-            product.ifPresent(p -> {
-                Map<String, Object> cells = cells(p.facts());
-                cells.put("weeks", item.use().weeks());
-                cells.put("morning", item.use().morning());
-                cells.put("evening", item.use().evening());
-                cells.put("days_a_week", item.use().daysAWeek());
-                cells.put(
-                        "opened", item.use().opened() == null ? "" : item.use().opened());
-                cells.put("left", item.use().left());
-                cells.put("nights", item.nights());
-                rows.add(cells);
-            });
+        for (ClientStore.ShelfItem item : shelf) {
+            Map<String, Object> cells = cells(Objects.requireNonNull(facts.get(item.product())));
+            cells.put("weeks", item.use().weeks());
+            cells.put("morning", item.use().morning());
+            cells.put("evening", item.use().evening());
+            cells.put("days_a_week", item.use().daysAWeek());
+            cells.put("opened", item.use().opened() == null ? "" : item.use().opened());
+            cells.put("left", item.use().left());
+            cells.put("nights", item.nights());
+            rows.add(cells);
         }
         return write(What.SHELF, form, rows);
     }
@@ -132,7 +140,7 @@ class Files {
         return text.toString();
     }
 
-    private static String cell(@org.jspecify.annotations.Nullable Object value, boolean decimalComma) {
+    private static String cell(@Nullable Object value, boolean decimalComma) {
         return switch (value) {
             case null -> "";
             case Boolean b -> b ? "yes" : "no";

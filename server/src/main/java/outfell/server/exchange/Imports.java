@@ -157,7 +157,7 @@ public class Imports {
         if (what == What.SHELF && (client == null || clients.find(client).isEmpty())) {
             throw Problem.notFound("client", String.valueOf(client));
         }
-        Chosen c = new Chosen(what, client, file);
+        Chosen c = new Chosen(what, what == What.SHELF ? client : null, file);
         synchronized (chosen) {
             chosen.put(c.id, c);
             if (chosen.size() > FILES_HELD) {
