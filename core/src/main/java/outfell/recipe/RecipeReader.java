@@ -74,18 +74,13 @@ public final class RecipeReader {
      * likely shares.
      */
     private Product.Facts facts() {
-        return new Product.Facts(
-                        new ProductId("mixed"),
-                        SPF.matcher(recipe.name()).replaceAll("").strip(),
-                        "",
-                        0,
-                        "g",
-                        0,
-                        label(),
-                        kind(),
-                        texture(),
-                        false)
+        return new Product.Facts(new ProductId("mixed"), name(), "", 0, "g", 0, label(), kind(), texture(), false)
                 .madeAtHome(recipe.use());
+    }
+
+    private String name() {
+        String name = SPF.matcher(recipe.name()).replaceAll("").strip();
+        return name.isEmpty() ? "Mixture" : name;
     }
 
     // ---- label

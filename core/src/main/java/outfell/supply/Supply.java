@@ -3,6 +3,7 @@ package outfell.supply;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -16,6 +17,7 @@ import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.routine.Step;
 
 /**
  * When a pack is empty or past its time, whichever comes first, and what a month of it costs. Grams and millilitres are taken as
@@ -74,7 +76,12 @@ public final class Supply {
      * @param month of all whose price is known
      * @param unpriced names of those without price or size
      */
-    public record Whole(List<Line> lines, double month, List<String> unpriced) {}
+    public record Whole(List<Line> lines, double month, List<String> unpriced) {
+        /** What the month is above a budget; 0 within it. */
+        public double over(double budget) {
+            return Math.max(0, month - budget);
+        }
+    }
 
     private record OfKind(StepKind kind, double waste, int months, Because because) {}
 
@@ -96,6 +103,23 @@ public final class Supply {
                 lines,
                 lines.stream().mapToDouble(l -> l.month().orElse(0)).sum(),
                 lines.stream().filter(l -> l.month().isEmpty()).map(Line::name).toList());
+    }
+
+    /** Grams a week of each product of a plan, in the order in which they are met. */
+    public static Map<ProductId, Double> gramsAWeek(List<Step> steps) {
+        Map<ProductId, Double> grams = new LinkedHashMap<>();
+        steps.forEach(
+                s -> grams.merge(s.product(), s.amount().grams() * s.nights().size(), Double::sum));
+        return grams;
+    }
+
+    /** What another product used the same way would save a month; nothing where it saves nothing or a price is missing. */
+    public static OptionalDouble saves(Used used, Product instead) {
+        OptionalDouble now = month(used.product(), used.gramsAWeek());
+        OptionalDouble then = month(instead, used.gramsAWeek());
+        return now.isPresent() && then.isPresent() && then.getAsDouble() < now.getAsDouble()
+                ? OptionalDouble.of(now.getAsDouble() - then.getAsDouble())
+                : OptionalDouble.empty();
     }
 
     private static Line line(Used u, LocalDate today) {

@@ -171,6 +171,8 @@ class RecipeReaderTest {
                 "My own SPF 30 oil", HomeUse.BY_DAY, false, false, List.of(pantry("olive-oil", 30, Measure.ML)));
         Mixed m = RecipeReader.read(named);
         assertThat(m.product().name()).isEqualTo("My own oil");
+        Recipe bare = new Recipe("SPF 50", HomeUse.BY_DAY, false, false, List.of(pantry("olive-oil", 30, Measure.ML)));
+        assertThat(RecipeReader.read(bare).product().name()).isEqualTo("Mixture");
         assertThat(m.product().spf()).isZero();
     }
 

@@ -77,6 +77,21 @@ class SupplyTest {
         assertThat(whole.lines().get(2).days()).isEqualTo(97);
     }
 
+    @Test
+    void a_budget_is_overrun_by_the_rest_and_a_dearer_product_saves_nothing() {
+        Supply.Used cream = new Supply.Used(product(StepKind.MOISTURISER, 46, 10, "Aqua"), 7, Optional.empty());
+        Supply.Whole whole = Supply.of(List.of(cream), TODAY);
+        assertThat(whole.over(5)).isCloseTo(whole.month() - 5, within(0.001));
+        assertThat(whole.over(500)).isZero();
+        assertThat(Supply.saves(cream, product(StepKind.MOISTURISER, 46, 6, "Aqua"))
+                        .orElseThrow())
+                .isCloseTo(whole.month() * 0.4, within(0.001));
+        assertThat(Supply.saves(cream, product(StepKind.MOISTURISER, 46, 11, "Aqua")))
+                .isEmpty();
+        assertThat(Supply.saves(cream, product(StepKind.MOISTURISER, 46, 0, "Aqua")))
+                .isEmpty();
+    }
+
     @ParameterizedTest
     @CsvSource({
         "SERUM, 'Aqua, Ascorbic Acid (15 %)', 3",

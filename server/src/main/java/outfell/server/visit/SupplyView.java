@@ -60,6 +60,6 @@ public record SupplyView(
                 whole.month(),
                 whole.unpriced(),
                 budget,
-                budget == null ? 0 : Math.max(0, whole.month() - budget));
+                budget == null ? 0 : whole.over(budget));
     }
 }

@@ -146,11 +146,9 @@ public class Visits {
                         ClientStore.ShelfItem::product,
                         i -> new Supply.Pack(
                                 Optional.ofNullable(i.use().opened()), i.use().left())));
-        Map<ProductId, Double> grams = new LinkedHashMap<>();
-        Stream.of(regimen.morning(), regimen.evening())
+        Map<ProductId, Double> grams = Supply.gramsAWeek(Stream.of(regimen.morning(), regimen.evening())
                 .flatMap(r -> r.steps().stream())
-                .forEach(s ->
-                        grams.merge(s.product(), s.amount().grams() * s.nights().size(), Double::sum));
+                .toList());
         List<Supply.Used> used = grams.entrySet().stream()
                 .map(e -> new Supply.Used(
                         catalogue.find(e.getKey()).orElseThrow(),
@@ -176,17 +174,16 @@ public class Visits {
                         .filter(p -> !planned.contains(p.id())
                                 && plans.against(asked, Cases.concerns(visit.intake()), now, p)
                                         .isEmpty())
-                        .map(p -> instead(u, p))
-                        .filter(c -> c.saves() > 0)
+                        .flatMap(p -> instead(u, p).stream())
                         .max(Comparator.comparingDouble(SupplyView.Cheaper::saves))
                         .ifPresent(c -> all.put(u.product().id(), c)));
         return all;
     }
 
-    private static SupplyView.Cheaper instead(Supply.Used u, Product p) {
-        double saves = Supply.month(u.product(), u.gramsAWeek()).orElse(0)
-                - Supply.month(p, u.gramsAWeek()).orElse(Double.MAX_VALUE);
-        return new SupplyView.Cheaper(p.id(), p.name(), saves, Finder.lost(u.product(), p));
+    private static Optional<SupplyView.Cheaper> instead(Supply.Used u, Product p) {
+        return Supply.saves(u, p).stream()
+                .mapToObj(saved -> new SupplyView.Cheaper(p.id(), p.name(), saved, Finder.lost(u.product(), p)))
+                .findFirst();
     }
 
     /** @throws Problem when a rule forbids the product, with the reason */
