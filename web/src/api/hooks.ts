@@ -24,11 +24,13 @@ export const keys = {
   present: (visit: string, version: number) => ['plan', 'present', visit, version] as const,
   supply: (visit: string, version: number, month: Month) =>
     ['plan', 'supply', visit, version, month] as const,
+  findings: (visit: string, version: number) => ['plan', 'findings', visit, version] as const,
+  loosened: (visit: string, version: number) => ['plan', 'limits', visit, version] as const,
   moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
   plans: (visit: string) => ['plan', visit] as const,
-  plan: (visit: string, version: number, month: Month, shelf: string) =>
-    ['plan', visit, version, month, shelf] as const,
+  plan: (visit: string, version: number, month: Month, shelf: string, instead = '') =>
+    ['plan', visit, version, month, shelf, instead] as const,
   kept: (visit: string) => ['kept', visit] as const,
   before: (visit: string) => ['before', visit] as const,
   others: (client: string) => ['others', client] as const,
@@ -148,7 +150,6 @@ export const usePresent = (visit: string, version: number) =>
     placeholderData: keepPreviousData,
   })
 
-/** Products that changed since the kept plan was built with them. */
 /** What the plan costs and how long its packs last; the last answer stays while the next is fetched. */
 export const useSupply = (visit: string, version: number, month: Month) =>
   useQuery({
@@ -158,6 +159,23 @@ export const useSupply = (visit: string, version: number, month: Month) =>
     placeholderData: keepPreviousData,
   })
 
+/** What the steps of the plan do to one another, gravest first, and what mends each. */
+export const useFindings = (visit: string, version: number) =>
+  useQuery({
+    queryKey: keys.findings(visit, version),
+    queryFn: () => ask(api.GET('/api/visits/{id}/plan/findings', { params: { path: { id: visit } } })),
+    placeholderData: keepPreviousData,
+  })
+
+/** Which limit of the plan to let out, by how little, and what that buys. */
+export const useLoosened = (visit: string, version: number) =>
+  useQuery({
+    queryKey: keys.loosened(visit, version),
+    queryFn: () => ask(api.GET('/api/visits/{id}/plan/limits', { params: { path: { id: visit } } })),
+    placeholderData: keepPreviousData,
+  })
+
+/** Products that changed since the kept plan was built with them. */
 export const useMoved = (visit: string) =>
   useQuery({
     queryKey: keys.moved(visit),

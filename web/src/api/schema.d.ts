@@ -724,6 +724,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/plan/findings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["findings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/plan/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["loosened"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/plans": {
         parameters: {
             query?: never;
@@ -1163,6 +1195,12 @@ export interface components {
             flaw: "CLASH" | "DOUBLE" | "GAP" | "LOAD";
             products: string[];
         };
+        Gauge: {
+            because: components["schemas"]["Because"];
+            change?: components["schemas"]["Because"];
+            lines: components["schemas"]["Line"][];
+            sealRule?: components["schemas"]["Because"];
+        };
         Grade: {
             /** Format: int32 */
             grade: number;
@@ -1306,6 +1344,16 @@ export interface components {
             /** Format: int32 */
             value: number;
         };
+        Line: {
+            /** @enum {string} */
+            lies: "LOW" | "LOW_EDGE" | "INSIDE" | "HIGH_EDGE" | "HIGH";
+            most: string;
+            /** @enum {string} */
+            need: "WATER" | "OILS" | "SEAL";
+            /** Format: double */
+            points: number;
+            range: components["schemas"]["Range"];
+        };
         LineView: {
             because: string;
             /** Format: double */
@@ -1316,6 +1364,15 @@ export interface components {
             mayContain: boolean;
             printed: string;
         };
+        Loosened: {
+            because: components["schemas"]["Because"];
+            brings: string[];
+            /** Format: double */
+            by: number;
+            concerns: string[];
+            /** @enum {string} */
+            limit: "MORNING_MINUTES" | "EVENING_MINUTES" | "STEPS" | "BUDGET";
+        };
         Meant: {
             guesses: components["schemas"]["Guess"][];
             printed: string;
@@ -1325,7 +1382,18 @@ export interface components {
             /** @enum {string} */
             measure: "ML" | "DROP" | "TEASPOON" | "TABLESPOON" | "PINCH" | "PEA" | "GRAM";
         };
+        Met: {
+            because: components["schemas"]["Because"];
+            id: string;
+            /** @enum {string} */
+            meeting: "NEVER" | "AM_PM" | "NIGHTS" | "CAUTION" | "FINE" | "MYTH";
+            names: string[];
+            otherSchool: string;
+            products: string[];
+            repairs: components["schemas"]["Repair"][];
+        };
         MethodWords: {
+            answers: components["schemas"]["SchoolAnswer"][];
             because: components["schemas"]["Because"];
             id: string;
             name: string;
@@ -1422,6 +1490,11 @@ export interface components {
             items: components["schemas"]["PantryItem"][];
             measures: components["schemas"]["MeasureWords"][];
             uses: components["schemas"]["HomeUseWords"][];
+        };
+        PartBalance: {
+            gauge: components["schemas"]["Gauge"];
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
         };
         PartForm: {
             /** Format: double */
@@ -1597,6 +1670,12 @@ export interface components {
             stale: boolean;
             text: string;
         };
+        Range: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+        };
         RankedConcern: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
@@ -1665,6 +1744,7 @@ export interface components {
         Regimen: {
             alternatives: components["schemas"]["Alternatives"][];
             asked: components["schemas"]["Asked"];
+            balances: components["schemas"]["PartBalance"][];
             evening: components["schemas"]["Routine"];
             keptOut: components["schemas"]["KeptOut"][];
             /** @enum {string} */
@@ -1676,6 +1756,7 @@ export interface components {
             served: components["schemas"]["Served"][];
             sheetNotes: components["schemas"]["SheetNote"][];
             shelf: components["schemas"]["ShelfAdvice"][];
+            tonight: components["schemas"]["Version"][];
         };
         RemarkView: {
             /** @enum {string} */
@@ -1685,6 +1766,14 @@ export interface components {
             line: number;
             sentence: string;
             stops: boolean;
+        };
+        Repair: {
+            /** @enum {string} */
+            from: "MORNING" | "EVENING";
+            /** @enum {string} */
+            mend: "MOVE" | "TAKE_OUT";
+            product: string;
+            words: string;
         };
         Retirement: {
             retired: boolean;
@@ -1719,6 +1808,12 @@ export interface components {
             /** @enum {string} */
             side: "EYE" | "PROBE" | "WORD" | "READING";
         };
+        SchoolAnswer: {
+            answer: string;
+            id: string;
+            others: string[];
+            question: string;
+        };
         SearchResult: {
             products: components["schemas"]["ProductView"][];
             /** Format: int32 */
@@ -1726,7 +1821,7 @@ export interface components {
         };
         Segment: {
             /** @enum {string} */
-            doing: "HANDS_ON" | "LEFT_ON" | "WAITING";
+            doing: "HANDS_ON" | "LEFT_ON" | "WAITING" | "IN_A_WAIT";
             /** Format: int32 */
             seconds: number;
             /** Format: int32 */
@@ -1949,6 +2044,8 @@ export interface components {
         };
         SupplyView: {
             /** Format: double */
+            bought: number;
+            /** Format: double */
             budget?: number | null;
             lines: components["schemas"]["SupplyLine"][];
             /** Format: double */
@@ -2006,12 +2103,15 @@ export interface components {
         Timeline: {
             /** @enum {string} */
             day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            filled: string;
             /** Format: double */
             handsOnMinutes: number;
             /** Format: int32 */
             limitMinutes: number;
             /** Format: double */
             minutes: number;
+            /** Format: int32 */
+            savedSeconds: number;
             segments: components["schemas"]["Segment"][];
             /** Format: double */
             shortestMinutes: number;
@@ -2081,6 +2181,17 @@ export interface components {
             /** @enum {string} */
             waterConfidence: "LOW" | "MEDIUM" | "HIGH";
             zones: components["schemas"]["ZoneType"][];
+        };
+        Version: {
+            because: components["schemas"]["Because"];
+            keep: string[];
+            leave: string[];
+            /** Format: double */
+            minutes: number;
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            /** @enum {string} */
+            why: "SHORT_OF_TIME" | "SORE";
         };
         Visit: {
             /** Format: uuid */
@@ -3416,6 +3527,7 @@ export interface operations {
         parameters: {
             query: {
                 month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+                instead?: string;
             };
             header?: never;
             path: {
@@ -3432,6 +3544,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    findings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Met"][];
+                };
+            };
+        };
+    };
+    loosened: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Loosened"][];
                 };
             };
         };

@@ -18,7 +18,13 @@ import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import { ByHand } from './ByHand'
 import { StepDetail } from './StepDetail'
+import { BalanceGauges } from './BalanceGauges'
+import { LimitsLetOut } from './LimitsLetOut'
+import { MethodTable } from './MethodTable'
 import { SupplyTable } from './SupplyTable'
+import { TonightVersions } from './TonightVersions'
+import { useUndo } from './useUndo'
+import { WhatMeets } from './WhatMeets'
 import { usePlan, withheld } from './usePlan'
 import './regimen.css'
 
@@ -28,8 +34,14 @@ export default function RegimenPage() {
   const { words, work, client } = context
   const document = work.draft.document
   const [shown, setShown] = useState<Month>(document.month)
-  const plan = usePlan(context, shown)
+  const [instead, setInstead] = useState<string | null>(null)
+  const [sideBySide, setSideBySide] = useState(false)
+  const held =
+    instead !== null && instead !== document.method && shown === document.month ? instead : undefined
+  const plan = usePlan(context, shown, held)
   const why = withheld(context)
+  const { undo, redo } = useUndo(context)
+  useUndoKeys(undo, redo)
   if (plan.isError) {
     return (
       <div className="page">
@@ -47,7 +59,11 @@ export default function RegimenPage() {
             exclusive
             value={document.method}
             aria-label="Method"
-            onChange={(_, method: string | null) => method !== null && work.change((d) => ({ ...d, method }))}
+            onChange={(_, method: string | null) => {
+              if (method === null) return
+              setInstead(document.method)
+              work.change((d) => ({ ...d, method }))
+            }}
           >
             {words.methods.map((m) => (
               <ToggleButton key={m.id} value={m.id} title={m.note}>
@@ -55,6 +71,17 @@ export default function RegimenPage() {
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
+        </div>
+        <div className="row hand-row">
+          <Button aria-expanded={sideBySide} onClick={() => setSideBySide((open) => !open)}>
+            {sideBySide ? 'Fold methods' : 'Side by side'}
+          </Button>
+          <Button disabled={!undo} onClick={() => undo?.()}>
+            Undo
+          </Button>
+          <Button disabled={!redo} onClick={() => redo?.()}>
+            Redo
+          </Button>
         </div>
         <div className="months-box">
           <span className="second">
@@ -81,6 +108,7 @@ export default function RegimenPage() {
         </div>
         <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />
       </div>
+      {sideBySide && <MethodTable methods={words.methods} chosen={document.method} />}
       <MovedSince visit={context.visit.id} />
       {why !== null ? (
         <div className="page">
@@ -95,6 +123,8 @@ export default function RegimenPage() {
           shown={shown}
           setShown={setShown}
           fresh={!plan.isPlaceholderData}
+          instead={held}
+          fold={() => setInstead(null)}
         />
       ) : (
         <Fetching what={`${client.name.split(' ')[0]}’s plan`} />
@@ -179,12 +209,16 @@ function Answer({
   shown,
   setShown,
   fresh,
+  instead,
+  fold,
 }: {
   context: VisitContext
   answer: PlanAnswer
   shown: Month
   setShown: (month: Month) => void
   fresh: boolean
+  instead: string | undefined
+  fold: () => void
 }) {
   const own = context.work.draft.document.month
   if (!answer.regimen) return <ReferFirst answer={answer} />
@@ -192,6 +226,9 @@ function Answer({
     <div aria-busy={!fresh}>
       {shown !== own && (
         <Changes answer={answer} shown={shown} own={own} context={context} setShown={setShown} />
+      )}
+      {instead !== undefined && fresh && (
+        <MethodChanges context={context} answer={answer} instead={instead} fold={fold} />
       )}
       <Board context={context} regimen={answer.regimen} />
       <Below context={context} regimen={answer.regimen} answer={answer} />
@@ -249,6 +286,67 @@ function Changes({
   )
 }
 
+/** What another method moved, put in and took out, and which of its answers lies behind it. */
+function MethodChanges({
+  context,
+  answer,
+  instead,
+  fold,
+}: {
+  context: VisitContext
+  answer: PlanAnswer
+  instead: string
+  fold: () => void
+}) {
+  const name = (id: string) => context.words.methods.find((m) => m.id === id)?.name ?? id
+  const method = context.work.draft.document.method
+  const n = answer.changes.length
+  return (
+    <section className="changes" aria-label={`What ${name(method)} changes`}>
+      <h2>
+        {name(method)} in place of {name(instead)} changes{' '}
+        {n === 0 ? 'nothing' : `${n} ${n === 1 ? 'step' : 'steps'}`}
+      </h2>
+      <ul>
+        {answer.changes.map((c) => (
+          <li key={c.part + c.kind + c.what + c.from + c.to}>
+            <b>
+              {capital(c.part.toLowerCase())}, {c.what}:
+            </b>{' '}
+            {[...new Set([c.from, c.to])].filter((x) => x !== '').join(' → ')}. {c.because.sentence}
+          </li>
+        ))}
+      </ul>
+      <div className="row">
+        <Button
+          onClick={() => {
+            fold()
+            context.work.change((d) => ({ ...d, method: instead }))
+          }}
+        >
+          Back to {name(instead)}
+        </Button>
+        <Button onClick={fold}>Fold this</Button>
+      </div>
+    </section>
+  )
+}
+
+/** Ctrl or Cmd with Z takes back, with Shift puts back; in a field they belong to the field. */
+function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null) {
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      const typing = (e.target as HTMLElement).closest('input, textarea, select')
+      if (typing || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return
+      e.preventDefault()
+      if (e.shiftKey) redo?.()
+      else undo?.()
+    }
+    window.addEventListener('keydown', key)
+    return () => window.removeEventListener('keydown', key)
+  }, [undo, redo])
+}
+
 function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
   const [open, setOpen] = useState<{ part: Part; product: string } | null>(null)
   const routines = [regimen.morning, regimen.evening]
@@ -284,6 +382,7 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
               <h2>{capital(r.part.toLowerCase())}</h2>
               <span className="second">
                 {r.timeline.minutes} of {r.timeline.limitMinutes} min
+                {r.timeline.savedSeconds > 0 && `; ${r.timeline.filled}: ${r.timeline.savedSeconds} s saved`}
               </span>
               {folded ? (
                 <Button onClick={() => setOpen(null)}>Unfold</Button>
@@ -348,6 +447,7 @@ function Below({
   return (
     <>
       <ByHand context={context} regimen={regimen} />
+      {regimen.month === context.work.draft.document.month && <WhatMeets context={context} />}
       {(regimen.notices.length > 0 || cautions.length > 0 || waiting.length > 0) && (
         <div className="look">
           <ul>
@@ -399,6 +499,8 @@ function Below({
             {regimen.shelf.length === 0 && <li>Nothing is on it yet; add bottles under Talk.</li>}
           </ul>
         </section>
+        <LimitsLetOut context={context} />
+        <TonightVersions regimen={regimen} />
         {keptOut.length > 0 && (
           <section aria-label="Kept out">
             <h2>What is kept out, and why</h2>
@@ -436,6 +538,7 @@ function Below({
           </ul>
         </section>
       </div>
+      <BalanceGauges regimen={regimen} />
       <SupplyTable context={context} month={regimen.month} />
     </>
   )

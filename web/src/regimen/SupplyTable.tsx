@@ -12,12 +12,12 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
   const supply = useSupply(context.visit.id, context.visit.version, month)
   if (supply.isError) return <ErrorBand error={supply.error} again={() => void supply.refetch()} />
   if (!supply.data) return null
-  const { lines, month: whole, unpriced, budget, over } = supply.data
+  const { lines, month: whole, bought, unpriced, budget, over } = supply.data
   return (
     <section aria-label="Money and supply" className="supply">
       <h2>
-        {money.words(whole)} a month
-        {budget != null && (over > 0 ? `, ${money.words(over)} over the budget` : ', within the budget')}
+        {money.words(whole)} a month, {money.words(bought)} of it for what is not owned yet
+        {budget != null && (over > 0 ? `: ${money.words(over)} over the budget` : ': within the budget')}
       </h2>
       {unpriced.length > 0 && <p className="second">Without {unpriced.join(', ')}: no price or size.</p>}
       <table>

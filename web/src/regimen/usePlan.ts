@@ -3,15 +3,17 @@ import { api, ask, type Month, type PlanAnswer } from '../api/client'
 import { keys, useShelf } from '../api/hooks'
 import type { VisitContext } from '../visit/VisitShell'
 
-/** The plan of a month, for the visit as it is saved. */
-export function usePlan({ visit, work }: VisitContext, month: Month) {
+/** The plan of a month, for the visit as it is saved; held against the plan of another method when one is named. */
+export function usePlan({ visit, work }: VisitContext, month: Month, instead?: string) {
   const shelf = useShelf(visit.client)
   const shelfKey = (shelf.data ?? []).map((i) => i.id).join(' ')
   const ready = !work.draft.dirty && shelf.isSuccess
   return useQuery<PlanAnswer>({
-    queryKey: keys.plan(visit.id, work.draft.document.version, month, shelfKey),
+    queryKey: keys.plan(visit.id, work.draft.document.version, month, shelfKey, instead),
     queryFn: () =>
-      ask(api.GET('/api/visits/{id}/plan', { params: { path: { id: visit.id }, query: { month } } })),
+      ask(
+        api.GET('/api/visits/{id}/plan', { params: { path: { id: visit.id }, query: { month, instead } } }),
+      ),
     enabled: ready,
     placeholderData: keepPreviousData,
   })

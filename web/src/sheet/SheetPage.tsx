@@ -19,6 +19,9 @@ import { usePlan, withheld } from '../regimen/usePlan'
 import { useVisitContext } from '../visit/VisitShell'
 import './sheet.css'
 
+/** More steps than this are printed a little smaller, so that one side always holds them. */
+const MANY = 10
+
 /** One A4 sheet for the client: two lists, the week, the cautions. */
 export default function SheetPage() {
   const context = useVisitContext()
@@ -99,7 +102,11 @@ function Paper({
     .map((p) => p.product)
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
-    <article className="paper" data-paper aria-label={`Plan for ${client.name}`}>
+    <article
+      className={`paper ${regimen.morning.steps.length + regimen.evening.steps.length > MANY ? 'many' : ''}`}
+      data-paper
+      aria-label={`Plan for ${client.name}`}
+    >
       <PatternSet />
       <header>
         <div>

@@ -3,7 +3,7 @@ import { secondsWords } from '../shared/format'
 
 const W = 1000
 
-/** Minutes in order: ink is hands on, hatching is time left on or waiting, the madder rule is her limit. */
+/** Minutes in order: ink is hands on, hatching is time left on or waiting, logwood in it is a step done meanwhile, the madder rule is her limit. */
 export function Timeline({ routine }: { routine: Routine }) {
   const t = routine.timeline
   const total = Math.max(t.limitMinutes, t.minutes) * 60 * 1.02
@@ -12,7 +12,7 @@ export function Timeline({ routine }: { routine: Routine }) {
   const ticks = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i).filter(
     (m) => total / 60 < 24 || m % 2 === 0,
   )
-  const words = `${t.minutes} of ${t.limitMinutes} minutes, ${t.handsOnMinutes} with hands on`
+  const words = `${t.minutes} of ${t.limitMinutes} minutes, ${t.handsOnMinutes} with hands on${t.filled === '' ? '' : `; ${t.filled}`}`
   return (
     <div className="timeline" role="img" aria-label={`${routine.part.toLowerCase()}: ${words}`}>
       <svg viewBox={`0 0 ${W} 40`} preserveAspectRatio="none" aria-hidden="true">
@@ -21,6 +21,11 @@ export function Timeline({ routine }: { routine: Routine }) {
           const width = s.seconds * scale
           return s.doing === 'HANDS_ON' ? (
             <rect key={i} x={x} y="2" width={Math.max(3, width - 1.5)} height="20" fill="var(--ink)" />
+          ) : s.doing === 'IN_A_WAIT' ? (
+            <g key={i}>
+              <rect x={x} y="2.5" width={width} height="19" fill="url(#p-wait)" stroke="var(--edge)" />
+              <rect x={x} y="6" width={Math.max(3, width - 1.5)} height="12" fill="var(--pri)" />
+            </g>
           ) : (
             <rect key={i} x={x} y="2.5" width={width} height="19" fill="url(#p-wait)" stroke="var(--edge)" />
           )
@@ -38,7 +43,7 @@ export function Timeline({ routine }: { routine: Routine }) {
       </svg>
       {t.segments.map(
         (s, i) =>
-          s.doing === 'HANDS_ON' &&
+          (s.doing === 'HANDS_ON' || s.doing === 'IN_A_WAIT') &&
           s.seconds * scale > 16 && (
             <span
               key={i}

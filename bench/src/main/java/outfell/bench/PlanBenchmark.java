@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.random.RandomGenerator;
@@ -63,7 +64,19 @@ public class PlanBenchmark {
             all.add(new Consultation(
                     face(random),
                     Answers.none(LocalDate.of(2026, 11, 25)),
-                    new Consultation.Life(10, 20, 9, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY),
+                    new Consultation.Life(
+                            10,
+                            20,
+                            9,
+                            2,
+                            2,
+                            false,
+                            3,
+                            Set.of(),
+                            Taste.ANY,
+                            Taste.ANY,
+                            Taste.ANY,
+                            OptionalDouble.empty()),
                     Set.of(),
                     List.of(),
                     catalogue,

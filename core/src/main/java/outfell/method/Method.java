@@ -5,6 +5,7 @@ import outfell.knowledge.Because;
 /**
  * A school's settings: questions on which practitioners differ, answered one way.
  *
+ * @param exfoliationsAWeek most uses a week of an acid, enzyme or scrub, 1 to 3
  * @param tonerLayers 0 none, 1 once, up to 7 thin layers
  * @param serumsMorning most serums in the morning
  * @param serumsEvening most serums in the evening, treatments apart
@@ -18,16 +19,21 @@ public record Method(
         String name,
         String note,
         SecondCleanse secondCleanse,
+        CleanseOrder cleanseOrder,
         MorningWash morningWash,
         int tonerLayers,
         boolean essence,
         AcidPlace acidPlace,
+        int exfoliationsAWeek,
+        RetinoidAndAcid retinoidAndAcid,
         int serumsMorning,
         int serumsEvening,
         int strongActives,
         boolean masks,
         EyePlace eyePlace,
         OilPlace oilPlace,
+        BetweenLayers betweenLayers,
+        Waits waits,
         boolean vitaminCApartFromNiacinamide,
         int mostSteps,
         Because because) {
@@ -45,10 +51,17 @@ public record Method(
         BY_TYPE
     }
 
-    /** Acids before the toner, straight on clean skin, or after it. */
+    /** Which of two cleanses comes first. */
+    public enum CleanseOrder {
+        OIL_FIRST,
+        WATER_FIRST
+    }
+
+    /** Acids before the toner, straight on clean skin; after it; or between two layers of it. */
     public enum AcidPlace {
         BEFORE_TONER,
-        AFTER_TONER
+        AFTER_TONER,
+        BETWEEN_TONERS
     }
 
     public enum EyePlace {
@@ -59,6 +72,25 @@ public record Method(
 
     public enum OilPlace {
         BEFORE_CREAM,
+        DROP_IN_CREAM,
         AFTER_CREAM
+    }
+
+    /** Retinoid and acid on alternate nights, or no acid while the retinoid ramps. */
+    public enum RetinoidAndAcid {
+        ALTERNATE_NIGHTS,
+        ACIDS_WAIT
+    }
+
+    public enum BetweenLayers {
+        DAMP,
+        DRY
+    }
+
+    /** None, up to a minute a layer, or in full where a step asks for one. */
+    public enum Waits {
+        NONE,
+        SHORT,
+        FULL
     }
 }

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.stream.Collectors;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -25,11 +25,24 @@ final class Benefits {
      *
      * @param share of the concern's weight, 0 to 1
      */
-    record Help(Concern concern, ActiveKind active, double share, Because because) {}
+    record Help(Concern concern, ActiveIn in, double share, Benefit benefit) {
+        ActiveKind active() {
+            return in.kind();
+        }
+
+        Because because() {
+            return benefit.because()
+                    .withSentence("%s (%s) for %s."
+                            .formatted(capital(Actives.of(in.kind()).label()), in.strength(), concern.words()));
+        }
+    }
 
     private static final Row FILE = KnowledgeFile.yaml("benefits.yaml");
     private static final List<Benefit> ALL =
             Row.unique(FILE.rows("benefits"), Benefits::read, b -> b.concern() + " " + b.active());
+    private static final Map<ActiveKind, List<Benefit>> BY_ACTIVE = ALL.stream()
+            .collect(
+                    Collectors.groupingBy(Benefit::active, () -> new EnumMap<>(ActiveKind.class), Collectors.toList()));
     private static final Map<StepKind, Double> REACH = reach();
     private static final Map<Concern, StepKind> ONLY = only();
 
@@ -39,34 +52,27 @@ final class Benefits {
     static List<Help> of(Product product, double usesPerWeek, Yardstick yardstick) {
         Map<Concern, Help> best = new EnumMap<>(Concern.class);
         for (ActiveIn active : product.actives()) {
-            for (Benefit benefit : ALL) {
-                if (benefit.active() == active.kind()) {
-                    help(product, active, benefit, usesPerWeek, yardstick)
-                            .ifPresent(h -> best.merge(h.concern(), h, (a, b) -> b.share() > a.share() ? b : a));
+            for (Benefit benefit : BY_ACTIVE.getOrDefault(active.kind(), List.of())) {
+                double share = share(product, active, benefit, usesPerWeek, yardstick);
+                Help before = best.get(benefit.concern());
+                if (share > 0 && (before == null || share > before.share())) {
+                    best.put(benefit.concern(), new Help(benefit.concern(), active, share, benefit));
                 }
             }
         }
         return new ArrayList<>(best.values());
     }
 
-    private static Optional<Help> help(
+    private static double share(
             Product product, ActiveIn active, Benefit benefit, double usesPerWeek, Yardstick yardstick) {
         StepKind only = ONLY.get(benefit.concern());
         double reach = only == null ? REACH.getOrDefault(product.kind(), 0.0) : only == product.kind() ? 1 : 0;
-        double share = yardstick.of(benefit.because().evidence())
-                * fit(active, benefit, yardstick)
-                * Math.min(1, usesPerWeek / benefit.full())
-                * reach;
-        if (share == 0) {
-            return Optional.empty();
-        }
-        String sentence = "%s (%s) for %s."
-                .formatted(
-                        capital(Actives.of(active.kind()).label()),
-                        active.strength(),
-                        benefit.concern().words());
-        return Optional.of(new Help(
-                benefit.concern(), active.kind(), share, benefit.because().withSentence(sentence)));
+        return reach == 0
+                ? 0
+                : yardstick.of(benefit.because().evidence())
+                        * fit(active, benefit, yardstick)
+                        * Math.min(1, usesPerWeek / benefit.full())
+                        * reach;
     }
 
     /** Inside or above the useful range counts whole, surely below a part, a range that straddles its foot between. */

@@ -2,6 +2,7 @@ package outfell.regimen;
 
 import java.util.List;
 import outfell.product.Product;
+import outfell.product.StepKind;
 
 /**
  * A product weighed for one slot.
@@ -12,7 +13,8 @@ import outfell.product.Product;
  * @param helps weight of concern × share, by concern index; 0 where it does nothing
  * @param kinds ordinal of the active behind each help
  * @param on the concerns that it helps at all
- * @param seconds of one use
+ * @param takes of what is scarce, in the order of {@link Scarcity}
+ * @param spendLeast a month, whatever the amount: packs go past their time
  * @param rationed whether it has its own nights
  * @param uses nights a week when rationed; else 7
  * @param load points of strong work a week
@@ -30,7 +32,8 @@ record Candidate(
         double[] helps,
         int[] kinds,
         int[] on,
-        int seconds,
+        double[] takes,
+        double spendLeast,
         boolean rationed,
         int uses,
         double load,
@@ -43,6 +46,8 @@ record Candidate(
         boolean wantsHighFilter,
         List<Benefits.Help> because) {
 
+    private static final int HIGH_FILTER = 50;
+
     /** @param points earned, or lost when negative */
     record Point(String reason, double points) {}
 
@@ -54,33 +59,62 @@ record Candidate(
         return sum;
     }
 
+    /** Elapsed, of one use with its waits. */
+    double minutes() {
+        return takes[Scarcity.MORNING_MINUTES.ordinal()] + takes[Scarcity.EVENING_MINUTES.ordinal()];
+    }
+
+    /** A month by weight alone. */
+    double spend() {
+        return takes[Scarcity.MONEY.ordinal()];
+    }
+
+    /** Whether both may stand in one plan. */
+    boolean bears(Candidate other, boolean sameRoutine) {
+        return (notInPlan & other.held) == 0
+                && (other.notInPlan & held) == 0
+                && !(sameRoutine && ((notInRoutine & other.held) != 0 || (other.notInRoutine & held) != 0))
+                && !(wantsHighFilter && other.lowFilter())
+                && !(other.wantsHighFilter && lowFilter());
+    }
+
+    private boolean lowFilter() {
+        return product.kind() == StepKind.SUNSCREEN && product.spf() < HIGH_FILTER;
+    }
+
     /**
-     * Whether no plan can be made worse by taking this instead of the other in the same slot: it brings at least as much to
-     * every concern by the same active, or twice as much by another, costs no more time, nights or load, and clashes with nothing that the other bears.
+     * Whether no plan is made worse by putting this in the other's place, in a slot of the same routine, while this stands
+     * nowhere else: what it earns more by itself covers what it may do less for each concern and move what is scarce.
      */
-    boolean dominates(Candidate other) {
+    boolean dominates(Candidate other, Scarce[] scarce, double sameKind) {
         if (own < other.own
-                || seconds > other.seconds
                 || rationed != other.rationed
-                || load > other.load
-                || (rationed && uses > other.uses)
                 || (beginner && !other.beginner)
                 || (strong && !other.strong)
                 || (wantsHighFilter && !other.wantsHighFilter)
-                || product.spf() < Math.min(50, other.product.spf())
+                || product.spf() < Math.min(HIGH_FILTER, other.product.spf())
                 || !subset(held, other.held)
                 || !subset(notInPlan, other.notInPlan)
                 || !subset(notInRoutine, other.notInRoutine)) {
             return false;
         }
-        for (int c = 0; c < helps.length; c++) {
-            // By another active it may be the one that is halved as a repetition, so there it must bring twice as much.
-            double needed = kinds[c] == other.kinds[c] ? other.helps[c] : 2 * other.helps[c];
-            if (other.helps[c] > 0 && helps[c] < needed) {
+        double ahead = own - other.own;
+        for (int r = 0; r < scarce.length && ahead >= 0; r++) {
+            double more = takes[r] - other.takes[r];
+            if (more > 0 && !Double.isInfinite(scarce[r].ceiling())) {
                 return false;
             }
+            ahead -= more > 0 ? more * scarce[r].over() : -more * scarce[r].under();
         }
-        return true;
+        if (spendLeast > other.spendLeast && !scarce[Scarcity.MONEY.ordinal()].equals(Scarce.FREE)) {
+            return false;
+        }
+        for (int c = 0; c < helps.length && ahead >= 0; c++) {
+            // by another active it may be the one that is halved as a repetition
+            double sure = kinds[c] == other.kinds[c] ? helps[c] : sameKind * helps[c];
+            ahead -= Math.max(0, other.helps[c] - sure);
+        }
+        return ahead >= 0;
     }
 
     private static boolean subset(long a, long b) {

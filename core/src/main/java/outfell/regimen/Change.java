@@ -4,15 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import outfell.knowledge.Because;
+import outfell.method.Method;
+import outfell.method.Schools;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.season.Asked;
 
 /**
- * One step that another month changes.
+ * One step that another month or another method changes.
  *
- * @param what "taken out", "put in", "replaced", "other nights", "other amount"
+ * @param what "taken out", "put in", "replaced", "other nights", "moved"
  * @param from name before; empty when put in
  * @param to name after; empty when taken out
  */
@@ -26,6 +29,75 @@ public record Change(Part part, StepKind kind, String what, String from, String 
             }
         }
         return List.copyOf(changes);
+    }
+
+    /** The settings that decide about a kind of step. */
+    private static List<String> questions(StepKind kind) {
+        return switch (kind) {
+            case FIRST_CLEANSE -> List.of("second-cleanse", "cleanse-order");
+            case WASH -> List.of("morning-wash", "cleanse-order");
+            case TONER, ESSENCE -> List.of("toner-layers", "acid-place", "most-steps");
+            case TREATMENT ->
+                List.of("strong-actives", "retinoid-and-acid", "exfoliations-a-week", "acid-place", "most-steps");
+            case SCRUB, ENZYME, CLAY_MASK -> List.of("exfoliations-a-week", "most-steps");
+            case EYE -> List.of("eye-place", "most-steps");
+            case OIL -> List.of("oil-place", "most-steps");
+            case SERUM, MOISTURISER, SEAL, LIP, SUNSCREEN -> List.of("most-steps", "waits");
+        };
+    }
+
+    /** What another method changes in a plan, what it puts elsewhere, and which of its answers lies behind each. */
+    static List<Change> between(Method from, Regimen base, Method to, Regimen other) {
+        List<Change> changes = new ArrayList<>();
+        for (Change c : between(base, other)) {
+            changes.add(new Change(c.part(), c.kind(), c.what(), c.from(), c.to(), because(c.kind(), from, to)));
+        }
+        for (Part part : Part.values()) {
+            changes.addAll(moved(part, from, base, to, other));
+        }
+        return List.copyOf(changes);
+    }
+
+    private static List<Change> moved(Part part, Method from, Regimen base, Method to, Regimen other) {
+        List<ProductId> before =
+                base.routine(part).steps().stream().map(Step::product).toList();
+        List<ProductId> after =
+                other.routine(part).steps().stream().map(Step::product).toList();
+        return other.routine(part).steps().stream()
+                .filter(s -> before.contains(s.product()) && differs(s.kind(), from, to))
+                .filter(s -> after.stream()
+                        .filter(o -> before.contains(o) && !o.equals(s.product()))
+                        .anyMatch(o -> before.indexOf(o) < before.indexOf(s.product())
+                                != after.indexOf(o) < after.indexOf(s.product())))
+                .map(s -> new Change(part, s.kind(), "moved", s.name(), s.name(), because(s.kind(), from, to)))
+                .toList();
+    }
+
+    private static boolean differs(StepKind kind, Method from, Method to) {
+        return questions(kind).stream()
+                .anyMatch(q -> !q.equals("most-steps") && !answer(from, q).equals(answer(to, q)));
+    }
+
+    private static Schools.SchoolAnswer answer(Method method, String question) {
+        return Schools.of(method).stream()
+                .filter(a -> a.id().equals(question))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Because because(StepKind kind, Method from, Method to) {
+        return questions(kind).stream()
+                .filter(q -> !answer(from, q).equals(answer(to, q)))
+                .findFirst()
+                .map(q -> to.because()
+                        .withSentence("%s %s: %s. %s: %s."
+                                .formatted(
+                                        answer(to, q).question(),
+                                        to.name(),
+                                        answer(to, q).answer(),
+                                        from.name(),
+                                        answer(from, q).answer())))
+                .orElseGet(() -> Because.house("With the other steps changed, minutes and steps fall differently."));
     }
 
     private static List<Change> between(Part part, StepKind kind, Regimen base, Regimen other) {

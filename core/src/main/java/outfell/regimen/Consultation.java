@@ -6,6 +6,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import outfell.climate.Site;
 import outfell.method.Method;
@@ -63,6 +64,7 @@ public record Consultation(
      * @param scent whether perfume is welcome
      * @param animal whether anything from animals is
      * @param oils whether a face oil is
+     * @param budget a month in the practice's currency, more than 0; absent when money is no matter
      */
     public record Life(
             int morningMinutes,
@@ -75,8 +77,10 @@ public record Consultation(
             Set<Place> places,
             Taste scent,
             Taste animal,
-            Taste oils) {
-        public static final Life USUAL = new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY);
+            Taste oils,
+            OptionalDouble budget) {
+        public static final Life USUAL =
+                new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
 
         public Life {
             places = Set.copyOf(places);
@@ -86,6 +90,58 @@ public record Consultation(
             within("Outdoor hours", outdoorHours, 0, 24);
             within("Make-up days", makeUpDays, 0, 7);
             within("Sunscreen days", sunscreenDays, 0, 7);
+            if (budget.isPresent() && !(budget.getAsDouble() > 0)) {
+                throw new IllegalArgumentException("A budget of %s buys nothing; leave it out when money is no matter."
+                        .formatted(budget.getAsDouble()));
+            }
+        }
+
+        Life withMinutes(Part part, int minutes) {
+            return new Life(
+                    part == Part.MORNING ? minutes : morningMinutes,
+                    part == Part.EVENING ? minutes : eveningMinutes,
+                    mostSteps,
+                    outdoorHours,
+                    makeUpDays,
+                    fullMakeUp,
+                    sunscreenDays,
+                    places,
+                    scent,
+                    animal,
+                    oils,
+                    budget);
+        }
+
+        Life withSteps(int steps) {
+            return new Life(
+                    morningMinutes,
+                    eveningMinutes,
+                    steps,
+                    outdoorHours,
+                    makeUpDays,
+                    fullMakeUp,
+                    sunscreenDays,
+                    places,
+                    scent,
+                    animal,
+                    oils,
+                    budget);
+        }
+
+        Life withBudget(double money) {
+            return new Life(
+                    morningMinutes,
+                    eveningMinutes,
+                    mostSteps,
+                    outdoorHours,
+                    makeUpDays,
+                    fullMakeUp,
+                    sunscreenDays,
+                    places,
+                    scent,
+                    animal,
+                    oils,
+                    OptionalDouble.of(money));
         }
 
         private static void within(String what, double value, int least, int most) {
@@ -180,6 +236,39 @@ public record Consultation(
     public Consultation in(Month other) {
         return new Consultation(
                 reading, answers, life, lifted, shelf, catalogue, method, site, other, pins, left, standing, patches,
+                bands);
+    }
+
+    public Consultation by(Method other) {
+        return new Consultation(
+                reading, answers, life, lifted, shelf, catalogue, other, site, month, pins, left, standing, patches,
+                bands);
+    }
+
+    /** The same with a product taken out of a routine by hand. */
+    Consultation leaving(Choice out) {
+        List<Choice> more = new ArrayList<>(left);
+        more.add(out);
+        return new Consultation(
+                reading,
+                answers,
+                life,
+                lifted,
+                shelf,
+                catalogue,
+                method,
+                site,
+                month,
+                pins.stream().filter(p -> !p.equals(out)).toList(),
+                more,
+                standing,
+                patches,
+                bands);
+    }
+
+    Consultation living(Life other) {
+        return new Consultation(
+                reading, answers, other, lifted, shelf, catalogue, method, site, month, pins, left, standing, patches,
                 bands);
     }
 

@@ -3,14 +3,17 @@ package outfell.regimen;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import outfell.balance.Balance;
 import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
 import outfell.knowledge.Because;
@@ -25,6 +28,7 @@ import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Consultation.Owned;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Regimen.KeptOut;
+import outfell.regimen.Regimen.PartBalance;
 import outfell.regimen.Regimen.Refusal;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -42,20 +46,20 @@ import outfell.week.Tolerance;
 final class Draft {
     /** What decides most comes first, so that the search cuts early; the choice does not depend on it. */
     private static final List<StepKind> BRANCHING = List.of(
+            StepKind.MOISTURISER,
+            StepKind.SEAL,
+            StepKind.OIL,
+            StepKind.SUNSCREEN,
             StepKind.TREATMENT,
             StepKind.SERUM,
-            StepKind.MOISTURISER,
+            StepKind.TONER,
+            StepKind.ESSENCE,
             StepKind.EYE,
             StepKind.CLAY_MASK,
             StepKind.ENZYME,
             StepKind.SCRUB,
-            StepKind.ESSENCE,
-            StepKind.TONER,
-            StepKind.SEAL,
-            StepKind.OIL,
             StepKind.LIP,
             StepKind.WASH,
-            StepKind.SUNSCREEN,
             StepKind.FIRST_CLEANSE);
 
     private final Consultation consultation;
@@ -87,8 +91,8 @@ final class Draft {
     Regimen regimen() {
         List<Choice> pins = pins();
         List<Slot> slots = slots(pins);
-        Search.Limits limits = limits(slots);
-        Search search = search(prune(slots), limits);
+        Limits limits = limits(slots);
+        Search search = search(slots, limits);
         Search.Found found = search.run().orElseGet(() -> {
             throw new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
         });
@@ -98,7 +102,7 @@ final class Draft {
     /** How many nodes the search looks at; for benchmarks and tests. */
     Search.Found found() {
         List<Slot> slots = slots(pins());
-        return search(prune(slots), limits(slots)).run().orElseThrow();
+        return search(slots, limits(slots)).run().orElseThrow();
     }
 
     /** Every slot with everybody who may fill it, nothing pruned; for tests that try everything. */
@@ -110,11 +114,8 @@ final class Draft {
         return search(slots, limits(slots));
     }
 
-    private Search search(List<Slot> slots, Search.Limits limits) {
-        double[] comfortable = {
-            consultation.life().morningMinutes() * 30.0, consultation.life().eveningMinutes() * 30.0
-        };
-        return new Search(slots, weigher.concerns().size(), weigher.products(), limits, comfortable, Yardstick.HOUSE);
+    private Search search(List<Slot> slots, Limits limits) {
+        return new Search(slots, weigher.concerns().size(), weigher.products(), limits, Yardstick.HOUSE);
     }
 
     /** Bans first, then a patch test that failed, then what she will not have. */
@@ -399,58 +400,29 @@ final class Draft {
                 .toList();
     }
 
-    /** Drops candidates that another one of the same slot beats in every way and can stand wherever they can. */
-    private List<Slot> prune(List<Slot> slots) {
-        Map<StepKind, List<Set<ProductId>>> where = slots.stream()
-                .collect(Collectors.groupingBy(
-                        Slot::kind,
-                        Collectors.mapping(
-                                s -> s.candidates().stream()
-                                        .map(c -> c.product().id())
-                                        .collect(Collectors.toCollection(HashSet::new)),
-                                Collectors.toList())));
-        Map<List<Candidate>, List<Candidate>> pruned = new java.util.IdentityHashMap<>();
-        return slots.stream()
-                .map(s -> new Slot(
-                        s.part(),
-                        s.kind(),
-                        s.index(),
-                        s.required(),
-                        pruned.computeIfAbsent(s.candidates(), cs -> undominated(s, cs, slots, where))))
-                .toList();
-    }
-
-    private static List<Candidate> undominated(
-            Slot slot, List<Candidate> candidates, List<Slot> slots, Map<StepKind, List<Set<ProductId>>> where) {
-        long alike = slots.stream().filter(slot::alike).count();
-        List<Set<ProductId>> elsewhere = where.getOrDefault(slot.kind(), List.of());
-        return List.copyOf(candidates.stream()
-                .filter(c -> slot.required() || c.alone() > 0)
-                .filter(c -> candidates.stream()
-                                .filter(o -> o != c && o.dominates(c) && standsWherever(o, c, elsewhere))
-                                .limit(alike)
-                                .count()
-                        < alike)
-                .toList());
-    }
-
-    private static boolean standsWherever(Candidate o, Candidate c, List<Set<ProductId>> slots) {
-        return slots.stream()
-                .allMatch(ids -> !ids.contains(c.product().id())
-                        || ids.contains(o.product().id()));
-    }
-
     // ---- limits
 
-    private Search.Limits limits(List<Slot> slots) {
-        int[] seconds = {
-            consultation.life().morningMinutes() * 60, consultation.life().eveningMinutes() * 60
-        };
+    private Limits limits(List<Slot> slots) {
         int most = Math.min(consultation.life().mostSteps(), method.mostSteps());
-        int[] steps = {most, most};
+        Map<Scarcity, Scarce> of = new EnumMap<>(Scarcity.class);
         for (Part part : Part.values()) {
-            widen(slots, part, seconds, steps);
+            Needs needs = needs(slots, part);
+            int minutes = minutes(part);
+            if (needs.minutes() > minutes) {
+                notices.add(Because.house("The %s needs %.1f minutes for its necessary steps alone; there are %d."
+                        .formatted(part.words(), needs.minutes(), minutes)));
+            }
+            if (needs.steps() > most) {
+                notices.add(Because.house(
+                        "The %s needs %d steps; the limit is %d.".formatted(part.words(), needs.steps(), most)));
+            }
+            double ceiling = Math.max(minutes, needs.minutes());
+            of.put(
+                    Scarcity.minutes(part),
+                    new Scarce(Double.NEGATIVE_INFINITY, 0, minutes / 2.0, Yardstick.HOUSE.minute(), ceiling));
+            of.put(Scarcity.steps(part), Scarce.atMost(Math.max(most, needs.steps())));
         }
+        consultation.life().budget().ifPresent(budget -> of.put(Scarcity.MONEY, money(slots, budget)));
         int prescribed = consultation.shelf().stream()
                 .filter(o -> o.product().prescription())
                 .mapToInt(o -> o.prescribedNights().size())
@@ -461,12 +433,31 @@ final class Draft {
                 .filter(Product::prescription)
                 .mapToDouble(p -> weigher.uses(p) * Tolerance.points(p))
                 .sum();
-        return new Search.Limits(
-                seconds,
-                steps,
-                Math.max(pinnedNights(slots), 7 - tolerance.rest() - prescribed),
-                Math.max(pinnedLoad(slots), tolerance.cap() - prescribedLoad),
-                Math.max(method.strongActives(), pinnedStrong(slots)));
+        of.put(Scarcity.NIGHTS, Scarce.atMost(Math.max(pinnedNights(slots), 7 - tolerance.rest() - prescribed)));
+        of.put(Scarcity.LOAD, Scarce.atMost(Math.max(pinnedLoad(slots), tolerance.cap() - prescribedLoad)));
+        return new Limits(of, Math.max(method.strongActives(), pinnedStrong(slots)));
+    }
+
+    private int minutes(Part part) {
+        return part == Part.MORNING
+                ? consultation.life().morningMinutes()
+                : consultation.life().eveningMinutes();
+    }
+
+    /** Half the budget is comfortable; the necessary steps are shown even when they cost more, and it is said. */
+    private Scarce money(List<Slot> slots, double budget) {
+        double needed = slots.stream()
+                .filter(Slot::required)
+                .mapToDouble(s -> s.candidates().stream()
+                        .mapToDouble(c -> Math.max(c.spend(), c.spendLeast()))
+                        .min()
+                        .orElse(0))
+                .sum();
+        if (needed > budget) {
+            notices.add(Because.house("The necessary steps alone cost up to %.2f a month; the budget is %.2f."
+                    .formatted(needed, budget)));
+        }
+        return new Scarce(Double.NEGATIVE_INFINITY, 0, budget / 2, Yardstick.HOUSE.money(), Math.max(budget, needed));
     }
 
     private static Stream<Candidate> pinned(List<Slot> slots) {
@@ -490,40 +481,27 @@ final class Draft {
         return (int) pinned(slots).filter(Candidate::strong).count();
     }
 
-    /** Needed steps that do not fit her limits are shown all the same, and said. */
-    private void widen(List<Slot> slots, Part part, int[] seconds, int[] steps) {
+    /** What the necessary steps of a routine take at least; of those with their own nights the longest. */
+    private record Needs(double minutes, int steps) {}
+
+    private static Needs needs(List<Slot> slots, Part part) {
         List<Slot> needed =
                 slots.stream().filter(s -> s.part() == part && s.required()).toList();
-        int daily = needed.stream()
-                .filter(s -> s.candidates().stream().noneMatch(Candidate::rationed))
-                .mapToInt(s -> s.candidates().stream()
-                        .mapToInt(Candidate::seconds)
-                        .min()
-                        .orElse(0))
+        double daily = needed.stream()
+                .filter(Slot::requiredDaily)
+                .mapToDouble(Draft::quickest)
                 .sum();
-        int rationed = needed.stream()
-                .filter(s -> s.candidates().stream().anyMatch(Candidate::rationed))
-                .mapToInt(s -> s.candidates().stream()
-                        .mapToInt(Candidate::seconds)
-                        .min()
-                        .orElse(0))
+        double rationed = needed.stream()
+                .filter(s -> !s.requiredDaily())
+                .mapToDouble(Draft::quickest)
                 .max()
                 .orElse(0);
-        int count = (int) needed.stream()
-                        .filter(s -> s.candidates().stream().noneMatch(Candidate::rationed))
-                        .count()
-                + (rationed > 0 ? 1 : 0);
-        int p = part.ordinal();
-        if (daily + rationed > seconds[p]) {
-            notices.add(Because.house("The %s needs %.1f minutes for its necessary steps alone; there are %d."
-                    .formatted(part.words(), (daily + rationed) / 60.0, seconds[p] / 60)));
-            seconds[p] = daily + rationed;
-        }
-        if (count > steps[p]) {
-            notices.add(
-                    Because.house("The %s needs %d steps; the limit is %d.".formatted(part.words(), count, steps[p])));
-            steps[p] = count;
-        }
+        int count = (int) needed.stream().filter(Slot::requiredDaily).count();
+        return new Needs(daily + rationed, count + (rationed > 0 ? 1 : 0));
+    }
+
+    private static double quickest(Slot slot) {
+        return slot.candidates().stream().mapToDouble(Candidate::minutes).min().orElse(0);
     }
 
     // ---- from choice to plan
@@ -558,6 +536,8 @@ final class Draft {
                 consultation.month(),
                 am,
                 pm,
+                balances(slots, found),
+                tonight(slots, found, search, layout),
                 asked,
                 explainer.alternatives(),
                 explainer.shelf(this::forbidden),
@@ -576,6 +556,67 @@ final class Draft {
                                 .toList(),
                         consultation.life(),
                         evening.stream().anyMatch(c -> c.product().kind() == StepKind.FIRST_CLEANSE)));
+    }
+
+    private List<Tonight.Version> tonight(List<Slot> slots, Search.Found found, Search search, Layout layout) {
+        List<Tonight.Version> all = new ArrayList<>();
+        for (Part part : Part.values()) {
+            ToDoubleFunction<List<Optional<Candidate>>> takes =
+                    plan -> layout.lay(part, of(part, slots, plan), minutes(part))
+                            .timeline()
+                            .minutes();
+            Tonight.shorter(
+                            part,
+                            slots,
+                            found.chosen(),
+                            minutes(part),
+                            plan -> search.weigh(plan).orElse(Double.NEGATIVE_INFINITY),
+                            takes)
+                    .ifPresent(all::add);
+            if (part == Part.EVENING) {
+                Tonight.sore(part, slots, found.chosen(), takes).ifPresent(all::add);
+            }
+        }
+        return all;
+    }
+
+    private static List<Product> of(Part part, List<Slot> slots, List<Optional<Candidate>> plan) {
+        return IntStream.range(0, slots.size())
+                .filter(s -> slots.get(s).part() == part)
+                .mapToObj(plan::get)
+                .flatMap(Optional::stream)
+                .map(Candidate::product)
+                .toList();
+    }
+
+    private List<PartBalance> balances(List<Slot> slots, Search.Found found) {
+        if (skin.type() instanceof TypeVerdict.NotYet) {
+            return List.of();
+        }
+        return Stream.of(Part.values())
+                .map(part -> new PartBalance(
+                        part,
+                        Balance.gauge(
+                                layers(part, slots, found),
+                                weigher.target(part),
+                                asked.air().roomHumidity())))
+                .toList();
+    }
+
+    /** What lies on the face every day: the nights' own steps are thin, and not on every night. */
+    private List<Balance.Layer> layers(Part part, List<Slot> slots, Search.Found found) {
+        List<Balance.Layer> layers = new ArrayList<>();
+        for (int s = 0; s < slots.size(); s++) {
+            Slot slot = slots.get(s);
+            found.chosen()
+                    .get(s)
+                    .filter(c -> slot.part() == part && !c.rationed())
+                    .map(c -> weigher.layer(c.product(), slot.required()))
+                    .filter(l ->
+                            l.points().water() + l.points().oils() + l.points().seal() > 0)
+                    .ifPresent(layers::add);
+        }
+        return layers;
     }
 
     /** What the plan is made without: questions nobody asked, answers that have grown stale. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import outfell.climate.Air;
 import outfell.knowledge.Because;
+import outfell.method.Method;
 import outfell.product.Product;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
@@ -62,8 +63,29 @@ public final class Planner {
                 : Optional.empty();
     }
 
-    /** The plan of another month, and what changes from the one that stands. */
+    /** The consultation's plan, and what changes in it from the plan of another method. */
+    public static Optional<Turned> instead(Consultation consultation, Method from) {
+        return plan(consultation) instanceof Outcome.Planned now
+                        && plan(consultation.by(from)) instanceof Outcome.Planned before
+                ? Optional.of(
+                        new Turned(now, Change.between(from, before.regimen(), consultation.method(), now.regimen())))
+                : Optional.empty();
+    }
+
+    /** A plan, and what changes from the one that it is held against. */
     public record Turned(Outcome.Planned planned, List<Change> changes) {}
+
+    /** Which limit to let out, by how little, to serve a concern that nothing serves now; nothing when no limit holds it back. */
+    public static List<Loosened> loosen(Consultation consultation) {
+        return plan(consultation) instanceof Outcome.Planned planned
+                ? Loosened.of(consultation, planned.regimen())
+                : List.of();
+    }
+
+    /** What the steps of the consultation's plan do to one another, gravest first, each with what mends it. */
+    public static List<Findings.Met> findings(Consultation consultation) {
+        return Findings.of(consultation);
+    }
 
     /** Why a product may not be put into this plan by hand, or nothing when it may. */
     public static Optional<Because> refusal(Consultation consultation, Consultation.Choice pin) {

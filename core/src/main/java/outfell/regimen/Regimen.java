@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import outfell.balance.Balance;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
@@ -16,6 +17,9 @@ import outfell.season.Asked;
 /**
  * A whole plan with its reasons.
  *
+ * @param balances water, oils and seal of each routine's daily layers against what skin and air ask; none while the type is
+ *     not known
+ * @param tonight shorter and gentler versions, where they differ
  * @param asked what the month's air asks
  * @param alternatives by step, what else could stand there
  * @param shelf what becomes of each thing she owns
@@ -30,6 +34,8 @@ public record Regimen(
         Month month,
         Routine morning,
         Routine evening,
+        List<PartBalance> balances,
+        List<Tonight.Version> tonight,
         Asked asked,
         List<Alternatives> alternatives,
         List<ShelfAdvice> shelf,
@@ -39,6 +45,9 @@ public record Regimen(
         List<KeptOut> keptOut,
         List<PatchCall> patches,
         List<SheetNotes.SheetNote> sheetNotes) {
+
+    /** The gauge of one routine. */
+    public record PartBalance(Part part, Balance.Gauge gauge) {}
 
     /** What else could stand in one step's place, nearest first. */
     public record Alternatives(Part part, ProductId instead, List<Alternative> choices) {}

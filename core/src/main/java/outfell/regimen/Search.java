@@ -1,616 +1,522 @@
 package outfell.regimen;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import outfell.product.StepKind;
-import outfell.routine.Part;
 
 /**
- * The exact choice: depth first over the slots, cut off where even the best of what is left could not win. Two bounds: each
- * open slot takes what would bring most now (helps are submodular, so nothing can bring more later), or each concern takes
- * the best help of every open slot for itself. Every cost that a bound leaves out only lowers the total.
+ * The exact choice. A good plan is found first by filling and exchanging; prices then bound what each candidate could still
+ * bring, and nearly all fall away at once; what is left is tried depth first with the prices moved at every step.
  */
 final class Search {
-    private static final double NEVER = Double.NEGATIVE_INFINITY;
-    /** Beside morning and evening: what may stand in either. */
-    private static final int EITHER = 2;
+    /** Steps of moving the prices: over all candidates, over those that are left then, and at each step down. */
+    private static final int FIRST = 60;
 
-    /**
-     * Hard limits of a plan; never traded.
-     *
-     * @param seconds by part, of the longest day
-     * @param steps by part, on the longest day
-     * @param nights free for strong work in a week
-     * @param load points a week
-     * @param strong most strong actives in a week
-     */
-    record Limits(int[] seconds, int[] steps, int nights, double load, int strong) {}
+    private static final int SECOND = 300;
+    private static final int DOWN = 2;
+    /** Good plans tried from the prices, at most. */
+    private static final int AGAIN = 2;
+
+    /** Steps without a lower bound before the prices are moved less eagerly: while there is much left, and little. */
+    private static final int HASTE = 6;
+
+    private static final int CARE = 20;
+    private static final int[] NONE = {};
+    private static final int ROUNDS = 12;
+    /** What sums in another order may differ by; far below the trace that parts ties. */
+    private static final double DUST = 1e-10;
 
     /**
      * @param chosen by slot; absent where an optional slot stays empty
+     * @param visited nodes looked at
      */
     record Found(List<Optional<Candidate>> chosen, double score, long visited) {}
 
     private final List<Slot> slots;
+    private final int concerns;
+    private final int products;
     private final Limits limits;
-    private final double[] comfortable;
     private final Yardstick yardstick;
-    private final Tally[] tallies;
-    private final @Nullable Candidate[] chosen;
-    private final int[] pick;
-    private final int[][] needSeconds;
-    private final int[][] needSteps;
-    private final int[] eveningTwin;
-    /** The slot of the same kind in the other routine, or -1. */
+    private final Prices prices;
+    private final Partial partial;
+    private final Gains gains;
+    private final Prices.Setting[] settings;
+    private final Left[] lefts;
     private final int[] twin;
-    /** The same product in the twin slot, where it is a candidate there. */
-    private final @Nullable Candidate[][] inTwin;
+    private final boolean[] decided;
+    private Map<Integer, int[]> beaters = Map.of();
+    private int[] order;
+    private final Scarce[] scarce;
+    private final int[][] inTwin;
+    private final Prices.Setting lowestAt;
 
-    private final int[] undoLongest;
-    private final boolean[] helping;
-    /** Whether filling the slot is optional and costs a step of its own. */
-    private final boolean[] takesAStep;
-
-    private final double[][] extra;
-    private final int[] extras = new int[EITHER + 1];
-    private final double[] pooled;
-    /** How often each product stands in the beginning so far, by its number. */
-    private final int[] stands;
-
-    /** By concern and first open slot: the best help of each open slot, largest first. */
-    private final double[][][] mostHelp;
-
-    private final double[] mostOwn;
-    private final int[] leastSeconds;
-    /** The most that any candidate of a slot earns by itself. */
-    private final double[] topOwn;
-    /** By depth of the node that looked, slot and candidate: what it would have brought there. */
-    private final double[][][] upper;
-    /** The same candidates by index, best first. */
-    private final int[][][] order;
-    /** Depth of the nearest node that looked ahead. */
-    private int known;
-
-    private final int[] baseSeconds = new int[2];
-    private final int[] longestRationed = new int[2];
-    private final int[] baseSteps = new int[2];
-    private int nights;
-    private double load;
-    private int strong;
-    private int beginners;
-    private double own;
-
-    private double best = NEVER;
-    private @Nullable Candidate @Nullable [] bestChosen;
+    private double best = Double.NEGATIVE_INFINITY;
+    private @Nullable List<Optional<Candidate>> bestPlan;
     private long visited;
 
-    Search(
-            List<Slot> slots,
-            int concerns,
-            int products,
-            Limits limits,
-            double[] comfortableSeconds,
-            Yardstick yardstick) {
+    Search(List<Slot> slots, int concerns, int products, Limits limits, Yardstick yardstick) {
         this.slots = slots;
+        this.concerns = concerns;
+        this.products = products;
         this.limits = limits;
-        this.comfortable = comfortableSeconds;
         this.yardstick = yardstick;
-        this.tallies = new Tally[concerns];
-        for (int c = 0; c < concerns; c++) {
-            tallies[c] = new Tally(yardstick);
-        }
-        this.chosen = new Candidate[slots.size()];
-        this.pick = new int[slots.size()];
-        this.eveningTwin = twins(slots);
-        this.twin = bothWays(eveningTwin);
-        this.inTwin = inTwin(slots, twin);
-        this.undoLongest = new int[slots.size()];
-        this.helping = new boolean[slots.size()];
-        this.stands = new int[products];
-        this.takesAStep = new boolean[slots.size()];
-        this.extra = new double[EITHER + 1][slots.size()];
-        this.pooled = new double[slots.size()];
-        this.mostHelp = mostHelp(slots, concerns);
-        this.mostOwn = new double[slots.size()];
-        this.leastSeconds = new int[slots.size()];
-        this.topOwn = slots.stream()
-                .mapToDouble(x -> x.candidates().stream()
-                        .mapToDouble(Candidate::own)
-                        .max()
-                        .orElse(0))
-                .toArray();
-        this.upper = new double[slots.size()][slots.size()][];
-        this.order = new int[slots.size()][slots.size()][];
-        for (int depth = 0; depth < slots.size(); depth++) {
-            for (int t = depth; t < slots.size(); t++) {
-                upper[depth][t] = new double[slots.get(t).candidates().size()];
-                order[depth][t] = new int[slots.get(t).candidates().size()];
-            }
-        }
-        this.needSeconds = new int[slots.size() + 1][2];
-        this.needSteps = new int[slots.size() + 1][2];
-        for (int s = slots.size() - 1; s >= 0; s--) {
-            Slot slot = slots.get(s);
-            needSeconds[s] = needSeconds[s + 1].clone();
-            needSteps[s] = needSteps[s + 1].clone();
-            mostOwn[s] =
-                    slot.candidates().stream().mapToDouble(Candidate::own).max().orElse(0);
-            mostOwn[s] = slot.required() ? mostOwn[s] : Math.max(0, mostOwn[s]);
-            boolean daily = slot.candidates().stream().noneMatch(Candidate::rationed);
-            takesAStep[s] = daily && !slot.required();
-            if (slot.required() && daily) {
-                needSteps[s][slot.part().ordinal()]++;
-                leastSeconds[s] = slot.candidates().stream()
-                        .mapToInt(Candidate::seconds)
-                        .min()
-                        .orElse(0);
-                needSeconds[s][slot.part().ordinal()] += leastSeconds[s];
-            }
-        }
+        this.prices = new Prices(slots, concerns, limits, yardstick);
+        this.partial = new Partial(slots, concerns, products, limits, yardstick);
+        this.scarce = limits.inOrder();
+        this.decided = new boolean[slots.size()];
+        this.order = IntStream.range(0, slots.size()).toArray();
+        this.twin = Slot.twins(slots);
+        this.inTwin = Slot.inTwin(slots, twin);
+        this.gains = new Gains(slots, yardstick);
+        this.settings = new Prices.Setting[slots.size() + 1];
+        Arrays.setAll(settings, _ -> prices.setting());
+        this.lowestAt = prices.setting();
+        this.lefts = new Left[slots.size() + 1];
+        Arrays.setAll(lefts, _ -> new Left(slots));
     }
 
     /** The best plan, or nothing when the limits allow none. */
     Optional<Found> run() {
-        descend(0);
-        Candidate[] won = bestChosen;
-        return won == null
-                ? Optional.empty()
-                : Optional.of(
-                        new Found(Arrays.stream(won).map(Optional::ofNullable).toList(), best, visited));
-    }
-
-    private void descend(int s) {
-        visited++;
-        if (s == slots.size()) {
-            double score = score();
-            if (score > best) {
-                best = score;
-                bestChosen = chosen.clone();
+        Search few = new Search(new Dominance(limits, yardstick).prune(slots), concerns, products, limits, yardstick);
+        few.firstPlan();
+        if (few.mayHold(FIRST, HASTE)) {
+            Search fewer = few.narrower();
+            fewer.offer(few.bestPlan, few.best);
+            if (fewer.mayHold(SECOND, CARE)) {
+                fewer.order = fewer.mostTiedFirst();
+                fewer.beaters = Dominance.beaters(fewer.slots, limits, yardstick);
+                fewer.descend(0);
             }
-            return;
+            few.offer(fewer.bestPlan, fewer.best);
+            few.visited = fewer.visited;
         }
-        Slot slot = slots.get(s);
-        boolean second = s > 0 && slot.alike(slots.get(s - 1));
-        int from = second ? pick[s - 1] + 1 : 0;
-        lookAhead(s);
-        double soFar = soFar(s + 1);
-        double rest = bySlot(s + 1);
-        for (int i : order[s][s]) {
-            if (soFar + upper[s][s][i] + rest <= best) {
-                break;
-            }
-            Candidate c = slot.candidates().get(i);
-            if (i >= from && allowed(slot, c, s)) {
-                take(s, c, i);
-                if (couldWin(s + 1)) {
-                    descend(s + 1);
-                    known = s;
-                }
-                putBack(s, c);
-            }
+        return Optional.ofNullable(few.bestPlan)
+                .map(plan -> new Found(plan, weigh(plan).orElseThrow(), few.visited));
+    }
+
+    /** Whether something better than the best so far may still be there, once the prices are moved and plans tried at them. */
+    private boolean mayHold(int steps, int patience) {
+        List<Optional<Candidate>> plan = bestPlan;
+        if (plan != null) {
+            fill(plan);
+            prices.startFrom(partial, settings[0]);
+            partial.reset();
         }
-        if (!slot.required()) {
-            pick[s] = slot.candidates().size();
-            chosen[s] = null;
-            if (couldWin(s + 1)) {
-                descend(s + 1);
-            }
+        boolean open = narrowed(0, steps, patience);
+        boolean better = true;
+        for (int again = 0; again < AGAIN && open && better; again++) {
+            double before = best;
+            secondPlan();
+            better = best > before;
+            open = !better || narrowed(0, steps / 4, patience);
         }
+        return open;
     }
 
-    /**
-     * What every candidate of the open slots would bring now, best first. Nothing can bring more further down, so below this
-     * node a slot's best is found after a few looks.
-     */
-    private void lookAhead(int s) {
-        known = s;
-        for (int t = s; t < slots.size(); t++) {
-            List<Candidate> candidates = slots.get(t).candidates();
-            int[] from = s == 0 ? order[0][t] : order[s - 1][t];
-            for (int i = 0; i < candidates.size(); i++) {
-                upper[s][t][i] = worth(candidates.get(i));
-            }
-            for (int i = 0; i < candidates.size(); i++) {
-                int place = i;
-                int index = s == 0 ? i : from[i];
-                while (place > 0 && later(s, t, order[s][t][place - 1], index)) {
-                    order[s][t][place] = order[s][t][place - 1];
-                    place--;
-                }
-                order[s][t][place] = index;
-            }
-        }
+    /** The same search over what is left, in smaller lists. */
+    private Search narrower() {
+        Left left = lefts[0];
+        List<Slot> fewer = Slot.keeping(slots, (s, c) -> {
+            int i = slots.get(s).candidates().indexOf(c);
+            return IntStream.range(0, slots.size())
+                    .anyMatch(o -> slots.get(o).candidates() == slots.get(s).candidates() && left.has(o, i));
+        });
+        return new Search(fewer, concerns, products, limits, yardstick);
     }
 
-    private boolean later(int s, int t, int index, int than) {
-        return upper[s][t][index] < upper[s][t][than];
-    }
-
-    /** Whether the open slots could still lift this beginning above the best: both bounds must allow it. */
-    private boolean couldWin(int from) {
-        double soFar = soFar(from);
-        return soFar + byConcern(from) > best && soFar + bySlot(from) > best;
-    }
-
-    private double soFar(int from) {
-        return helpAndOwn() - yardstick.anotherBottle() * bottlesTwice() - overtime(from);
-    }
-
-    /** Each concern takes the best help of every open slot for itself, as if all were of different kinds. */
-    private double byConcern(int from) {
-        double sum = 0;
-        for (int s = from; s < slots.size(); s++) {
-            sum += mostOwn[s];
-        }
-        for (int k = 0; k < tallies.length; k++) {
-            sum += tallies[k].gainOfAll(mostHelp[k][from], slots.size() - from);
-        }
-        return sum;
-    }
-
-    /** Each open slot takes the candidate that would bring most now; morning and evening of one kind are taken together. */
-    private double bySlot(int from) {
-        double sum = 0;
-        Arrays.fill(extras, 0);
-        for (int s = from; s < slots.size(); s++) {
-            int t = twin[s];
-            boolean pair = t > s;
-            if (t >= from && !pair) {
-                continue;
-            }
-            double most = pair ? both(s, t, from) : most(s, from, t < 0 ? null : chosen[t]);
-            if (takesAStep[s] && (!pair || takesAStep[t])) {
-                int pool = pair ? EITHER : slots.get(s).part().ordinal();
-                extra[pool][extras[pool]++] = most;
+    /** The same limits and sums for a plan given whole: its score, or nothing when a limit forbids it. */
+    Optional<Double> weigh(List<Optional<Candidate>> plan) {
+        boolean fits = true;
+        for (int s = 0; s < slots.size() && fits; s++) {
+            Candidate c = plan.get(s).orElse(null);
+            if (c == null) {
+                fits = !slots.get(s).required();
+            } else if (partial.allows(s, c)) {
+                partial.take(s, c);
             } else {
-                sum += most;
+                fits = false;
             }
         }
-        return sum + bestExtras(from);
+        Optional<Double> score = fits ? Optional.of(partial.score()) : Optional.empty();
+        partial.reset();
+        return score;
     }
 
-    /**
-     * Of the optional steps no more than the step limits leave room for: by routine when a pair may stand in either for
-     * nothing, or together when a pair takes one step of either; both hold, so the smaller counts.
-     */
-    private double bestExtras(int from) {
-        int morning = room(0, from);
-        int evening = room(1, from);
-        double byRoutine = largest(extra[0], extras[0], morning)
-                + largest(extra[1], extras[1], evening)
-                + largest(extra[EITHER], extras[EITHER], extras[EITHER]);
-        int n = 0;
-        for (int pool = 0; pool <= EITHER; pool++) {
-            System.arraycopy(extra[pool], 0, pooled, n, extras[pool]);
-            n += extras[pool];
-        }
-        return Math.min(byRoutine, largest(pooled, n, morning + evening));
-    }
+    // ---- a good plan to begin with
 
-    private int room(int p, int from) {
-        return limits.steps()[p] - baseSteps[p] - (longestRationed[p] > 0 ? 1 : 0) - needSteps[from][p];
-    }
-
-    private static double largest(double[] values, int n, int room) {
-        Arrays.sort(values, 0, n);
-        double sum = 0;
-        for (int i = n - 1; i >= 0 && i >= n - room; i--) {
-            sum += values[i];
-        }
-        return sum;
-    }
-
-    /** What one open slot could bring; beside another bottle of its kind it costs a second bottle. */
-    private double most(int s, int from, @Nullable Candidate beside) {
-        Slot slot = slots.get(s);
-        double most = slot.required() ? NEVER : 0;
-        for (int i : order[known][s]) {
-            if (upper[known][s][i] <= most) {
-                break;
-            }
-            Candidate c = slot.candidates().get(i);
-            boolean second = beside != null && beside.number() != c.number();
-            most = Math.max(most, worth(c) - overtimeBy(c, s, from) - (second ? yardstick.anotherBottle() : 0));
-        }
-        return most;
-    }
-
-    /** What two open slots of one kind could bring: one bottle that helps once, or two that cost a second bottle. */
-    private double both(int s, int t, int from) {
-        double one = most(s, from, null);
-        double other = most(t, from, null);
-        double two = one + other - yardstick.anotherBottle();
-        double most = slots.get(s).required() || slots.get(t).required()
-                ? Math.max(two, Math.max(alone(s, t, one), alone(t, s, other)))
-                : Math.max(two, Math.max(one, other));
-        for (int i : order[known][s]) {
-            if (upper[known][s][i] + topOwn[t] <= most) {
-                break;
-            }
-            Candidate c = slots.get(s).candidates().get(i);
-            Candidate same = inTwin[s][i];
-            if (same != null) {
-                most = Math.max(most, worth(c) + same.own() - overtimeBy(c, s, from) - overtimeBy(same, t, from));
+    private void firstPlan() {
+        for (int s = 0; s < slots.size(); s++) {
+            if (slots.get(s).required() && slots.get(s).candidates().size() == 1) {
+                put(s);
             }
         }
-        return most;
-    }
-
-    /** What comes of filling only the first of two. */
-    private double alone(int s, int t, double worth) {
-        return slots.get(t).required() ? NEVER : worth;
-    }
-
-    /** One bottle used morning and evening helps as one. */
-    private boolean standsAlready(Candidate c) {
-        return stands[c.number()] > 0;
-    }
-
-    private double worth(Candidate c) {
-        double sum = c.own();
-        if (standsAlready(c)) {
-            return sum;
-        }
-        for (int k : c.on()) {
-            sum += tallies[k].gain(c.helps()[k], c.kinds()[k]);
-        }
-        return sum;
-    }
-
-    private double score() {
-        return helpAndOwn() - yardstick.anotherBottle() * bottlesTwice() - overtime(slots.size());
-    }
-
-    private double helpAndOwn() {
-        double sum = own;
-        for (Tally tally : tallies) {
-            sum += tally.total();
-        }
-        return sum;
-    }
-
-    /** What the minutes beyond the comfortable cost, with the least that the open required slots will take. */
-    private double overtime(int from) {
-        return overtime(0, seconds(0, from)) + overtime(1, seconds(1, from));
-    }
-
-    private double overtime(int p, double seconds) {
-        return yardstick.minute() * Math.max(0, seconds - comfortable[p]) / 60;
-    }
-
-    private double seconds(int p, int from) {
-        return baseSeconds[p] + longestRationed[p] + needSeconds[from][p];
-    }
-
-    /** What a daily candidate of an open slot would add to that at least: the cost is convex, so later it adds no less. */
-    private double overtimeBy(Candidate c, int s, int from) {
-        if (c.rationed()) {
-            return 0;
-        }
-        int p = slots.get(s).part().ordinal();
-        double now = seconds(p, from);
-        return overtime(p, now + c.seconds() - leastSeconds[s]) - overtime(p, now);
-    }
-
-    /**
-     * Kinds that stand in morning and evening from two different bottles. Only kinds that come once in a routine count:
-     * for them the number can but grow as slots fill, which the bound needs.
-     */
-    private int bottlesTwice() {
-        int twice = 0;
-        for (int a = 0; a < slots.size(); a++) {
-            Candidate morning = chosen[a];
-            int b = eveningTwin[a];
-            Candidate evening = b < 0 ? null : chosen[b];
-            if (morning != null && evening != null && evening.number() != morning.number()) {
-                twice++;
+        for (int s = 0; s < slots.size(); s++) {
+            if (partial.at(s) == null) {
+                put(s);
             }
         }
-        return twice;
-    }
-
-    private static double[][][] mostHelp(List<Slot> slots, int concerns) {
-        double[][][] most = new double[concerns][slots.size() + 1][];
-        for (int c = 0; c < concerns; c++) {
-            int concern = c;
-            double[] bySlot = slots.stream()
-                    .mapToDouble(s -> s.candidates().stream()
-                            .mapToDouble(x -> x.helps()[concern])
-                            .max()
-                            .orElse(0))
-                    .toArray();
-            for (int from = 0; from <= slots.size(); from++) {
-                double[] open = Arrays.copyOfRange(bySlot, from, slots.size());
-                Arrays.sort(open);
-                most[c][from] = reversed(open);
-            }
+        List<Optional<Candidate>> plan = partial.plan();
+        partial.reset();
+        if (weigh(plan).isPresent()) {
+            exchange(plan);
         }
-        return most;
     }
 
-    private static double[] reversed(double[] ascending) {
-        double[] descending = new double[ascending.length];
-        for (int i = 0; i < ascending.length; i++) {
-            descending[i] = ascending[ascending.length - 1 - i];
+    private void put(int s) {
+        Candidate most = bestFor(s);
+        if (most != null) {
+            partial.take(s, most);
         }
-        return descending;
     }
 
-    private static int[] twins(List<Slot> slots) {
-        int[] twins = new int[slots.size()];
-        for (int a = 0; a < twins.length; a++) {
-            twins[a] = -1;
-            for (int b = 0; b < twins.length; b++) {
-                if (slots.get(a).part() == Part.MORNING
-                        && slots.get(b).part() == Part.EVENING
-                        && slots.get(a).kind() == slots.get(b).kind()
-                        && onceInARoutine(slots.get(a))
-                        && onceInARoutine(slots.get(b))) {
-                    twins[a] = b;
+    private @Nullable Candidate bestFor(int s) {
+        double now = slots.get(s).required() ? Double.NEGATIVE_INFINITY : partial.score();
+        Candidate most = null;
+        for (Candidate c : slots.get(s).candidates()) {
+            if (partial.allows(s, c)) {
+                partial.take(s, c);
+                double score = partial.score();
+                partial.putBack(s);
+                if (score > now) {
+                    now = score;
+                    most = c;
                 }
             }
         }
-        return twins;
+        return most;
     }
 
-    private static int[] bothWays(int[] eveningTwin) {
-        int[] twin = eveningTwin.clone();
-        for (int s = 0; s < twin.length; s++) {
-            if (eveningTwin[s] >= 0) {
-                twin[eveningTwin[s]] = s;
-            }
-        }
-        return twin;
-    }
-
-    private static @Nullable Candidate[][] inTwin(List<Slot> slots, int[] twin) {
-        Candidate[][] all = new Candidate[twin.length][];
-        for (int s = 0; s < twin.length; s++) {
-            List<Candidate> mine = slots.get(s).candidates();
-            all[s] = new Candidate[mine.size()];
-            List<Candidate> theirs =
-                    twin[s] < 0 ? List.of() : slots.get(twin[s]).candidates();
-            for (int i = 0; i < mine.size(); i++) {
-                for (Candidate c : theirs) {
-                    if (c.number() == mine.get(i).number()) {
-                        all[s][i] = c;
-                    }
+    /** Exchanges one slot, or twins together, while that helps. */
+    private void exchange(List<Optional<Candidate>> start) {
+        List<Optional<Candidate>> plan = start;
+        double now = weigh(plan).orElseThrow();
+        boolean better = true;
+        for (int round = 0; better && round < ROUNDS; round++) {
+            better = false;
+            for (int s = 0; s < slots.size(); s++) {
+                fillBut(plan, s, twin[s] > s ? twin[s] : -1);
+                if (twin[s] > s) {
+                    putPair(s, twin[s]);
+                } else {
+                    put(s);
                 }
+                double score = partial.score();
+                if (score > now + DUST && complete()) {
+                    now = score;
+                    plan = partial.plan();
+                    better = true;
+                }
+                partial.reset();
             }
         }
-        return all;
+        offer(plan, now);
     }
 
-    private static boolean onceInARoutine(Slot slot) {
-        return slot.index() == 0
-                && switch (slot.kind()) {
-                    case WASH, TONER, ESSENCE, MOISTURISER, EYE -> true;
-                    default -> false;
-                };
+    /** What the slots would take at the present prices, as far as it is allowed, put right by exchanging. */
+    private void secondPlan() {
+        for (int s = 0; s < slots.size(); s++) {
+            int i = prices.taken(s);
+            Candidate c = i < 0 ? null : slots.get(s).candidates().get(i);
+            if (c != null && partial.allows(s, c)) {
+                partial.take(s, c);
+            }
+        }
+        for (int s = 0; s < slots.size(); s++) {
+            if (partial.at(s) == null && slots.get(s).required()) {
+                put(s);
+            }
+        }
+        boolean whole = complete();
+        List<Optional<Candidate>> plan = partial.plan();
+        partial.reset();
+        if (whole) {
+            exchange(plan);
+        }
     }
 
-    private boolean allowed(Slot slot, Candidate c, int s) {
-        int p = slot.part().ordinal();
-        int addSeconds = c.rationed() ? Math.max(0, c.seconds() - longestRationed[p]) : c.seconds();
-        int addSteps = c.rationed() ? (longestRationed[p] > 0 ? 0 : 1) : 1;
-        if (baseSeconds[p] + longestRationed[p] + addSeconds + needSeconds[s + 1][p] > limits.seconds()[p]
-                || baseSteps[p] + (longestRationed[p] > 0 ? 1 : 0) + addSteps + needSteps[s + 1][p]
-                        > limits.steps()[p]) {
-            return false;
-        }
-        boolean prescribed = c.product().prescription();
-        if (c.rationed()
-                && !prescribed
-                && (nights + c.uses() > limits.nights() || load + c.load() > limits.load() + 1e-9)) {
-            return false;
-        }
-        if ((c.strong() && !prescribed && strong + 1 > limits.strong()) || (c.beginner() && beginners > 0)) {
-            return false;
-        }
-        return meets(slot, c, s);
-    }
-
-    private boolean meets(Slot slot, Candidate c, int upTo) {
-        for (int o = 0; o < upTo; o++) {
-            Candidate other = chosen[o];
-            if (other == null) {
-                continue;
-            }
-            if ((c.notInPlan() & other.held()) != 0 || (other.notInPlan() & c.held()) != 0) {
-                return false;
-            }
-            if (slots.get(o).part() == slot.part()
-                    && ((c.notInRoutine() & other.held()) != 0 || (other.notInRoutine() & c.held()) != 0)) {
-                return false;
-            }
-            if ((c.wantsHighFilter() && lowFilter(other)) || (other.wantsHighFilter() && lowFilter(c))) {
+    private boolean complete() {
+        for (int s = 0; s < slots.size(); s++) {
+            if (slots.get(s).required() && partial.at(s) == null) {
                 return false;
             }
         }
         return true;
     }
 
-    private static boolean lowFilter(Candidate c) {
-        return c.product().kind() == StepKind.SUNSCREEN && c.product().spf() < 50;
-    }
-
-    private void take(int s, Candidate c, int index) {
-        int p = slots.get(s).part().ordinal();
-        undoLongest[s] = longestRationed[p];
-        if (c.rationed()) {
-            longestRationed[p] = Math.max(longestRationed[p], c.seconds());
-            nights += c.product().prescription() ? 0 : c.uses();
-            load += c.product().prescription() ? 0 : c.load();
-        } else {
-            baseSeconds[p] += c.seconds();
-            baseSteps[p]++;
+    /** The best of each twin beside the other, or one product in both. */
+    private void putPair(int s, int t) {
+        double most = Double.NEGATIVE_INFINITY;
+        Candidate mine = null;
+        Candidate theirs = null;
+        for (int first : new int[] {s, t}) {
+            int second = first == s ? t : s;
+            put(first);
+            put(second);
+            if (partial.score() > most) {
+                most = partial.score();
+                mine = partial.at(s);
+                theirs = partial.at(t);
+            }
+            partial.putBack(second);
+            partial.putBack(first);
         }
-        strong += c.strong() && !c.product().prescription() ? 1 : 0;
-        beginners += c.beginner() ? 1 : 0;
-        own += c.own();
-        helping[s] = !standsAlready(c);
-        if (helping[s]) {
-            for (int k : c.on()) {
-                tallies[k].push(c.helps()[k], c.kinds()[k]);
+        List<Candidate> candidates = slots.get(s).candidates();
+        for (int i = 0; i < candidates.size(); i++) {
+            int same = inTwin[s][i];
+            if (same >= 0 && partial.allows(s, candidates.get(i))) {
+                partial.take(s, candidates.get(i));
+                Candidate other = slots.get(t).candidates().get(same);
+                if (partial.allows(t, other)) {
+                    partial.take(t, other);
+                    if (partial.score() > most) {
+                        most = partial.score();
+                        mine = candidates.get(i);
+                        theirs = other;
+                    }
+                    partial.putBack(t);
+                }
+                partial.putBack(s);
             }
         }
-        chosen[s] = c;
-        stands[c.number()]++;
-        pick[s] = index;
+        if (mine != null) {
+            partial.take(s, mine);
+        }
+        if (theirs != null) {
+            partial.take(t, theirs);
+        }
     }
 
-    private void putBack(int s, Candidate c) {
-        int p = slots.get(s).part().ordinal();
-        if (helping[s]) {
-            for (int k : c.on()) {
-                tallies[k].pop();
+    private void fillBut(List<Optional<Candidate>> plan, int but, int andBut) {
+        for (int s = 0; s < slots.size(); s++) {
+            if (s != but && s != andBut && plan.get(s).isPresent()) {
+                partial.take(s, plan.get(s).get());
             }
         }
-        stands[c.number()]--;
-        own -= c.own();
-        beginners -= c.beginner() ? 1 : 0;
-        strong -= c.strong() && !c.product().prescription() ? 1 : 0;
-        if (c.rationed()) {
-            longestRationed[p] = undoLongest[s];
-            nights -= c.product().prescription() ? 0 : c.uses();
-            load -= c.product().prescription() ? 0 : c.load();
-        } else {
-            baseSeconds[p] -= c.seconds();
-            baseSteps[p]--;
-        }
-        chosen[s] = null;
     }
 
-    /** The same limits and sums for a plan given whole: its score, or nothing when a limit forbids it. */
-    Optional<Double> weigh(List<Optional<Candidate>> plan) {
-        int taken = 0;
-        Optional<Double> score = Optional.empty();
-        boolean fits = true;
-        for (int s = 0; s < slots.size() && fits; s++) {
-            taken = s;
-            Candidate c = plan.get(s).orElse(null);
-            if (c == null) {
-                chosen[s] = null;
-                fits = !slots.get(s).required();
-            } else if (allowed(slots.get(s), c, s)) {
-                take(s, c, 0);
-                taken = s + 1;
-            } else {
-                fits = false;
+    private void fill(List<Optional<Candidate>> plan) {
+        fillBut(plan, -1, -1);
+    }
+
+    private void offer(@Nullable List<Optional<Candidate>> plan, double score) {
+        if (plan != null && score > best) {
+            best = score;
+            bestPlan = plan;
+        }
+    }
+
+    // ---- what could still be better
+
+    /** Moves the prices and drops what cannot be better at them; false when nothing can. */
+    private boolean narrowed(int depth, int steps, int patience) {
+        Prices.Setting at = settings[depth];
+        Left left = lefts[depth];
+        double lowest = Double.POSITIVE_INFINITY;
+        double eagerness = 1;
+        int since = 0;
+        for (int step = 0; step <= steps; step++) {
+            double bound = prices.bound(at, left);
+            if (bound <= best - DUST || !drop(left)) {
+                return false;
+            }
+            if (bound < lowest - 1e-3) {
+                lowest = bound;
+                lowestAt.copy(at);
+                since = 0;
+            } else if (++since == patience) {
+                eagerness /= 2;
+                since = 0;
+                at.copy(lowestAt);
+                prices.bound(at, left);
+            }
+            if (step == steps || Double.isInfinite(best) || !prices.improve(at, best, eagerness)) {
+                break;
             }
         }
-        if (fits) {
-            score = Optional.of(score());
-            taken = slots.size();
+        at.copy(lowestAt);
+        return prices.bound(at, left) > best - DUST;
+    }
+
+    private boolean drop(Left left) {
+        for (int s = 0; s < slots.size(); s++) {
+            for (int j = left.size(s) - 1; j >= 0; j--) {
+                if (prices.boundWith(s, left.at(s, j)) <= best - DUST) {
+                    left.drop(s, j);
+                }
+            }
+            if (left.mayBeEmpty(s) && prices.boundWithout(s) <= best - DUST) {
+                left.neverEmpty(s);
+            }
+            if (left.none(s)) {
+                return false;
+            }
         }
-        for (int s = taken - 1; s >= 0; s--) {
-            Candidate c = chosen[s];
+        return true;
+    }
+
+    private void descend(int depth) {
+        visited++;
+        if (depth == slots.size()) {
+            double score = partial.score();
+            if (score > best) {
+                offer(partial.plan(), score);
+            }
+            return;
+        }
+        int s = nextOf(depth);
+        Slot slot = slots.get(s);
+        prices.bound(settings[depth], lefts[depth]);
+        int[] ways = byWorth(depth, s);
+        double[] bounds = Arrays.stream(ways)
+                .mapToDouble(i -> i < 0 ? prices.boundWithout(s) : prices.boundWith(s, i))
+                .toArray();
+        decided[s] = true;
+        for (int o = 0; o < ways.length; o++) {
+            int i = ways[o];
+            if (bounds[o] <= best - DUST) {
+                continue;
+            }
+            Candidate c = i < 0 ? null : slot.candidates().get(i);
+            if (c != null && !partial.allows(s, c)) {
+                continue;
+            }
             if (c != null) {
-                putBack(s, c);
+                partial.take(s, c);
+            }
+            settings[depth + 1].copy(settings[depth]);
+            lefts[depth + 1].copy(lefts[depth]);
+            lefts[depth + 1].only(s, i);
+            if (stillOpen(depth, s, i)
+                    && mayBeBetter(depth + 1)
+                    && narrowed(depth + 1, DOWN, HASTE)
+                    && mayBeBetter(depth + 1)) {
+                descend(depth + 1);
+            }
+            if (c != null) {
+                partial.putBack(s);
             }
         }
-        return score;
+        decided[s] = false;
+    }
+
+    /** What ties a slot to others by most is decided first: once that stands, the bounds of the rest are exact. */
+    private int[] mostTiedFirst() {
+        double[] tied = new double[slots.size()];
+        Arrays.setAll(tied, this::tied);
+        return IntStream.range(0, slots.size())
+                .boxed()
+                .sorted(Comparator.comparingDouble(s -> -tied[s]))
+                .mapToInt(Integer::intValue)
+                .toArray();
+    }
+
+    /** A slot with but one way first: it costs nothing to decide it, and the bounds are the better for it. */
+    private int nextOf(int depth) {
+        int next = -1;
+        for (int s : order) {
+            if (!decided[s]) {
+                if (lefts[depth].size(s) + (lefts[depth].mayBeEmpty(s) ? 1 : 0) == 1) {
+                    return s;
+                }
+                next = next < 0 ? s : next;
+            }
+        }
+        return next;
+    }
+
+    /** How far its candidates differ in what they do for concerns and in what is paid for beyond a limit. */
+    private double tied(int s) {
+        Left left = lefts[0];
+        List<Candidate> candidates = slots.get(s).candidates();
+        double sum = 0;
+        for (int k = 0; k < concerns; k++) {
+            double least = left.mayBeEmpty(s) ? 0 : Double.POSITIVE_INFINITY;
+            double most = 0;
+            for (int j = 0; j < left.size(s); j++) {
+                double help = candidates.get(left.at(s, j)).helps()[k];
+                least = Math.min(least, help);
+                most = Math.max(most, help);
+            }
+            sum += Math.max(0, most - least);
+        }
+        for (int r = 0; r < scarce.length; r++) {
+            double least = left.mayBeEmpty(s) ? 0 : Double.POSITIVE_INFINITY;
+            double most = 0;
+            for (int j = 0; j < left.size(s); j++) {
+                double take = candidates.get(left.at(s, j)).takes()[r];
+                least = Math.min(least, take);
+                most = Math.max(most, take);
+            }
+            sum += Math.max(scarce[r].under(), scarce[r].over()) * Math.max(0, most - least);
+        }
+        return sum;
+    }
+
+    private boolean mayBeBetter(int depth) {
+        return gains.bound(partial, decided, lefts[depth]) > best - DUST;
+    }
+
+    /** Candidates left, best first; -1 for emptiness. */
+    private int[] byWorth(int depth, int s) {
+        Left left = lefts[depth];
+        List<Integer> order = new ArrayList<>();
+        for (int j = 0; j < left.size(s); j++) {
+            order.add(left.at(s, j));
+        }
+        if (left.mayBeEmpty(s)) {
+            order.add(-1);
+        }
+        order.sort(Comparator.comparingDouble(i -> -(i < 0 ? prices.boundWithout(s) : prices.boundWith(s, i))));
+        return order.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    /**
+     * Whether it could be exchanged for what beats it wherever it stands: all that beat it stand already, or there are open
+     * slots of the kind for them.
+     */
+    private boolean outdone(int s, Candidate c) {
+        int[] by = beaters.getOrDefault(c.number(), NONE);
+        if (by.length == 0 || slots.get(s).candidates().size() == 1 || partial.stands(c)) {
+            return false;
+        }
+        int missing = 0;
+        for (int number : by) {
+            missing += partial.stands(number) ? 0 : 1;
+        }
+        int others = 0;
+        for (int o = 0; o < slots.size(); o++) {
+            others +=
+                    o != s && !decided[o] && slots.get(o).kind() == slots.get(s).kind() ? 1 : 0;
+        }
+        return missing > others;
+    }
+
+    /** Drops from the open slots what the limits or what is taken forbid; of slots alike only one order is tried. */
+    private boolean stillOpen(int depth, int from, int picked) {
+        Left left = lefts[depth + 1];
+        for (int s = 0; s < slots.size(); s++) {
+            if (decided[s]) {
+                continue;
+            }
+            Slot slot = slots.get(s);
+            boolean alike = slot.alike(slots.get(from));
+            for (int j = left.size(s) - 1; j >= 0; j--) {
+                int i = left.at(s, j);
+                if ((alike && (picked < 0 || i <= picked))
+                        || !partial.allows(s, slot.candidates().get(i))
+                        || outdone(s, slot.candidates().get(i))) {
+                    left.drop(s, j);
+                }
+            }
+            if (left.none(s)) {
+                return false;
+            }
+        }
+        return true;
     }
 }

@@ -49,6 +49,17 @@ final class Tally {
         recount();
     }
 
+    void clear() {
+        while (size > 0) {
+            pop();
+        }
+    }
+
+    /** The contributions as they count before their place is weighed, largest first. */
+    double[] counted() {
+        return java.util.Arrays.copyOf(counted, size);
+    }
+
     /** What one more contribution would add. */
     double gain(double v, int k) {
         double first = best[k];

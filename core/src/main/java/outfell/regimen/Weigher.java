@@ -7,6 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import outfell.balance.Balance;
+import outfell.balance.Need;
+import outfell.balance.Points;
+import outfell.balance.Target;
 import outfell.conflict.Interactions;
 import outfell.conflict.Interactions.Interaction;
 import outfell.method.Method;
@@ -28,6 +32,8 @@ import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.RankedConcern;
+import outfell.skin.TypeVerdict;
+import outfell.supply.Supply;
 import outfell.week.Tolerance;
 
 /** Weighs single products for a consultation: what each earns by itself, what it helps, what it clashes with. */
@@ -35,11 +41,18 @@ final class Weigher {
     /** Weeks after which a ramp has reached its height. */
     private static final int GOT_USED_TO = 12;
 
+    private static final List<ActiveKind> EXFOLIANTS =
+            List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.ENZYME, ActiveKind.SCRUB);
+
     private final Consultation consultation;
     private final SkinVerdict skin;
     private final Asked asked;
     private final Tolerance tolerance;
     private final Yardstick yardstick;
+    private final Target evening;
+    private final long[] apartInPlan = apartInPlan();
+    private final long[] apartFromRationed;
+    private final long[] apartFromDaily;
     private final List<RankedConcern> concerns;
     private final Map<ProductId, Owned> owned = new HashMap<>();
     private final List<Product> ownedSuitable;
@@ -57,6 +70,9 @@ final class Weigher {
         this.asked = asked;
         this.tolerance = tolerance;
         this.yardstick = yardstick;
+        this.evening = Target.evening(skin, asked.air());
+        this.apartFromRationed = apart((i, other) -> apartInRoutine(true, i, other));
+        this.apartFromDaily = apart((i, other) -> apartInRoutine(false, i, other));
         this.concerns = skin.concerns().stream().limit(yardstick.mostConcerns()).toList();
         consultation.shelf().forEach(o -> owned.put(o.product().id(), o));
         List<ProductId> ids =
@@ -105,6 +121,9 @@ final class Weigher {
         }
         int uses = tolerance.usesPerWeek(p, weeks);
         boolean exfoliates = !p.has(ActiveKind.RETINOID);
+        if (exfoliates && p.hasAny(EXFOLIANTS)) {
+            uses = Math.min(uses, consultation.method().exfoliationsAWeek());
+        }
         return exfoliates && asked.exfoliantsHalved().yes() ? (uses + 1) / 2 : uses;
     }
 
@@ -154,12 +173,13 @@ final class Weigher {
                 values,
                 kinds,
                 IntStream.range(0, values.length).filter(c -> values[c] > 0).toArray(),
-                seconds(p),
+                takes(p, part, rationed, uses),
+                spendLeast(p),
                 rationed,
                 uses,
                 rationed ? uses * Tolerance.points(p) : 0,
                 strong && isNew(p) && !p.prescription(),
-                strong,
+                strong && !p.prescription(),
                 hers(p),
                 held(p),
                 clash(p, false),
@@ -168,20 +188,88 @@ final class Weigher {
                 helps));
     }
 
+    /** The bands that the evening's and the morning's layers should lie in. */
+    Target target(Part part) {
+        return part == Part.EVENING ? evening : evening.morning();
+    }
+
+    private double[] takes(Product p, Part part, boolean rationed, int uses) {
+        double[] takes = new double[Scarcity.COUNT];
+        takes[Scarcity.minutes(part).ordinal()] = seconds(p) / 60.0;
+        takes[Scarcity.steps(part).ordinal()] = 1;
+        takes[Scarcity.MONEY.ordinal()] = spend(p, uses);
+        if (rationed && !p.prescription()) {
+            takes[Scarcity.NIGHTS.ordinal()] = uses;
+            takes[Scarcity.LOAD.ordinal()] = uses * Tolerance.points(p);
+        }
+        return takes;
+    }
+
+    /** A product as a layer on the face. */
+    Balance.Layer layer(Product p, boolean needed) {
+        return new Balance.Layer(
+                p.id(),
+                p.name(),
+                Balance.points(p.composition(), Amounts.density(p, band(), layers(p))),
+                Amounts.grams(p, band(), layers(p)),
+                p.kind() == StepKind.SUNSCREEN,
+                needed);
+    }
+
+    private Band band() {
+        return skin.type().bandU();
+    }
+
+    private int layers(Product p) {
+        return Layout.layers(consultation.method(), p);
+    }
+
+    /**
+     * The cream carries a routine's softening and sealing, so the balance is judged by it: what it lacks or has too much of, in
+     * tenths of the band. By day the sunscreen softens too, so nothing is too little. The gauge shows the whole sum.
+     */
+    private void balance(Product p, Part part, List<Point> points) {
+        if (p.kind() != StepKind.MOISTURISER || p.rationed() || skin.type() instanceof TypeVerdict.NotYet) {
+            return;
+        }
+        Points gives = Balance.points(p.composition(), Amounts.density(p, band(), 1));
+        for (Need need : List.of(Need.OILS, Need.SEAL)) {
+            Target.Range range = target(part).of(need);
+            double tenth = range.width() / 10;
+            double over = Math.max(0, gives.of(need) - range.high()) / tenth;
+            double under = part == Part.MORNING ? 0 : Math.max(0, range.low() - gives.of(need)) / tenth;
+            if (over + under > 0) {
+                points.add(new Point(
+                        (over > 0 ? "more " : "less ") + need.words() + " than skin and air ask",
+                        -yardstick.balance() * (over + under)));
+            }
+        }
+    }
+
+    /** What is owned is paid for. */
+    private double spend(Product p, int uses) {
+        return owned.containsKey(p.id()) ? 0 : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p)) * uses);
+    }
+
+    private double spendLeast(Product p) {
+        return owned.containsKey(p.id()) ? 0 : Supply.monthByTime(p);
+    }
+
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
     private int seconds(Product p) {
-        int own = Amounts.seconds(p, Layout.layers(consultation.method(), p));
+        int own = Layout.seconds(consultation.method(), p);
         return p.kind() == StepKind.SUNSCREEN ? own + Amounts.creamBeforeSunscreen() : own;
     }
 
     /** For ties only, far below any point: cheaper, then milder, then id. */
     private double trace(Product p) {
-        return 1e-5 * p.price() + 1e-8 * p.irritancy() + 1e-13 * rank.getOrDefault(p.id(), 0);
+        return 1e-5 * p.price() + 1e-8 * p.irritancy() + 1e-12 * rank.getOrDefault(p.id(), 0);
     }
 
     private List<Point> points(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {
         List<Point> points = new ArrayList<>();
         texture(p, points);
+        balance(p, part, points);
         if (owned.containsKey(p.id()) && suits(p)) {
             points.add(new Point("it is on the client's shelf", yardstick.owned()));
         } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
@@ -217,7 +305,7 @@ final class Weigher {
 
     private static void off(List<Point> points, double grades, double each) {
         if (grades > 0) {
-            points.add(new Point("texture %.1f grades off".formatted(grades), -grades * each));
+            points.add(new Point("texture " + Math.round(grades * 10) / 10.0 + " grades off", -grades * each));
         }
     }
 
@@ -296,18 +384,39 @@ final class Weigher {
         if (held(p) == 0) {
             return bits;
         }
+        boolean rationed = p.rationed();
+        if (!inRoutine && p.has(ActiveKind.RETINOID) && acidsWait(p)) {
+            bits |= 1L << ActiveKind.AHA.ordinal() | 1L << ActiveKind.BHA.ordinal();
+        }
         for (ActiveIn active : p.actives()) {
-            for (ActiveKind other : ActiveKind.values()) {
-                Optional<Interaction> i = Interactions.between(active.kind(), other);
-                if (i.isPresent() && (inRoutine ? apartInRoutine(p, i.get(), other) : apartInPlan(i.get()))) {
-                    bits |= 1L << other.ordinal();
-                }
-            }
-            if (!inRoutine && active.kind() == ActiveKind.RETINOID) {
-                bits |= 1L << ActiveKind.RETINOID.ordinal();
-            }
+            int kind = active.kind().ordinal();
+            bits |= inRoutine ? (rationed ? apartFromRationed[kind] : apartFromDaily[kind]) : apartInPlan[kind];
         }
         return bits;
+    }
+
+    private boolean acidsWait(Product p) {
+        return consultation.method().retinoidAndAcid() == Method.RetinoidAndAcid.ACIDS_WAIT && weeks(p) < GOT_USED_TO;
+    }
+
+    /** For each active the bits of those that it may not meet. */
+    private static long[] apart(java.util.function.BiPredicate<Interaction, ActiveKind> apart) {
+        long[] all = new long[ActiveKind.values().length];
+        for (ActiveKind kind : ActiveKind.values()) {
+            for (ActiveKind other : ActiveKind.values()) {
+                Optional<Interaction> i = Interactions.between(kind, other);
+                if (i.isPresent() && apart.test(i.get(), other)) {
+                    all[kind.ordinal()] |= 1L << other.ordinal();
+                }
+            }
+        }
+        return all;
+    }
+
+    private static long[] apartInPlan() {
+        long[] all = apart((i, _) -> apartInPlan(i));
+        all[ActiveKind.RETINOID.ordinal()] |= 1L << ActiveKind.RETINOID.ordinal();
+        return all;
     }
 
     private static boolean apartInPlan(Interaction i) {
@@ -318,11 +427,11 @@ final class Weigher {
     }
 
     /** Separate nights part two rationed steps by themselves; a daily step cannot step aside, so it may not share the routine. */
-    private boolean apartInRoutine(Product p, Interaction i, ActiveKind other) {
+    private boolean apartInRoutine(boolean rationed, Interaction i, ActiveKind other) {
         Method method = consultation.method();
         return switch (i.meeting()) {
             case NEVER, AM_PM -> true;
-            case NIGHTS -> !(p.rationed() && Actives.of(other).rationed());
+            case NIGHTS -> !(rationed && Actives.of(other).rationed());
             case MYTH ->
                 method.vitaminCApartFromNiacinamide()
                         && (other == ActiveKind.NIACINAMIDE || other == ActiveKind.VITAMIN_C_ACID);

@@ -22,6 +22,8 @@ public final class Amounts {
 
     private static final double TEASPOON_ML = 5;
     private static final double SUNSCREEN_DENSITY = 1.1;
+    /** The test's density, mg/cm²; iso-24444. */
+    private static final double SUNSCREEN_DENSE = 2;
 
     /**
      * An amount in the words people use and in grams.
@@ -108,7 +110,39 @@ public final class Amounts {
 
     /** The dose of a sunscreen: 2 mg/cm² × area / 1000, in grams. */
     public static double sunscreenGrams(double cm2) {
-        return Math.round(2 * cm2 / 10) / 100.0;
+        return Math.round(SUNSCREEN_DENSE * cm2 / 10) / 100.0;
+    }
+
+    /** Grams of one use, all layers together. */
+    public static double grams(Product product, Band band, int layers) {
+        Use use = of(product.kind());
+        if (product.kind() == StepKind.SUNSCREEN) {
+            return sunscreenGrams(FACE_AND_NECK_CM2);
+        }
+        if (product.prescription()) {
+            return use.grams();
+        }
+        double area = use.withNeck() ? FACE_AND_NECK_CM2 / FACE_CM2 : 1;
+        return Math.round(use.grams() * factor(use, band) * area * 100) / 100.0 * layers;
+    }
+
+    /**
+     * How thick a daily layer lies on the face, mg/cm²: grams × 1000 / area. Nought for what comes off, and for eyes, lips and
+     * dry places, which are not the face as a whole.
+     */
+    public static double density(Product product, Band band, int layers) {
+        Use use = of(product.kind());
+        return switch (product.kind()) {
+            case FIRST_CLEANSE, WASH, SCRUB, ENZYME, CLAY_MASK, EYE, LIP, SEAL -> 0;
+            case SUNSCREEN -> SUNSCREEN_DENSE;
+            case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL ->
+                use.grams() * factor(use, band) * layers * 1000 / FACE_CM2;
+        };
+    }
+
+    /** Bands run dry, normal, oily; the file lists oily, normal, dry. */
+    private static double factor(Use use, Band band) {
+        return use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
     }
 
     public static Amount amount(Product product, Band band, int layers) {
@@ -123,10 +157,7 @@ public final class Amounts {
                     where(product.kind(), use.withNeck()),
                     new Because("The amount is the prescriber's.", Evidence.CONTROLLED, "label"));
         }
-        // bands run dry, normal, oily; the file lists oily, normal, dry
-        double factor = use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
-        double area = use.withNeck() ? FACE_AND_NECK_CM2 / FACE_CM2 : 1;
-        double grams = Math.round(use.grams() * factor * area * 100) / 100.0;
+        double grams = grams(product, band, 1);
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
         String where = where(product.kind(), use.withNeck());
         return new Amount(

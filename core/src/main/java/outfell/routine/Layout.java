@@ -20,6 +20,7 @@ import outfell.skin.Band;
 public final class Layout {
     private static final List<DayOfWeek> EVERY_DAY = List.of(DayOfWeek.values());
     private static final Because DAILY = Because.custom("Every day.");
+    private static final int SHORT_WAIT = 60;
     private static final Because NO_WAIT = Because.custom("No wait.");
 
     /**
@@ -73,7 +74,7 @@ public final class Layout {
         boolean underSunscreen = i + 1 < sorted.size()
                 && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
                 && !p.kind().comesOff();
-        int settle = Math.max(Amounts.settle(p), underSunscreen ? Amounts.creamBeforeSunscreen() : 0);
+        int settle = Math.max(settle(method, p), underSunscreen ? Amounts.creamBeforeSunscreen() : 0);
         return new Step(
                 i + 1,
                 p.id(),
@@ -87,8 +88,8 @@ public final class Layout {
                 p.kind().comesOff(),
                 left(sorted, i),
                 Amounts.amount(p, band, layers),
-                Amounts.technique(p),
-                use.damp(),
+                technique(p, layers),
+                use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
                 use.handsOn() * layers,
                 use.contact(),
                 settle,
@@ -100,6 +101,34 @@ public final class Layout {
                 p.prescription(),
                 order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size())),
                 purpose.apply(p.id()));
+    }
+
+    /** Seconds of one use with contact and wait, as this method waits. */
+    public static int seconds(Method method, Product p) {
+        return Amounts.seconds(p, layers(method, p)) - Amounts.settle(p) + settle(method, p);
+    }
+
+    /** A prescriber's wait stands whatever the method says. */
+    private static int settle(Method method, Product p) {
+        int full = Amounts.settle(p);
+        if (p.prescription()) {
+            return full;
+        }
+        return switch (method.waits()) {
+            case NONE -> 0;
+            case SHORT -> Math.min(full, SHORT_WAIT);
+            case FULL -> full;
+        };
+    }
+
+    private String technique(Product p, int layers) {
+        String technique = Amounts.technique(p);
+        if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_CREAM) {
+            return "into the cream in the palm, press on together";
+        }
+        return p.kind() == StepKind.TONER && layers > 1 && method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS
+                ? technique + "; on acid nights one layer before the acid, the others after it"
+                : technique;
     }
 
     /** How many thin layers a toner gets under this method. */

@@ -1,7 +1,6 @@
 package outfell.routine;
 
 import java.time.DayOfWeek;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -18,6 +17,8 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
      * @param handsOnMinutes of them with hands on
      * @param shortestMinutes on the shortest day of the week
      * @param limitMinutes what the client truly has
+     * @param savedSeconds by what is done in a wait
+     * @param filled which steps are done in which wait, in words; empty for none
      */
     public record Timeline(
             DayOfWeek day,
@@ -25,7 +26,9 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
             double minutes,
             double handsOnMinutes,
             double shortestMinutes,
-            int limitMinutes) {}
+            int limitMinutes,
+            int savedSeconds,
+            String filled) {}
 
     /** @param step number of the step; hands on, left on, or waiting */
     public record Segment(int step, Doing doing, int seconds) {}
@@ -34,7 +37,9 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
     public enum Doing {
         HANDS_ON,
         LEFT_ON,
-        WAITING
+        WAITING,
+        /** Hands on, on another area while something settles. */
+        IN_A_WAIT
     }
 
     public static Routine of(Part part, List<Step> steps, int limitMinutes) {
@@ -42,7 +47,7 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
         int most = -1;
         int least = Integer.MAX_VALUE;
         for (DayOfWeek day : DayOfWeek.values()) {
-            int seconds = seconds(on(steps, day));
+            int seconds = Schedule.of(on(steps, day)).seconds();
             if (seconds > most) {
                 longest = day;
                 most = seconds;
@@ -50,36 +55,24 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
             least = Math.min(least, seconds);
         }
         List<Step> drawn = on(steps, longest);
+        Schedule schedule = Schedule.of(drawn);
         int handsOn = drawn.stream().mapToInt(Step::handsOn).sum();
         return new Routine(
                 part,
                 List.copyOf(steps),
-                new Timeline(longest, segments(drawn), minutes(most), minutes(handsOn), minutes(least), limitMinutes));
+                new Timeline(
+                        longest,
+                        schedule.segments(),
+                        minutes(most),
+                        minutes(handsOn),
+                        minutes(least),
+                        limitMinutes,
+                        schedule.saved(),
+                        schedule.filled()));
     }
 
     private static List<Step> on(List<Step> steps, DayOfWeek day) {
         return steps.stream().filter(s -> s.nights().contains(day)).toList();
-    }
-
-    /** The last step's wait is not waited for. */
-    private static int seconds(List<Step> steps) {
-        int sum = steps.stream().mapToInt(Step::seconds).sum();
-        return steps.isEmpty() ? 0 : sum - steps.getLast().settle();
-    }
-
-    private static List<Segment> segments(List<Step> steps) {
-        List<Segment> all = new ArrayList<>();
-        for (int i = 0; i < steps.size(); i++) {
-            Step s = steps.get(i);
-            all.add(new Segment(s.number(), Doing.HANDS_ON, s.handsOn()));
-            if (s.contact() > 0) {
-                all.add(new Segment(s.number(), Doing.LEFT_ON, s.contact()));
-            }
-            if (s.settle() > 0 && i < steps.size() - 1) {
-                all.add(new Segment(s.number(), Doing.WAITING, s.settle()));
-            }
-        }
-        return List.copyOf(all);
     }
 
     private static double minutes(int seconds) {

@@ -18,6 +18,7 @@ public final class StepOrder {
     private enum Seat {
         FIRST_CLEANSE,
         WASH,
+        SECOND_CLEANSE,
         EXFOLIATION,
         MASK,
         ACID_ON_CLEAN_SKIN,
@@ -57,7 +58,7 @@ public final class StepOrder {
 
     private Seat seat(Product p) {
         return switch (p.kind()) {
-            case FIRST_CLEANSE -> Seat.FIRST_CLEANSE;
+            case FIRST_CLEANSE -> waterFirst() ? Seat.SECOND_CLEANSE : Seat.FIRST_CLEANSE;
             case WASH -> Seat.WASH;
             case SCRUB, ENZYME -> Seat.EXFOLIATION;
             case CLAY_MASK -> Seat.MASK;
@@ -69,11 +70,15 @@ public final class StepOrder {
                     case AFTER_SERUMS -> Seat.EYE_MIDDLE;
                     case AFTER_MOISTURISER -> Seat.EYE_LATE;
                 };
-            case OIL -> method.oilPlace() == Method.OilPlace.BEFORE_CREAM ? Seat.OIL_UNDER_CREAM : Seat.WATER_FREE;
+            case OIL -> method.oilPlace() == Method.OilPlace.AFTER_CREAM ? Seat.WATER_FREE : Seat.OIL_UNDER_CREAM;
             case SEAL -> Seat.WATER_FREE;
             case MOISTURISER -> p.waterFree() ? Seat.WATER_FREE : Seat.CREAMS;
             case TONER, ESSENCE, SERUM, TREATMENT -> layer(p);
         };
+    }
+
+    private boolean waterFirst() {
+        return method.cleanseOrder() == Method.CleanseOrder.WATER_FIRST;
     }
 
     private Seat layer(Product p) {
@@ -113,6 +118,9 @@ public final class StepOrder {
                         before.isEmpty()
                                 ? "Everything else needs clean skin, so it comes first."
                                 : "After the first cleanse: it takes off what that has loosened.");
+            case SECOND_CLEANSE ->
+                Because.custom("Oil after the wash: the %s method has it so; most put the oil first."
+                        .formatted(method.name()));
             case EXFOLIATION -> Because.custom("On clean skin and off again, before anything stays on.");
             case MASK -> Because.custom("On clean skin and off again; moisture follows.");
             case ACID_ON_CLEAN_SKIN ->
@@ -126,7 +134,10 @@ public final class StepOrder {
                         outfell.knowledge.Evidence.CONVENTION,
                         "label");
             case OIL_UNDER_CREAM ->
-                Because.custom("Oil under the cream on damp skin: the %s method has it so.".formatted(method.name()));
+                Because.custom((method.oilPlace() == Method.OilPlace.DROP_IN_CREAM
+                                ? "Dropped into the cream in the palm, so it counts as that layer: the %s method has it so."
+                                : "Oil under the cream on damp skin: the %s method has it so.")
+                        .formatted(method.name()));
             case SUNSCREEN ->
                 new Because(
                         "Sunscreen ends the morning, whatever its texture; nothing goes over it.",

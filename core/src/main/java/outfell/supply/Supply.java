@@ -73,13 +73,14 @@ public final class Supply {
     /**
      * A whole plan.
      *
-     * @param month of all whose price is known
+     * @param month of all whose price is known, once all is bought again
+     * @param bought the part of it that is for packs not yet owned
      * @param unpriced names of those without price or size
      */
-    public record Whole(List<Line> lines, double month, List<String> unpriced) {
-        /** What the month is above a budget; 0 within it. */
+    public record Whole(List<Line> lines, double month, double bought, List<String> unpriced) {
+        /** What is to be bought above a budget; 0 within it. What is owned is paid for. */
         public double over(double budget) {
-            return Math.max(0, month - budget);
+            return Math.max(0, bought - budget);
         }
     }
 
@@ -102,6 +103,10 @@ public final class Supply {
         return new Whole(
                 lines,
                 lines.stream().mapToDouble(l -> l.month().orElse(0)).sum(),
+                used.stream()
+                        .filter(u -> u.pack().isEmpty())
+                        .mapToDouble(u -> month(u.product(), u.gramsAWeek()).orElse(0))
+                        .sum(),
                 lines.stream().filter(l -> l.month().isEmpty()).map(Line::name).toList());
     }
 
@@ -171,12 +176,23 @@ public final class Supply {
 
     /** What a month costs, packs thrown away past their time included; nothing without price or size. */
     public static OptionalDouble month(Product p, double gramsAWeek) {
-        if (p.size() == 0 || p.price() == 0) {
-            return OptionalDouble.empty();
-        }
-        double days = net(p) / (gramsAWeek / DAYS_A_WEEK);
-        double kept = monthsOpen(p) * DAYS_A_MONTH;
-        return OptionalDouble.of(p.price() / Math.min(days, kept) * DAYS_A_MONTH);
+        return priced(p)
+                ? OptionalDouble.of(Math.max(monthByWeight(p, gramsAWeek), monthByTime(p)))
+                : OptionalDouble.empty();
+    }
+
+    /** What a month costs by what is used up; 0 without price or size. */
+    public static double monthByWeight(Product p, double gramsAWeek) {
+        return priced(p) ? p.price() * gramsAWeek / DAYS_A_WEEK * DAYS_A_MONTH / net(p) : 0;
+    }
+
+    /** What a month costs at least, since a pack goes past its time; 0 without price or size. */
+    public static double monthByTime(Product p) {
+        return priced(p) ? p.price() / monthsOpen(p) : 0;
+    }
+
+    private static boolean priced(Product p) {
+        return p.size() > 0 && p.price() > 0;
     }
 
     private static Because past(Product p, int empty) {

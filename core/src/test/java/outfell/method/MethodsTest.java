@@ -12,18 +12,23 @@ class MethodsTest {
             name: X
             note: n
             second-cleanse: once
+            cleanse-order: oil_first
             morning-wash: water
             toner-layers: %s
             essence: %s
-            acid-place: before_toner
+            acid-place: %s
+            exfoliations-a-week: 2
+            retinoid-and-acid: alternate_nights
             serums-morning: 1
             serums-evening: 1
             strong-actives: 1
             masks: no
             eye-place: after_serums
             oil-place: after_cream
+            between-layers: damp
+            waits: full
             vitamin-c-apart-from-niacinamide: no
-            most-steps: 6
+            most-steps: %s
             because: b
             evidence: D
             source: custom
@@ -41,14 +46,50 @@ class MethodsTest {
 
     @Test
     void a_setting_out_of_range_or_against_another_is_refused_with_its_line() {
-        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(0, "no")))
+        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", method(0, "no")))
                         .tonerLayers())
                 .isZero();
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(9, "no"))))
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(9, "no"))))
                 .hasMessageContaining("allowed is 0.0 to 7.0");
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(0, "yes"))))
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(0, "yes"))))
                 .hasMessageContaining("essence without a toner");
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", CLASSIC.formatted(1, "maybe"))))
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(1, "maybe"))))
                 .hasMessageContaining("yes or no");
+    }
+
+    @Test
+    void five_presets_ship_and_each_answers_every_question_with_what_the_others_say() {
+        assertThat(Methods.all())
+                .extracting(Method::name)
+                .containsExactly("Essentials", "Classic", "Layered", "Re-tone", "Barrier-first");
+        for (Method method : Methods.all()) {
+            assertThat(Schools.of(method)).as(method.name()).hasSize(14).allSatisfy(a -> {
+                assertThat(a.answer()).isNotBlank();
+                assertThat(a.others()).isNotEmpty().doesNotContain(a.answer());
+            });
+            assertThat(Methods.contradiction(method)).isEmpty();
+        }
+    }
+
+    @Test
+    void settings_that_speak_against_each_other_are_refused_with_a_sentence() {
+        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(1, "no", "between_toners", 6))))
+                .hasMessageContaining("needs two of them; there are 1");
+        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", method(2, "no", "between_toners", 6)))
+                        .tonerLayers())
+                .isEqualTo(2);
+        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", method(1, "no", "before_toner", 3)))
+                        .mostSteps())
+                .isEqualTo(3);
+        Method few = Methods.find("classic").orElseThrow();
+        assertThat(few.mostSteps()).isGreaterThan(3);
+    }
+
+    private static String method(Object layers, Object essence) {
+        return method(layers, essence, "before_toner", 6);
+    }
+
+    private static String method(Object layers, Object essence, String acid, int steps) {
+        return CLASSIC.formatted(layers, essence, acid, steps);
     }
 }

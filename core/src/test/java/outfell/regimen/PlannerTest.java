@@ -10,6 +10,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -22,6 +23,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
+import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -37,6 +39,7 @@ import outfell.routine.Step;
 import outfell.safety.Answers;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
+import outfell.supply.Supply;
 
 class PlannerTest {
     private static final Faces OILY = face().with(Sign.SHINE, 3, 3, 3, 3, 3)
@@ -72,7 +75,8 @@ class PlannerTest {
                     Set.of(),
                     Taste.ANY,
                     Taste.ANY,
-                    Taste.ANY);
+                    Taste.ANY,
+                    OptionalDouble.empty());
             Consultation c = Consultations.of(
                     Consultations.face(random),
                     method,
@@ -239,7 +243,7 @@ class PlannerTest {
                 Consultations.CATALOGUE,
                 List.of(),
                 Consultations.NOTHING,
-                new Life(1, 1, 2, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY));
+                new Life(1, 1, 2, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()));
         Regimen r = planned(c);
         assertThat(r.notices())
                 .anyMatch(n -> n.sentence().contains("minutes for its necessary steps"))
@@ -268,7 +272,8 @@ class PlannerTest {
                 Consultations.CATALOGUE,
                 List.of(Consultations.owned("cream-scented", 9)),
                 Consultations.NOTHING,
-                new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.NEVER, Taste.ANY, Taste.ANY));
+                new Life(
+                        8, 15, 6, 2, 2, false, 3, Set.of(), Taste.NEVER, Taste.ANY, Taste.ANY, OptionalDouble.empty()));
         assertThat(planned(c).shelf().getFirst().because().sentence()).contains("no scent is wanted");
     }
 
@@ -287,7 +292,7 @@ class PlannerTest {
                 Consultations.CATALOGUE,
                 List.of(Consultations.owned("day-fluid-30", 4)),
                 Consultations.NOTHING,
-                new Life(8, 15, 6, 4, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY));
+                new Life(8, 15, 6, 4, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()));
         Planner.Turned july = Planner.turn(c, Month.JULY).orElseThrow();
         assertThat(july.changes()).anySatisfy(change -> {
             assertThat(change.kind()).isEqualTo(StepKind.SUNSCREEN);
@@ -297,6 +302,95 @@ class PlannerTest {
         assertThat(july.changes())
                 .anySatisfy(change -> assertThat(change.kind()).isEqualTo(StepKind.MOISTURISER));
         assertThat(Planner.turn(c, Month.NOVEMBER).orElseThrow().changes()).isEmpty();
+    }
+
+    @Test
+    void another_method_changes_what_its_school_says_and_names_it() {
+        Consultation c = Consultations.of(
+                Faces.face().reading(),
+                "re-tone",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                new Life(20, 40, 9, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()));
+        List<Change> changes = Planner.instead(c, Methods.find("essentials").orElseThrow())
+                .orElseThrow()
+                .changes();
+        assertThat(changes).anySatisfy(change -> {
+            assertThat(change.kind()).isEqualTo(StepKind.FIRST_CLEANSE);
+            assertThat(change.what()).isEqualTo("put in");
+            assertThat(change.because().sentence())
+                    .isEqualTo("Cleanse twice in the evening? Re-tone: always. Essentials: once is enough.");
+        });
+        assertThat(Planner.instead(c, c.method()).orElseThrow().changes()).isEmpty();
+    }
+
+    @Test
+    void nothing_waits_where_the_method_does_not_and_a_budget_is_kept() {
+        Life thrifty =
+                new Life(10, 25, 8, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.of(30));
+        Consultation rich = Consultations.of(
+                Faces.face().reading(),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                Life.USUAL);
+        Consultation poor = Consultations.of(
+                Faces.face().reading(),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                thrifty);
+        assertThat(month(planned(poor))).isLessThanOrEqualTo(30);
+        assertThat(month(planned(poor))).isLessThan(month(planned(rich)));
+        assertThat(planned(rich.by(Methods.find("essentials").orElseThrow()))
+                        .evening()
+                        .steps())
+                .allSatisfy(s -> assertThat(s.settle()).isZero());
+    }
+
+    /** What a month of a plan costs, as the supply reckons it. */
+    private static double month(Regimen r) {
+        Map<ProductId, Double> grams = Supply.gramsAWeek(r.steps().toList());
+        return grams.entrySet().stream()
+                .mapToDouble(e -> Supply.month(Consultations.product(e.getKey().value()), e.getValue())
+                        .orElse(0))
+                .sum();
+    }
+
+    @Test
+    void a_limit_that_holds_a_concern_back_is_named_with_what_it_would_buy() {
+        Life hurried =
+                new Life(8, 3, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.of(18));
+        Consultation c = Consultations.of(
+                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(7)),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                hurried);
+        Regimen now = planned(c);
+        List<Loosened> more = Planner.loosen(c);
+        assertThat(more).isNotEmpty().allSatisfy(l -> {
+            assertThat(l.brings()).isNotEmpty();
+            assertThat(l.concerns())
+                    .isNotEmpty()
+                    .allSatisfy(concern ->
+                            assertThat(now.served()).anyMatch(s -> s.concern().equals(concern) && s.by().isEmpty()));
+            assertThat(l.because().sentence()).contains(l.brings().getFirst());
+        });
+        Life free = new Life(
+                120, 120, 12, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
+        assertThat(Planner.loosen(Consultations.of(
+                        c.reading(), "classic", Month.NOVEMBER, Consultations.CATALOGUE, List.of(), c.answers(), free)))
+                .as("nothing is held back by minutes, steps or money")
+                .isEmpty();
     }
 
     @Test

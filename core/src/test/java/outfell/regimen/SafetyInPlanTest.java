@@ -9,6 +9,7 @@ import java.time.LocalDateTime;
 import java.time.Month;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -140,7 +141,8 @@ class SafetyInPlanTest {
 
     @Test
     void what_is_never_wanted_is_never_chosen() {
-        Life never = new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.NEVER, Taste.NEVER, Taste.NEVER);
+        Life never = new Life(
+                8, 15, 6, 2, 2, false, 3, Set.of(), Taste.NEVER, Taste.NEVER, Taste.NEVER, OptionalDouble.empty());
         Regimen r = plan(Consultations.NOTHING, never);
         List<Product> chosen = Consultations.CATALOGUE.stream()
                 .filter(p -> r.products().contains(p.id()))
@@ -155,7 +157,19 @@ class SafetyInPlanTest {
 
     @Test
     void the_sheet_speaks_of_the_air_she_lives_in_and_of_make_up_only_where_it_comes_off() {
-        Life sea = new Life(8, 15, 6, 2, 5, true, 3, Set.of(Place.SEA, Place.PLANES), Taste.ANY, Taste.ANY, Taste.ANY);
+        Life sea = new Life(
+                8,
+                15,
+                6,
+                2,
+                5,
+                true,
+                3,
+                Set.of(Place.SEA, Place.PLANES),
+                Taste.ANY,
+                Taste.ANY,
+                Taste.ANY,
+                OptionalDouble.empty());
         assertThat(titles(plan(Consultations.NOTHING, sea))).contains("Salt and pool water", "Dry air", "Full make-up");
         assertThat(titles(plan(Consultations.NOTHING, Life.USUAL)))
                 .doesNotContain("Salt and pool water", "Dry air", "Full make-up", "Heat and steam");

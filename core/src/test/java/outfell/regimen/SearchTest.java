@@ -7,6 +7,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -14,6 +15,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.regimen.Consultation.Life;
 import outfell.regimen.Consultation.Taste;
@@ -45,6 +47,30 @@ class SearchTest {
         Search all = draft.searchOf(slots);
         double best = bruteForce(slots, all, new ArrayList<>(), Double.NEGATIVE_INFINITY);
         assertThat(draft.found().score()).as("seed %d, %d plans", seed, plans).isCloseTo(best, within(1e-9));
+    }
+
+    @Test
+    void slots_alike_stay_alike_when_their_candidates_grow_fewer() {
+        List<Slot> slots = draft(Consultations.of(
+                        Consultations.face(
+                                RandomGeneratorFactory.of("L64X128MixRandom").create(3)),
+                        "layered",
+                        Month.NOVEMBER,
+                        Consultations.CATALOGUE,
+                        List.of(),
+                        Consultations.NOTHING,
+                        Life.USUAL))
+                .openSlots();
+        List<Slot> fewer = Slot.keeping(slots, (s, c) -> c.number() % 2 == 0);
+        int alike = 0;
+        for (int a = 0; a < slots.size(); a++) {
+            for (int b = 0; b < a; b++) {
+                assertThat(fewer.get(a).alike(fewer.get(b)))
+                        .isEqualTo(slots.get(a).alike(slots.get(b)));
+                alike += slots.get(a).alike(slots.get(b)) ? 1 : 0;
+            }
+        }
+        assertThat(alike).as("two serums in a routine are alike").isPositive();
     }
 
     @Test
@@ -122,10 +148,11 @@ class SearchTest {
                 Set.of(),
                 Taste.ANY,
                 Taste.ANY,
-                Taste.ANY);
+                Taste.ANY,
+                random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(15 + random.nextInt(40)));
         return Consultations.of(
                 Consultations.face(random),
-                random.nextInt(3) == 0 ? "layered" : "classic",
+                Methods.all().get(random.nextInt(Methods.all().size())).id(),
                 Month.of(1 + random.nextInt(12)),
                 some,
                 List.of(),

@@ -118,7 +118,9 @@ class VisitApiTest extends OverHttp {
                 .isGreaterThan(1)
                 .isCloseTo(sum, org.assertj.core.api.Assertions.within(0.001));
         assertThat(supply.at("/budget").asDouble()).isEqualTo(20);
-        assertThat(supply.at("/over").asDouble()).isEqualTo(Math.max(0, sum - 20));
+        assertThat(supply.at("/over").asDouble())
+                .isEqualTo(Math.max(0, supply.at("/bought").asDouble() - 20));
+        assertThat(supply.at("/bought").asDouble()).isBetween(0.0, sum);
         assertThat(supply.at("/lines").valueStream())
                 .allSatisfy(
                         l -> assertThat(l.at("/because/sentence").asString()).isNotBlank());

@@ -288,7 +288,12 @@ public final class Cases {
                         Set.copyOf(i.places()),
                         i.scent(),
                         i.animal(),
-                        i.oils()));
+                        i.oils(),
+                        budget(i.budget())));
+    }
+
+    private static OptionalDouble budget(@Nullable Double budget) {
+        return budget == null || budget == 0 ? OptionalDouble.empty() : OptionalDouble.of(budget);
     }
 
     private static List<Consultation.Owned> owned(List<CaseDocument.OwnedProduct> owned) {

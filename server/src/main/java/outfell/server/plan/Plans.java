@@ -30,6 +30,13 @@ public class Plans {
                         .orElseGet(() -> PlanAnswer.of(consultation, outcome));
     }
 
+    /** The plan of the consultation, with what it changes in the plan of another method. */
+    public PlanAnswer instead(Consultation consultation, Method from) {
+        return Planner.instead(consultation, from)
+                .map(t -> PlanAnswer.of(consultation, t))
+                .orElseGet(() -> plan(consultation, consultation.month()));
+    }
+
     /** Why a product must not touch this client's skin; nothing when it may. */
     public List<Because> against(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands, Product product) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);

@@ -13,12 +13,14 @@ import outfell.supply.Supply;
  * What a plan costs and how long its packs last.
  *
  * @param month of all whose price is known, in the practice's currency
+ * @param bought the part of it that is for packs not yet owned
  * @param budget of the client, a month, if there is one
- * @param over what the month is above the budget; 0 within it
+ * @param over what is to be bought above the budget; 0 within it
  */
 public record SupplyView(
         List<SupplyLine> lines,
         double month,
+        double bought,
         List<String> unpriced,
         @Schema(types = {"number", "null"}) @Nullable Double budget,
         double over) {
@@ -58,6 +60,7 @@ public record SupplyView(
                                 l.because()))
                         .toList(),
                 whole.month(),
+                whole.bought(),
                 whole.unpriced(),
                 budget,
                 budget == null ? 0 : whole.over(budget));

@@ -21,6 +21,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import outfell.regimen.Findings;
+import outfell.regimen.Loosened;
 import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.client.ClientStore;
@@ -108,9 +110,24 @@ class VisitController {
         return visits.supply(id, month);
     }
 
+    /** What the steps of the plan do to one another, gravest first, and what mends each. */
+    @GetMapping("/visits/{id}/plan/findings")
+    List<Findings.Met> findings(@PathVariable UUID id) {
+        return visits.findings(id);
+    }
+
+    /** Which limit to let out, by how little, and what that buys. */
+    @GetMapping("/visits/{id}/plan/limits")
+    List<Loosened> loosened(@PathVariable UUID id) {
+        return visits.loosened(id);
+    }
+
     @GetMapping("/visits/{id}/plan")
-    PlanAnswer plan(@PathVariable UUID id, @RequestParam Month month) {
-        return visits.plan(id, month);
+    PlanAnswer plan(
+            @PathVariable UUID id,
+            @RequestParam Month month,
+            @RequestParam(required = false) @Nullable String instead) {
+        return instead == null ? visits.plan(id, month) : visits.planInstead(id, instead);
     }
 
     /** What the client does now, read as a regimen. */

@@ -24,6 +24,8 @@ import outfell.product.ProductReader;
 import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Finder;
+import outfell.regimen.Findings;
+import outfell.regimen.Loosened;
 import outfell.regimen.Planner;
 import outfell.regimen.PresentRoutine;
 import outfell.regimen.Regimen;
@@ -132,6 +134,21 @@ public class Visits {
 
     public PlanAnswer plan(UUID id, Month shown) {
         return plans.plan(consultation(find(id)), shown);
+    }
+
+    /** The plan of the visit's own month, with what its method changes in the plan of another. */
+    public PlanAnswer planInstead(UUID id, String method) {
+        return plans.instead(consultation(find(id)), Cases.method(method));
+    }
+
+    /** What the steps of the visit's plan do to one another, and what mends it. */
+    public List<Findings.Met> findings(UUID id) {
+        return Planner.findings(consultation(find(id)));
+    }
+
+    /** Which limit of the visit's plan to let out, by how little, and what that buys. */
+    public List<Loosened> loosened(UUID id) {
+        return Planner.loosen(consultation(find(id)));
     }
 
     /** What the plan costs and how long its packs last, those in use by what is left of them. */

@@ -13,6 +13,7 @@ import outfell.knowledge.Evidence;
 import outfell.knowledge.Sources;
 import outfell.method.Method;
 import outfell.method.Methods;
+import outfell.method.Schools;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
@@ -67,7 +68,7 @@ class VocabularyController {
 
     record SiteWords(String id, String name, String note) {}
 
-    record MethodWords(String id, String name, String note, Because because) {}
+    record MethodWords(String id, String name, String note, Because because, List<Schools.SchoolAnswer> answers) {}
 
     private static final Vocabulary WORDS = words();
 
@@ -115,6 +116,6 @@ class VocabularyController {
     }
 
     private static MethodWords method(Method m) {
-        return new MethodWords(m.id(), m.name(), m.note(), m.because());
+        return new MethodWords(m.id(), m.name(), m.note(), m.because(), Schools.of(m));
     }
 }

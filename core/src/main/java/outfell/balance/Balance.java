@@ -1,0 +1,219 @@
+package outfell.balance;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.knowledge.Row;
+import outfell.product.Composition;
+import outfell.product.ProductId;
+
+/** Sums of points against their bands: low, at the edge, inside or high, which layer moves each most, and what would bring it in. */
+public final class Balance {
+    /**
+     * One layer that stays on the face.
+     *
+     * @param points at its amount; a sunscreen's before its morning share is taken
+     * @param grams of one use
+     * @param sunscreen whether only a share of it counts
+     * @param needed whether the routine cannot do without it
+     */
+    public record Layer(
+            ProductId product, String name, Points points, double grams, boolean sunscreen, boolean needed) {
+        Points counted() {
+            return sunscreen ? points.times(SUNSCREEN_COUNTS) : points;
+        }
+    }
+
+    /** Where a sum lies against its band. */
+    public enum Lies {
+        LOW,
+        LOW_EDGE,
+        INSIDE,
+        HIGH_EDGE,
+        HIGH;
+
+        /** Whether it may stay as it is. */
+        public boolean bearable() {
+            return this != LOW && this != HIGH;
+        }
+    }
+
+    /**
+     * @param points the sum, to one decimal
+     * @param most name of the layer that gives most of it; empty when none gives any
+     */
+    public record Line(Need need, double points, Target.Range range, Lies lies, String most) {}
+
+    /**
+     * @param lines water, oils, seal
+     * @param sealRule said when the room is so dry that held water wants a seal, and there is too little
+     * @param change the one change that would bring it in, or nearest; absent when nothing need change
+     * @param because what made the bands
+     */
+    public record Gauge(List<Line> lines, Optional<Because> sealRule, Optional<Because> change, Because because) {}
+
+    private static final Row REFERENCES = Target.FILE.row("references");
+    private static final Points REFERENCE = new Points(
+            REFERENCES.number("water", 0.01, 10),
+            REFERENCES.number("oils", 0.01, 10),
+            REFERENCES.number("seal", 0.01, 10));
+    private static final double SUNSCREEN_COUNTS = Target.FILE.row("morning").number("sunscreen-counts", 0, 1);
+    private static final double EDGE = Target.FILE.number("edge", 0, 1);
+    private static final double AMOUNT_FROM = Target.FILE.number("amount-from", 0.1, 1);
+    private static final double AMOUNT_TO = Target.FILE.number("amount-to", 1, 3);
+    private static final double AMOUNT_STEP = 0.05;
+    private static final Row SEAL_RULE = Target.FILE.row("seal-rule");
+    private static final double ROOM_BELOW = SEAL_RULE.number("room-below", 0, 100);
+    private static final double WATER_FROM = SEAL_RULE.number("water-from", 0, 1000);
+    private static final double OILS_SHARE = SEAL_RULE.number("oils-share", 0, 1);
+    private static final double WATER_SHARE = SEAL_RULE.number("water-share", 0, 1);
+
+    private Balance() {}
+
+    /**
+     * Points of one layer: 100 × f × q / reference, f a mass fraction.
+     *
+     * @param q density on the face, mg/cm²; facts: grams × 1000 / area
+     */
+    public static Points points(Composition composition, double q) {
+        return new Points(
+                100 * composition.humectant() * q / REFERENCE.water(),
+                100 * composition.emollient() * q / REFERENCE.oils(),
+                100 * composition.occlusive() * q / REFERENCE.seal());
+    }
+
+    /** What counts of a sunscreen's points in the morning. */
+    public static Points underSunscreen(Points points) {
+        return points.times(SUNSCREEN_COUNTS);
+    }
+
+    /**
+     * @param roomHumidity relative, percent
+     */
+    public static Gauge gauge(List<Layer> layers, Target target, double roomHumidity) {
+        Points sum = sum(layers);
+        List<Line> lines = java.util.Arrays.stream(Need.values())
+                .map(need -> new Line(
+                        need,
+                        Math.round(sum.of(need) * 10) / 10.0,
+                        target.of(need),
+                        lies(sum.of(need), target.of(need)),
+                        most(layers, need)))
+                .toList();
+        Optional<Because> sealRule = sealRule(sum, roomHumidity);
+        boolean stays = lines.stream().noneMatch(l -> wants(l.need(), l.lies()));
+        return new Gauge(
+                lines, sealRule, stays ? Optional.empty() : Optional.of(change(layers, target)), target.because());
+    }
+
+    static Lies lies(double points, Target.Range range) {
+        if (points < range.low()) {
+            return points >= range.low() * (1 - EDGE) ? Lies.LOW_EDGE : Lies.LOW;
+        }
+        if (points > range.high()) {
+            return points <= range.high() * (1 + EDGE) ? Lies.HIGH_EDGE : Lies.HIGH;
+        }
+        return Lies.INSIDE;
+    }
+
+    /** Whether something is to be changed for it. Water above its band is told only: shares of water-binders are rough, and it dries. */
+    private static boolean wants(Need need, Lies lies) {
+        return need == Need.WATER ? lies == Lies.LOW : !lies.bearable();
+    }
+
+    private static Points sum(List<Layer> layers) {
+        return layers.stream().map(Layer::counted).reduce(Points.NONE, Points::and);
+    }
+
+    private static String most(List<Layer> layers, Need need) {
+        return layers.stream()
+                .filter(l -> l.counted().of(need) > 0)
+                .max(Comparator.comparingDouble(l -> l.counted().of(need)))
+                .map(Layer::name)
+                .orElse("");
+    }
+
+    private static Optional<Because> sealRule(Points sum, double roomHumidity) {
+        double seals = sum.seal() + OILS_SHARE * sum.oils();
+        if (roomHumidity >= ROOM_BELOW || sum.water() < WATER_FROM || seals >= WATER_SHARE * sum.water()) {
+            return Optional.empty();
+        }
+        return Optional.of(SEAL_RULE.because(
+                "Rooms at %.0f %% and much held water, yet little to keep it in: seal and half the softening add up to %.0f, %.0f are wanted."
+                        .formatted(roomHumidity, seals, WATER_SHARE * sum.water())));
+    }
+
+    private record Tried(double outside, double moved, String sentence) {}
+
+    /** Another amount of one layer, or one layer left out: what leaves least outside, then what moves least. */
+    private static Because change(List<Layer> layers, Target target) {
+        Points sum = sum(layers);
+        double now = outside(sum, target);
+        List<Tried> tried = new ArrayList<>();
+        for (Layer layer : layers) {
+            if (!layer.sunscreen()) {
+                amounts(layer, sum, target, tried);
+            }
+            if (!layer.needed()) {
+                double outside = outside(sum.and(layer.counted().times(-1)), target);
+                tried.add(new Tried(outside, 1, "Leave out %s".formatted(layer.name())));
+            }
+        }
+        return tried.stream()
+                .filter(t -> t.outside() < now - 1)
+                .min(Comparator.comparingDouble(Tried::outside).thenComparingDouble(Tried::moved))
+                .map(t -> Because.house(t.sentence()
+                        + (t.outside() == 0
+                                ? ": that brings all three in."
+                                : ": nearer, yet not all inside; " + lacks(sum, target))))
+                .orElseGet(() -> Because.house("No amount mends it: " + lacks(sum, target)));
+    }
+
+    private static void amounts(Layer layer, Points sum, Target target, List<Tried> tried) {
+        int steps = (int) Math.round((AMOUNT_TO - AMOUNT_FROM) / AMOUNT_STEP);
+        for (int i = 0; i <= steps; i++) {
+            double factor = AMOUNT_FROM + i * AMOUNT_STEP;
+            double outside = outside(sum.and(layer.counted().times(factor - 1)), target);
+            String verb = factor > 1 ? "Raise" : "Lower";
+            tried.add(new Tried(
+                    outside,
+                    Math.abs(factor - 1),
+                    String.format(
+                            Locale.ROOT,
+                            "%s %s from %.2f to %.2f g",
+                            verb,
+                            layer.name(),
+                            layer.grams(),
+                            layer.grams() * factor)));
+        }
+    }
+
+    /** Points outside beyond what an edge allows, each in shares of its band. */
+    private static double outside(Points sum, Target target) {
+        double all = 0;
+        for (Need need : Need.values()) {
+            Target.Range range = target.of(need);
+            double edge = wants(need, lies(sum.of(need), range)) ? range.outside(sum.of(need)) : 0;
+            all += 100 * edge / range.width();
+        }
+        return all;
+    }
+
+    private static String lacks(Points sum, Target target) {
+        List<String> lacks = new ArrayList<>();
+        for (Need need : Need.values()) {
+            Lies lies = lies(sum.of(need), target.of(need));
+            if (wants(need, lies)) {
+                lacks.add("%s layer %s".formatted(lies == Lies.LOW ? "a more" : "a less", need.words()));
+            }
+        }
+        return lacks.isEmpty() ? "it is near enough." : "it wants " + words(lacks) + ".";
+    }
+
+    private static String words(List<String> lacks) {
+        return String.join(" and ", lacks).replace("layer ", "").replaceAll("(a (?:more|less) [a-z-]+)", "$1 layer");
+    }
+}

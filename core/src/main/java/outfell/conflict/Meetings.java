@@ -1,0 +1,121 @@
+package outfell.conflict;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Predicate;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+
+/** What products do to one another, or by themselves at an hour or on a skin, from meetings.yaml. */
+public final class Meetings {
+    /** How near two products must be for a rule to hold. */
+    public enum Where {
+        PRODUCT,
+        ORDER,
+        NIGHT,
+        ROUTINE,
+        PLAN
+    }
+
+    /** A skin that a rule is for. */
+    public enum OnSkin {
+        SENSITIVE,
+        STRAINED,
+        PRONE
+    }
+
+    /** A routine that a rule is for. */
+    public enum Hour {
+        MORNING,
+        EVENING
+    }
+
+    /**
+     * One rule.
+     *
+     * @param b absent for a rule about one product by itself
+     * @param otherSchool what those say who see it otherwise; may be empty
+     */
+    public record Rule(
+            String id,
+            Predicate<Product> a,
+            Optional<Predicate<Product>> b,
+            Where where,
+            Optional<Hour> hour,
+            Optional<OnSkin> skin,
+            Meeting meeting,
+            Because because,
+            String otherSchool) {}
+
+    private static final List<Rule> ALL =
+            Row.unique(KnowledgeFile.yaml("meetings.yaml").rows("meetings"), Meetings::read, Rule::id);
+
+    private Meetings() {}
+
+    public static List<Rule> all() {
+        return ALL;
+    }
+
+    private static Rule read(Row row) {
+        return new Rule(
+                row.text("id"),
+                condition(row, row.text("a")),
+                row.has("b") ? Optional.of(condition(row, row.text("b"))) : Optional.empty(),
+                row.one("where", Where.class),
+                row.has("part") ? Optional.of(row.one("part", Hour.class)) : Optional.empty(),
+                row.has("skin") ? Optional.of(row.one("skin", OnSkin.class)) : Optional.empty(),
+                row.one("meeting", Meeting.class),
+                row.because(row.text("reason")),
+                row.text("other-school", ""));
+    }
+
+    private static Predicate<Product> condition(Row row, String text) {
+        return Arrays.stream(text.split(" & "))
+                .map(part -> one(row, part.strip()))
+                .reduce(_ -> true, Predicate::and);
+    }
+
+    private static Predicate<Product> one(Row row, String part) {
+        if (part.equals("leave-on")) {
+            return p -> !p.kind().comesOff();
+        }
+        String[] words = part.split(" ", 2);
+        try {
+            return switch (words[0]) {
+                case "active" -> {
+                    ActiveKind kind = ActiveKind.valueOf(words[1].toUpperCase(Locale.ROOT));
+                    yield p -> p.kind() != StepKind.WASH && p.kind() != StepKind.FIRST_CLEANSE && p.has(kind);
+                }
+                case "kind" -> {
+                    StepKind kind = StepKind.valueOf(words[1].toUpperCase(Locale.ROOT));
+                    yield p -> p.kind() == kind;
+                }
+                case "tag" -> {
+                    Tag tag = Tag.valueOf(words[1].toUpperCase(Locale.ROOT));
+                    yield p -> p.tags().contains(tag);
+                }
+                case "texture" -> {
+                    String[] ends = words[1].split("-");
+                    double low = Double.parseDouble(ends[0]);
+                    double high = Double.parseDouble(ends[1]);
+                    yield p -> p.texture() >= low && p.texture() <= high;
+                }
+                case "ingredient" ->
+                    p -> p.label().certain().stream()
+                            .anyMatch(l -> l.ingredient()
+                                    .filter(i -> i.inci().equals(words[1]))
+                                    .isPresent());
+                default -> throw row.fault("\"%s\" is no condition".formatted(part));
+            };
+        } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException slip) {
+            throw row.fault("\"%s\" is no condition".formatted(part));
+        }
+    }
+}

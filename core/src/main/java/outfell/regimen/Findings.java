@@ -1,0 +1,266 @@
+package outfell.regimen;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import outfell.conflict.Interactions;
+import outfell.conflict.Meeting;
+import outfell.conflict.Meetings;
+import outfell.knowledge.Because;
+import outfell.product.ActiveIn;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.regimen.Consultation.Choice;
+import outfell.routine.Part;
+import outfell.routine.Routine;
+import outfell.routine.Step;
+import outfell.skin.Concern;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.BarrierState;
+
+/** What the steps of a plan do to one another: within a product, a routine, a night and the whole plan, gravest first. */
+public final class Findings {
+    /**
+     * One meeting of two products, or of one with its hour or the skin.
+     *
+     * @param names of the products, one or two
+     * @param otherSchool may be empty
+     * @param repairs checked: each, done, takes this away and brings nothing as grave
+     */
+    public record Met(
+            String id,
+            Meeting meeting,
+            List<ProductId> products,
+            List<String> names,
+            Because because,
+            String otherSchool,
+            List<Repair> repairs) {
+        boolean grave() {
+            return meeting == Meeting.NEVER || meeting == Meeting.AM_PM || meeting == Meeting.NIGHTS;
+        }
+
+        boolean same(Met other) {
+            return id.equals(other.id) && products.equals(other.products);
+        }
+
+        Met with(List<Repair> found) {
+            return new Met(id, meeting, products, names, because, otherSchool, found);
+        }
+    }
+
+    /** What mends a finding. */
+    public enum Mend {
+        MOVE,
+        TAKE_OUT
+    }
+
+    /**
+     * @param from the routine that the product stands in now
+     */
+    public record Repair(Mend mend, Part from, ProductId product, String words) {}
+
+    /** One step with its product and nights. */
+    private record Placed(Part part, int at, Step step, Product product) {}
+
+    private Findings() {}
+
+    /** All that meets in a consultation's plan, each with the repairs that mend it. */
+    static List<Met> of(Consultation consultation) {
+        if (!(Planner.plan(consultation) instanceof Outcome.Planned planned)) {
+            return List.of();
+        }
+        List<Met> all = in(consultation, planned);
+        return all.stream()
+                .map(f -> f.grave() || f.meeting() == Meeting.CAUTION
+                        ? f.with(repairs(consultation, f, all, planned))
+                        : f)
+                .toList();
+    }
+
+    private static List<Met> in(Consultation consultation, Outcome.Planned planned) {
+        List<Placed> placed = new ArrayList<>();
+        for (Part part : Part.values()) {
+            Routine routine = planned.regimen().routine(part);
+            for (int i = 0; i < routine.steps().size(); i++) {
+                int at = i;
+                Planner.find(consultation, routine.steps().get(i).product())
+                        .ifPresent(p ->
+                                placed.add(new Placed(part, at, routine.steps().get(at), p)));
+            }
+        }
+        Map<String, Met> found = new LinkedHashMap<>();
+        for (Placed x : placed) {
+            for (Meetings.Rule rule : Meetings.all()) {
+                alone(rule, x, planned.skin()).ifPresent(f -> found.putIfAbsent(key(f), f));
+            }
+            for (Placed y : placed) {
+                if (x != y) {
+                    pairs(x, y, planned.skin()).forEach(f -> found.putIfAbsent(key(f), f));
+                }
+            }
+        }
+        return found.values().stream()
+                .sorted(Comparator.comparing(Met::meeting).thenComparing(Met::id))
+                .toList();
+    }
+
+    private static String key(Met f) {
+        List<String> ids =
+                new ArrayList<>(f.products().stream().map(ProductId::value).toList());
+        Collections.sort(ids);
+        return f.id() + ids;
+    }
+
+    private static Optional<Met> alone(Meetings.Rule rule, Placed x, SkinVerdict skin) {
+        boolean here = rule.where() == Meetings.Where.PRODUCT
+                && rule.a().test(x.product())
+                && rule.b().map(b -> b.test(x.product())).orElse(true)
+                && on(rule, x.part(), skin);
+        return here
+                ? Optional.of(new Met(
+                        rule.id(),
+                        rule.meeting(),
+                        List.of(x.product().id()),
+                        List.of(x.product().name()),
+                        rule.because(),
+                        rule.otherSchool(),
+                        List.of()))
+                : Optional.empty();
+    }
+
+    private static boolean on(Meetings.Rule rule, Part part, SkinVerdict skin) {
+        boolean hour = rule.hour().map(h -> h.name().equals(part.name())).orElse(true);
+        return hour
+                && rule.skin()
+                        .map(s -> switch (s) {
+                            case SENSITIVE -> skin.sensitivity().treatAsSensitive();
+                            case STRAINED ->
+                                skin.barrier().state() == BarrierState.STRAINED
+                                        || skin.barrier().state() == BarrierState.BROKEN;
+                            case PRONE ->
+                                skin.concerns().stream()
+                                        .anyMatch(c ->
+                                                c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
+                        })
+                        .orElse(true);
+    }
+
+    private static List<Met> pairs(Placed x, Placed y, SkinVerdict skin) {
+        List<Met> all = new ArrayList<>();
+        for (Meetings.Rule rule : Meetings.all()) {
+            if (rule.b().isPresent()
+                    && rule.where() != Meetings.Where.PRODUCT
+                    && !x.product().id().equals(y.product().id())
+                    && rule.a().test(x.product())
+                    && rule.b().get().test(y.product())
+                    && near(rule.where(), x, y)
+                    && on(rule, x.part(), skin)) {
+                all.add(pair(rule.id(), rule.meeting(), x, y, rule.because(), rule.otherSchool()));
+            }
+        }
+        if (x.part() == y.part() && x.at() < y.at() && oneNight(x, y)) {
+            for (ActiveIn a : held(x)) {
+                for (ActiveIn b : held(y)) {
+                    Interactions.between(a.kind(), b.kind())
+                            .ifPresent(i -> all.add(pair(i.id(), i.meeting(), x, y, i.because(), i.otherSchool())));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static List<ActiveIn> held(Placed x) {
+        StepKind kind = x.product().kind();
+        return kind == StepKind.WASH || kind == StepKind.FIRST_CLEANSE
+                ? List.of()
+                : x.product().actives();
+    }
+
+    private static boolean near(Meetings.Where where, Placed x, Placed y) {
+        return switch (where) {
+            case PRODUCT -> false;
+            case ORDER -> x.part() == y.part() && x.at() < y.at() && oneNight(x, y);
+            case NIGHT -> x.part() == y.part() && oneNight(x, y);
+            case ROUTINE -> x.part() == y.part();
+            case PLAN -> true;
+        };
+    }
+
+    private static boolean oneNight(Placed x, Placed y) {
+        return !Collections.disjoint(x.step().nights(), y.step().nights());
+    }
+
+    private static Met pair(String id, Meeting meeting, Placed x, Placed y, Because because, String otherSchool) {
+        return new Met(
+                id,
+                meeting,
+                List.of(x.product().id(), y.product().id()),
+                List.of(x.product().name(), y.product().name()),
+                because,
+                otherSchool,
+                List.of());
+    }
+
+    // ---- what mends
+
+    private static List<Repair> repairs(
+            Consultation consultation, Met finding, List<Met> before, Outcome.Planned planned) {
+        List<Repair> all = new ArrayList<>();
+        for (Part part : Part.values()) {
+            for (Step step : planned.regimen().routine(part).steps()) {
+                if (finding.products().contains(step.product()) && !step.prescription()) {
+                    Choice here = new Choice(part, step.product());
+                    Choice there = new Choice(part == Part.MORNING ? Part.EVENING : Part.MORNING, step.product());
+                    if (mends(consultation.leaving(here).with(there), finding, before, Optional.of(there))) {
+                        all.add(new Repair(
+                                Mend.MOVE,
+                                part,
+                                step.product(),
+                                "Move %s to the %s"
+                                        .formatted(step.name(), there.part().words())));
+                    }
+                    if (mends(consultation.leaving(here), finding, before, Optional.empty())) {
+                        all.add(new Repair(
+                                Mend.TAKE_OUT,
+                                part,
+                                step.product(),
+                                out(consultation.leaving(here), part, step, planned)));
+                    }
+                }
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    /** What comes in its place, when something of its kind does. */
+    private static String out(Consultation changed, Part part, Step step, Outcome.Planned before) {
+        return Planner.plan(changed) instanceof Outcome.Planned planned
+                ? planned.regimen().routine(part).steps().stream()
+                        .filter(s -> s.kind() == step.kind()
+                                && !before.regimen().products().contains(s.product()))
+                        .findFirst()
+                        .map(s -> "Put %s in place of %s".formatted(s.name(), step.name()))
+                        .orElseGet(() -> "Take %s out of the %s".formatted(step.name(), part.words()))
+                : "Take %s out of the %s".formatted(step.name(), part.words());
+    }
+
+    /** Planned again with the change: it is followed, this finding is gone, and nothing as grave has come. */
+    private static boolean mends(Consultation changed, Met finding, List<Met> before, Optional<Choice> asked) {
+        if (!(Planner.plan(changed) instanceof Outcome.Planned planned)) {
+            return false;
+        }
+        boolean followed =
+                asked.map(c -> planned.regimen().choices().contains(c)).orElse(true);
+        List<Met> after = in(changed, planned);
+        return followed
+                && after.stream().noneMatch(f -> f.same(finding))
+                && after.stream()
+                        .filter(f -> f.meeting().compareTo(finding.meeting()) <= 0)
+                        .allMatch(f -> before.stream().anyMatch(f::same));
+    }
+}

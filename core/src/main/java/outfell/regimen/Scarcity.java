@@ -1,0 +1,28 @@
+package outfell.regimen;
+
+import outfell.routine.Part;
+
+/** What a plan has only so much of. */
+enum Scarcity {
+    /** Elapsed, without the waits that end a routine. */
+    MORNING_MINUTES,
+    EVENING_MINUTES,
+    MORNING_STEPS,
+    EVENING_STEPS,
+    /** A month, in the practice's currency. */
+    MONEY,
+    /** A week, for strong work. */
+    NIGHTS,
+    /** Points of strong work a week. */
+    LOAD;
+
+    static final int COUNT = values().length;
+
+    static Scarcity minutes(Part part) {
+        return part == Part.MORNING ? MORNING_MINUTES : EVENING_MINUTES;
+    }
+
+    static Scarcity steps(Part part) {
+        return part == Part.MORNING ? MORNING_STEPS : EVENING_STEPS;
+    }
+}

@@ -1,0 +1,146 @@
+package outfell.regimen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.routine.Part;
+
+/** A routine on a day that is not like others: too little time, or a skin that stings. */
+public final class Tonight {
+    /** What is most done in half the time. */
+    private static final double SHARE = 0.5;
+
+    /** Why the routine is another. */
+    public enum Why {
+        SHORT_OF_TIME,
+        SORE
+    }
+
+    /**
+     * @param minutes it takes, to one decimal
+     * @param keep names of the steps, in no order of their own: the routine's
+     * @param leave names of what is left out, least loss first
+     * @param because what it costs, or what it spares
+     */
+    public record Version(Part part, Why why, double minutes, List<String> keep, List<String> leave, Because because) {}
+
+    private Tonight() {}
+
+    /**
+     * The best of a routine that half of her minutes allow: every way of leaving out optional steps is weighed.
+     *
+     * @param weigh score of a whole plan
+     * @param minutes that a plan takes in this routine
+     */
+    static Optional<Version> shorter(
+            Part part,
+            List<Slot> slots,
+            List<Optional<Candidate>> chosen,
+            int limitMinutes,
+            ToDoubleFunction<List<Optional<Candidate>>> weigh,
+            ToDoubleFunction<List<Optional<Candidate>>> minutes) {
+        List<Integer> optional = new ArrayList<>();
+        for (int s = 0; s < slots.size(); s++) {
+            if (slots.get(s).part() == part
+                    && !slots.get(s).required()
+                    && chosen.get(s).isPresent()) {
+                optional.add(s);
+            }
+        }
+        double target = limitMinutes * SHARE;
+        if (optional.isEmpty() || minutes.applyAsDouble(chosen) <= target) {
+            return Optional.empty();
+        }
+        List<Optional<Candidate>> best = without(chosen, optional, 0);
+        double most = Double.NEGATIVE_INFINITY;
+        for (int kept = 0; kept < 1 << optional.size(); kept++) {
+            List<Optional<Candidate>> plan = without(chosen, optional, kept);
+            if (minutes.applyAsDouble(plan) <= target && weigh.applyAsDouble(plan) > most) {
+                best = plan;
+                most = weigh.applyAsDouble(plan);
+            }
+        }
+        double lost = weigh.applyAsDouble(chosen) - weigh.applyAsDouble(best);
+        double takes = minutes.applyAsDouble(best);
+        String sentence = takes > target
+                ? "The necessary steps alone take %.1f minutes.".formatted(takes)
+                : "%.1f minutes in place of %.1f; it costs %.0f of the plan's points, and one evening does no harm."
+                        .formatted(takes, minutes.applyAsDouble(chosen), Math.max(0, lost));
+        return Optional.of(version(part, Why.SHORT_OF_TIME, slots, chosen, best, takes, Because.house(sentence)));
+    }
+
+    /** What stays on when the skin stings: nothing strong, sour, scented or rubbing. */
+    static Optional<Version> sore(
+            Part part,
+            List<Slot> slots,
+            List<Optional<Candidate>> chosen,
+            ToDoubleFunction<List<Optional<Candidate>>> minutes) {
+        List<Optional<Candidate>> plan = new ArrayList<>();
+        for (int s = 0; s < slots.size(); s++) {
+            boolean spared = slots.get(s).part() == part;
+            plan.add(chosen.get(s).filter(c -> !spared || gentle(c.product())));
+        }
+        if (plan.equals(chosen)) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                version(
+                        part,
+                        Why.SORE,
+                        slots,
+                        chosen,
+                        plan,
+                        minutes.applyAsDouble(plan),
+                        Because.house(
+                                "Wash with little, water, cream and seal only, until it no longer stings; a prescribed step waits only if the prescriber said so.")));
+    }
+
+    private static boolean gentle(Product p) {
+        boolean strong = p.rationed() || p.has(ActiveKind.VITAMIN_C_ACID);
+        boolean rubs = p.kind() == StepKind.SCRUB || p.kind() == StepKind.CLAY_MASK || p.kind() == StepKind.ENZYME;
+        boolean stings = !p.kind().comesOff()
+                && (p.tags().contains(Tag.FRAGRANCE)
+                        || p.tags().contains(Tag.ESSENTIAL_OIL)
+                        || p.tags().contains(Tag.DRYING_ALCOHOL));
+        boolean sour = p.actives().stream().anyMatch(a -> Actives.of(a.kind()).rationed());
+        return p.prescription()
+                || !(strong || rubs || stings || (sour && !p.kind().comesOff()));
+    }
+
+    private static List<Optional<Candidate>> without(
+            List<Optional<Candidate>> chosen, List<Integer> optional, int kept) {
+        List<Optional<Candidate>> plan = new ArrayList<>(chosen);
+        for (int o = 0; o < optional.size(); o++) {
+            if ((kept >> o & 1) == 0) {
+                plan.set(optional.get(o), Optional.empty());
+            }
+        }
+        return plan;
+    }
+
+    private static Version version(
+            Part part,
+            Why why,
+            List<Slot> slots,
+            List<Optional<Candidate>> from,
+            List<Optional<Candidate>> to,
+            double minutes,
+            Because because) {
+        List<String> keep = new ArrayList<>();
+        List<String> leave = new ArrayList<>();
+        for (int s = 0; s < slots.size(); s++) {
+            if (slots.get(s).part() == part && from.get(s).isPresent()) {
+                (to.get(s).isPresent() ? keep : leave)
+                        .add(from.get(s).get().product().name());
+            }
+        }
+        return new Version(part, why, Math.round(minutes * 10) / 10.0, List.copyOf(keep), List.copyOf(leave), because);
+    }
+}

@@ -1,0 +1,159 @@
+package outfell.balance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import outfell.balance.Balance.Gauge;
+import outfell.balance.Balance.Layer;
+import outfell.balance.Balance.Lies;
+import outfell.knowledge.Because;
+import outfell.product.Composition;
+import outfell.product.ProductId;
+import outfell.skin.Band;
+
+/** The worked examples of the balance, by hand. */
+class BalanceTest {
+    private static final double FACE = 565;
+    private static final Target NORMAL = Target.of(Band.NORMAL);
+    private static final Target DRY = Target.of(Band.DRY);
+    private static final Target OILY = Target.of(Band.OILY);
+
+    @Test
+    void five_percent_of_glycerin_at_two_milligrams_is_a_hundred() {
+        assertThat(Balance.points(new Composition(0.05, 0, 0, 0), 2).water()).isCloseTo(100, within(1e-9));
+    }
+
+    @Test
+    void a_serum_and_a_cream_suit_normal_skin() {
+        Gauge gauge = gauge(NORMAL, 50, layer("serum", 0.5, 5, 0, 0), layer("cream", 0.72, 5, 12, 4));
+        assertThat(sums(gauge)).containsExactly(108.0, 76.5, 51.0);
+        assertThat(lie(gauge)).containsOnly(Lies.INSIDE);
+        assertThat(gauge.change()).isEmpty();
+        assertThat(gauge.lines().get(1).most()).isEqualTo("cream");
+    }
+
+    @Test
+    void a_gel_cream_suits_oily_skin() {
+        Gauge gauge = gauge(OILY, 50, layer("gel-cream", 0.5, 8, 4, 1));
+        assertThat(sums(gauge)).containsExactly(70.8, 17.7, 8.8);
+        assertThat(lie(gauge)).containsOnly(Lies.INSIDE);
+    }
+
+    @Test
+    void a_balm_over_cream_in_a_dry_winter_is_at_the_edge() {
+        Target winter = DRY.moved(new Points(0, 20, 30));
+        Gauge gauge = gauge(
+                winter,
+                40,
+                layer("serum", 0.5, 8, 0, 0),
+                layer("cream", 0.8, 8, 20, 10),
+                layer("balm", 0.1, 0, 30, 65));
+        assertThat(sums(gauge)).containsExactly(184.1, 168.1, 256.6);
+        assertThat(lie(gauge)).containsExactly(Lies.INSIDE, Lies.INSIDE, Lies.HIGH_EDGE);
+        assertThat(gauge.change()).as("an edge may stay").isEmpty();
+    }
+
+    @Test
+    void water_alone_on_dehydrated_skin_lacks_oils_and_seal_and_in_a_dry_room_fails_the_seal_rule() {
+        Target thirsty = NORMAL.moved(new Points(40, 0, 20));
+        Gauge gauge = gauge(thirsty, 17, layer("serum", 0.5, 10, 0, 0), layer("essence", 0.5, 8, 0, 0));
+        assertThat(sums(gauge)).containsExactly(159.3, 0.0, 0.0);
+        assertThat(lie(gauge)).containsExactly(Lies.INSIDE, Lies.LOW, Lies.LOW);
+        assertThat(gauge.sealRule()).isPresent();
+        assertThat(gauge.sealRule().orElseThrow().sentence()).contains("0, 80 are wanted");
+        assertThat(gauge.change().orElseThrow().sentence()).startsWith("No amount mends it");
+        assertThat(gauge(thirsty, 30, layer("serum", 0.5, 10, 0, 0)).sealRule())
+                .as("a room at thirty percent is not so dry")
+                .isEmpty();
+    }
+
+    @Test
+    void a_broken_dry_skin_wants_more_of_the_same_cream() {
+        Target broken = DRY.moved(new Points(0, 40, 80));
+        Gauge less = gauge(broken, 50, layer("cream", 0.8, 5, 18, 15));
+        assertThat(sums(less)).containsExactly(70.8, 127.4, 212.4);
+        assertThat(lie(less)).containsExactly(Lies.LOW, Lies.LOW, Lies.INSIDE);
+        assertThat(less.change().orElseThrow().sentence()).startsWith("Raise cream from 0.80 to ");
+        Gauge more = gauge(broken, 50, layer("cream", 1.1, 5, 18, 15));
+        assertThat(sums(more)).containsExactly(97.3, 175.2, 292.0);
+        assertThat(lie(more)).containsOnly(Lies.INSIDE);
+    }
+
+    @Test
+    void in_the_morning_a_sunscreen_counts_three_tenths() {
+        Gauge gauge = Balance.gauge(
+                List.of(
+                        layer("gel-cream", 0.5, 8, 4, 1),
+                        new Layer(
+                                new ProductId("sun"),
+                                "sun",
+                                Balance.points(new Composition(0.03, 0.20, 0.02, 0.2), 1.13 * 1000 / FACE),
+                                1.13,
+                                true,
+                                true)),
+                OILY.morning(),
+                50);
+        assertThat(sums(gauge)).containsExactly(88.8, 77.7, 20.8);
+        assertThat(lie(gauge)).containsOnly(Lies.INSIDE);
+        assertThat(OILY.morning().oils().high()).isEqualTo(100);
+        assertThat(OILY.morning().seal().high()).isEqualTo(50);
+        assertThat(DRY.morning().seal().low()).isEqualTo(40);
+    }
+
+    @Test
+    void what_is_too_much_and_not_needed_is_left_out() {
+        Gauge gauge = Balance.gauge(
+                List.of(
+                        layer("cream", 0.72, 10, 12, 4),
+                        new Layer(
+                                new ProductId("oil"),
+                                "oil",
+                                Balance.points(new Composition(0, 1, 0, 0), 1.2),
+                                0.7,
+                                false,
+                                false)),
+                NORMAL,
+                50);
+        assertThat(gauge.lines().get(1).lies()).isEqualTo(Lies.HIGH);
+        assertThat(gauge.change().orElseThrow().sentence()).isEqualTo("Leave out oil: that brings all three in.");
+    }
+
+    @Test
+    void water_above_its_band_is_told_and_nothing_is_changed_for_it() {
+        Gauge gauge = gauge(NORMAL, 50, layer("serum", 0.5, 25, 0, 0), layer("cream", 0.72, 5, 12, 4));
+        assertThat(gauge.lines().getFirst().lies()).isEqualTo(Lies.HIGH);
+        assertThat(gauge.change()).isEmpty();
+    }
+
+    @Test
+    void an_upper_end_never_falls_below_twenty_and_a_lower_never_below_nought() {
+        Target sweltering = OILY.moved(new Points(0, -40, -60));
+        assertThat(sweltering.oils()).isEqualTo(new Target.Range(0, 20));
+        assertThat(sweltering.seal()).isEqualTo(new Target.Range(0, 20));
+    }
+
+    private static Gauge gauge(Target target, double room, Layer... layers) {
+        return Balance.gauge(List.of(layers), target.withBecause(Because.house("for the test")), room);
+    }
+
+    private static Layer layer(String name, double grams, double h, double e, double o) {
+        return new Layer(
+                new ProductId(name),
+                name,
+                Balance.points(new Composition(h / 100, e / 100, o / 100, 0), grams * 1000 / FACE),
+                grams,
+                false,
+                true);
+    }
+
+    private static List<Double> sums(Gauge gauge) {
+        return gauge.lines().stream().map(Balance.Line::points).toList();
+    }
+
+    private static List<Lies> lie(Gauge gauge) {
+        return new ArrayList<>(gauge.lines().stream().map(Balance.Line::lies).toList());
+    }
+}

@@ -1,0 +1,86 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Month;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.random.RandomGeneratorFactory;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import outfell.product.Product;
+import outfell.regimen.Consultation.Life;
+import outfell.regimen.Consultation.Taste;
+import outfell.regimen.Tonight.Version;
+import outfell.regimen.Tonight.Why;
+import outfell.routine.Part;
+import outfell.routine.Step;
+
+class TonightTest {
+    private static final int EVENING = 12;
+
+    @Test
+    void a_short_evening_takes_half_the_time_and_keeps_what_is_needed() {
+        Regimen regimen = regimen("layered", 3);
+        Version shorter = version(regimen, Why.SHORT_OF_TIME);
+        assertThat(shorter.minutes()).isLessThanOrEqualTo(EVENING / 2.0 + 0.05);
+        assertThat(shorter.leave()).isNotEmpty();
+        List<String> all = regimen.evening().steps().stream().map(Step::name).toList();
+        assertThat(all).containsAll(shorter.keep()).containsAll(shorter.leave());
+        assertThat(shorter.keep()).hasSize(all.size() - shorter.leave().size());
+        assertThat(shorter.keep())
+                .anyMatch(n -> product(n).kind() == outfell.product.StepKind.MOISTURISER)
+                .anyMatch(n -> product(n).kind() == outfell.product.StepKind.WASH);
+    }
+
+    @Test
+    void a_sore_evening_holds_nothing_strong_and_nothing_scented() {
+        Version sore = IntStream.range(0, 20)
+                .mapToObj(seed -> regimen("classic", seed))
+                .filter(r -> r.evening().steps().stream().anyMatch(step -> !step.everyDay()))
+                .map(r -> version(r, Why.SORE))
+                .findFirst()
+                .orElseThrow();
+        assertThat(sore.leave()).anyMatch(n -> product(n).rationed());
+        assertThat(sore.keep()).noneMatch(n -> product(n).rationed());
+    }
+
+    private static Version version(Regimen regimen, Why why) {
+        return regimen.tonight().stream()
+                .filter(v -> v.why() == why && v.part() == Part.EVENING)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Product product(String name) {
+        return Consultations.CATALOGUE.stream()
+                .filter(p -> p.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Regimen regimen(String method, int seed) {
+        Outcome outcome = Planner.plan(Consultations.of(
+                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
+                method,
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                new Life(
+                        8,
+                        EVENING,
+                        9,
+                        2,
+                        2,
+                        false,
+                        3,
+                        Set.of(),
+                        Taste.ANY,
+                        Taste.ANY,
+                        Taste.ANY,
+                        OptionalDouble.empty())));
+        return ((Outcome.Planned) outcome).regimen();
+    }
+}

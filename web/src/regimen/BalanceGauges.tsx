@@ -1,0 +1,73 @@
+import type { Regimen } from '../api/client'
+import { capital } from '../shared/format'
+import { Why } from '../shared/Why'
+
+type Gauge = Regimen['balances'][number]['gauge']
+type Line = Gauge['lines'][number]
+
+const FILL: Record<Line['need'], string> = { WATER: 'p-water', OILS: 'p-oils', SEAL: 'p-seal' }
+const NAME: Record<Line['need'], string> = { WATER: 'Water held', OILS: 'Softened', SEAL: 'Kept in' }
+const LIES: Record<Line['lies'], string> = {
+  LOW: 'too little',
+  LOW_EDGE: 'a little low',
+  INSIDE: 'right',
+  HIGH_EDGE: 'a little high',
+  HIGH: 'too much',
+}
+
+/** Water, oils and seal of each routine against what skin and air ask, and the one change that would bring them in. */
+export function BalanceGauges({ regimen }: { regimen: Regimen }) {
+  if (regimen.balances.length === 0) return null
+  return (
+    <section aria-label="Balance" className="balance">
+      <h2>Water, oils and seal</h2>
+      <div className="balance-parts">
+        {regimen.balances.map(({ part, gauge }) => (
+          <div key={part}>
+            <h3>{capital(part.toLowerCase())}</h3>
+            {gauge.lines.map((line) => (
+              <Bar key={line.need} line={line} />
+            ))}
+            {gauge.change && <p>{gauge.change.sentence}</p>}
+            {gauge.sealRule && <p>{gauge.sealRule.sentence}</p>}
+            <p className="second">
+              <Why because={gauge.because} />
+            </p>
+          </div>
+        ))}
+      </div>
+    </section>
+  )
+}
+
+/** One sum as a bar; the bracket is the band it should end in. A bar past the end of the scale is cut and says its number. */
+function Bar({ line }: { line: Line }) {
+  const most = Math.max(line.range.high * 1.6, 100)
+  const x = (points: number) => (Math.min(points, most) / most) * 300
+  const words = `${NAME[line.need]}: ${Math.round(line.points)}, ${Math.round(line.range.low)} to ${Math.round(line.range.high)} asked, ${LIES[line.lies]}`
+  return (
+    <div className="balance-line" role="img" aria-label={words}>
+      <span>{NAME[line.need]}</span>
+      <svg viewBox="0 0 302 26" preserveAspectRatio="none" aria-hidden="true">
+        <rect
+          x="1"
+          y="5"
+          width={Math.max(1, x(line.points))}
+          height="13"
+          fill={`url(#${FILL[line.need]})`}
+          stroke="var(--ink)"
+        />
+        <path
+          d={`M${x(line.range.low) + 1} 1v22M${x(line.range.high) + 1} 1v22M${x(line.range.low) + 1} 23H${x(line.range.high) + 1}`}
+          stroke="var(--skin)"
+          strokeWidth="2.5"
+          fill="none"
+        />
+      </svg>
+      <span className={line.lies === 'LOW' || line.lies === 'HIGH' ? 'balance-off' : ''}>
+        {Math.round(line.points)}, {LIES[line.lies]}
+      </span>
+      {line.most !== '' && <span className="second">most from {line.most}</span>}
+    </div>
+  )
+}

@@ -1,0 +1,81 @@
+import Button from '@mui/material/Button'
+import type { Part } from '../api/client'
+import { useFindings } from '../api/hooks'
+import { capital } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import type { VisitContext } from '../visit/VisitShell'
+import { putIn, takeOut } from './byHandEdits'
+
+const WORDS = {
+  NEVER: 'never together',
+  AM_PM: 'not in one routine',
+  NIGHTS: 'not on one night',
+  CAUTION: 'mind',
+  FINE: 'fine',
+  MYTH: 'fine, the clash is a myth',
+} as const
+
+const other = (part: Part): Part => (part === 'MORNING' ? 'EVENING' : 'MORNING')
+
+/** What the steps of the plan do to one another, gravest first, each with one-tap repairs that have been tried. */
+export function WhatMeets({ context }: { context: VisitContext }) {
+  const { work, visit } = context
+  const findings = useFindings(visit.id, visit.version)
+  if (findings.isError) return <ErrorBand error={findings.error} again={() => void findings.refetch()} />
+  if (!findings.data || findings.data.length === 0) return null
+  const minded = findings.data.filter((f) => f.meeting !== 'FINE' && f.meeting !== 'MYTH')
+  const fine = findings.data.filter((f) => f.meeting === 'FINE' || f.meeting === 'MYTH')
+  return (
+    <section aria-label="What meets" className="meets">
+      <h2>What meets what</h2>
+      <ul>
+        {minded.map((f) => (
+          <li key={f.id + f.products.join()}>
+            <span>
+              <b>
+                {capital(WORDS[f.meeting])}: {f.names.join(' and ')}.
+              </b>{' '}
+              {f.because.sentence} {f.otherSchool !== '' && <i>Others: {f.otherSchool}</i>}
+            </span>
+            <span className="row">
+              {f.repairs.map((r) => (
+                <Button
+                  key={r.words}
+                  onClick={() =>
+                    work.change((d) =>
+                      r.mend === 'MOVE'
+                        ? putIn(takeOut(d, r.from, r.product), other(r.from), r.product)
+                        : takeOut(d, r.from, r.product),
+                    )
+                  }
+                >
+                  {r.words}
+                </Button>
+              ))}
+            </span>
+          </li>
+        ))}
+        {minded.length === 0 && <li>Nothing in this plan stands in the way of anything else.</li>}
+      </ul>
+      {fine.length > 0 && (
+        <details>
+          <summary>
+            {fine.length === 1 ? 'One pair is fine' : `${fine.length} pairs are fine`} together
+          </summary>
+          <ul>
+            {fine.map((f) => (
+              <li key={f.id + f.products.join()}>
+                <span>
+                  <b>
+                    {f.names.join(' and ')}, {WORDS[f.meeting]}:
+                  </b>{' '}
+                  {f.because.sentence}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  )
+}
