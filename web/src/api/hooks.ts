@@ -26,6 +26,10 @@ export const keys = {
     ['plan', 'supply', visit, version, month] as const,
   findings: (visit: string, version: number) => ['plan', 'findings', visit, version] as const,
   loosened: (visit: string, version: number) => ['plan', 'limits', visit, version] as const,
+  compared: (visit: string, version: number, with_: 'computed' | 'cheaper') =>
+    ['plan', with_, visit, version] as const,
+  methods: ['methods'] as const,
+  yardstick: ['yardstick'] as const,
   moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
   plans: (visit: string) => ['plan', visit] as const,
@@ -174,6 +178,29 @@ export const useLoosened = (visit: string, version: number) =>
     queryFn: () => ask(api.GET('/api/visits/{id}/plan/limits', { params: { path: { id: visit } } })),
     placeholderData: keepPreviousData,
   })
+
+/** The plan against the computed one; null when there is no plan. */
+export const useComputed = (visit: string, version: number, wanted: boolean) =>
+  useQuery({
+    queryKey: keys.compared(visit, version, 'computed'),
+    queryFn: async () =>
+      (await ask(api.GET('/api/visits/{id}/plan/computed', { params: { path: { id: visit } } }))) ?? null,
+    enabled: wanted,
+    placeholderData: keepPreviousData,
+  })
+
+/** The best plan for three quarters of the money; null when none is cheaper. */
+export const useCheaper = (visit: string, version: number) =>
+  useQuery({
+    queryKey: keys.compared(visit, version, 'cheaper'),
+    queryFn: async () =>
+      (await ask(api.GET('/api/visits/{id}/plan/cheaper', { params: { path: { id: visit } } }))) ?? null,
+    placeholderData: keepPreviousData,
+  })
+
+/** The methods that a plan may follow, and the questions that they answer. */
+export const useMethods = () =>
+  useQuery({ queryKey: keys.methods, queryFn: () => ask(api.GET('/api/methods')) })
 
 /** Products that changed since the kept plan was built with them. */
 export const useMoved = (visit: string) =>

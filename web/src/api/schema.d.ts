@@ -13,7 +13,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -188,7 +188,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete: operations["takeOff"];
         options?: never;
@@ -302,6 +302,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["read_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["methods"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/methods/{id}/offered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["offer"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -429,6 +477,38 @@ export interface paths {
         };
         get?: never;
         put: operations["set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/yardstick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["yardstick"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/yardstick/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setYardstick"];
         post?: never;
         delete?: never;
         options?: never;
@@ -724,6 +804,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/plan/cheaper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cheaper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/plan/computed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["withComputed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/plan/findings": {
         parameters: {
             query?: never;
@@ -973,6 +1085,7 @@ export interface components {
             patches: components["schemas"]["Patch"][];
             pins: components["schemas"]["Choice"][];
             reading: components["schemas"]["Reading"];
+            steps: components["schemas"]["StepByHand"][];
             takenOut: components["schemas"]["Choice"][];
         };
         Caution: {
@@ -1030,6 +1143,17 @@ export interface components {
             nextVisit?: string | null;
             trade: string;
         };
+        Compared: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            behind: number;
+            changes: components["schemas"]["Change"][];
+            lost: string[];
+            /** Format: double */
+            month: number;
+            /** Format: double */
+            monthOther: number;
+        };
         ComparisonRow: {
             differs: boolean;
             label: string;
@@ -1078,6 +1202,11 @@ export interface components {
             of: string;
             to: string;
             who: string;
+        };
+        CoverageWords: {
+            /** @enum {string} */
+            coverage: "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "EYE_AREA" | "NECK";
+            label: string;
         };
         CurrencyChange: {
             /** Format: date-time */
@@ -1226,6 +1355,16 @@ export interface components {
             /** Format: int32 */
             slips: number;
         };
+        Hand: {
+            kept: boolean;
+            moved: boolean;
+            movedBecause: string;
+            nightsSet: boolean;
+            on: string;
+            optional: boolean;
+            secondCoat: boolean;
+            words: string;
+        };
         Harm: {
             because: components["schemas"]["Because"];
             harm: string;
@@ -1240,6 +1379,16 @@ export interface components {
             label: string;
             /** @enum {string} */
             use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
+        };
+        HouseMethodForm: {
+            because: string;
+            by: string;
+            copyOf: string;
+            name: string;
+            note: string;
+            settings: {
+                [key: string]: string;
+            };
         };
         Intake: {
             /** @enum {string} */
@@ -1392,12 +1541,22 @@ export interface components {
             products: string[];
             repairs: components["schemas"]["Repair"][];
         };
-        MethodWords: {
+        MethodView: {
             answers: components["schemas"]["SchoolAnswer"][];
+            /** Format: date-time */
+            at?: string | null;
             because: components["schemas"]["Because"];
+            by?: string | null;
+            copyOf: string;
+            house: boolean;
             id: string;
             name: string;
             note: string;
+            offered: boolean;
+        };
+        MethodsView: {
+            methods: components["schemas"]["MethodView"][];
+            questions: components["schemas"]["SchoolQuestion"][];
         };
         Missing: {
             /** Format: int32 */
@@ -1444,6 +1603,11 @@ export interface components {
             /** Format: int32 */
             then: number;
         };
+        MovedTo: {
+            after?: string | null;
+            before?: string | null;
+            why: string;
+        };
         NewClient: {
             name: string;
             /** Format: date-time */
@@ -1460,6 +1624,10 @@ export interface components {
             number: number;
             place: components["schemas"]["Because"];
             product: string;
+        };
+        OfferForm: {
+            by: string;
+            offered: boolean;
         };
         OilyOrThirsty: {
             /** @enum {string} */
@@ -1752,6 +1920,8 @@ export interface components {
             morning: components["schemas"]["Routine"];
             notices: components["schemas"]["Because"][];
             patches: components["schemas"]["PatchCall"][];
+            /** Format: double */
+            points: number;
             refusals: components["schemas"]["Refusal"][];
             served: components["schemas"]["Served"][];
             sheetNotes: components["schemas"]["SheetNote"][];
@@ -1808,11 +1978,22 @@ export interface components {
             /** @enum {string} */
             side: "EYE" | "PROBE" | "WORD" | "READING";
         };
+        School: {
+            value: string;
+            words: string;
+        };
         SchoolAnswer: {
             answer: string;
             id: string;
             others: string[];
             question: string;
+            value: string;
+        };
+        SchoolQuestion: {
+            bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
+            id: string;
+            question: string;
+            schools: components["schemas"]["School"][];
         };
         SearchResult: {
             products: components["schemas"]["ProductView"][];
@@ -1915,6 +2096,12 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
+        Shift: {
+            against: components["schemas"]["Because"][];
+            allowed: boolean;
+            /** Format: int32 */
+            to: number;
+        };
         SignWords: {
             because: components["schemas"]["Because"];
             grades: string[];
@@ -1962,6 +2149,7 @@ export interface components {
             /** Format: int32 */
             contact: number;
             damp: boolean;
+            hand: components["schemas"]["Hand"];
             /** Format: int32 */
             handsOn: number;
             /** @enum {string} */
@@ -1972,6 +2160,7 @@ export interface components {
             letter: string;
             maker: string;
             name: string;
+            next: components["schemas"]["Because"];
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             nightsBecause: components["schemas"]["Because"];
             /** Format: int32 */
@@ -1986,9 +2175,22 @@ export interface components {
             settle: number;
             settleBecause: components["schemas"]["Because"];
             shares: components["schemas"]["Shares"];
+            shifts: components["schemas"]["Shift"][];
             technique: string;
             /** Format: double */
             texture: number;
+        };
+        StepByHand: {
+            move?: components["schemas"]["MovedTo"];
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** @enum {string|null} */
+            on?: "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "EYE_AREA" | "NECK" | null;
+            optional: boolean;
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            product: string;
+            secondCoat: boolean;
+            words: string;
         };
         Strength: {
             active: string;
@@ -2206,6 +2408,7 @@ export interface components {
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
             pins: components["schemas"]["Choice"][];
             reading: components["schemas"]["Reading"];
+            steps: components["schemas"]["StepByHand"][];
             takenOut: components["schemas"]["Choice"][];
             /** Format: int32 */
             version: number;
@@ -2217,6 +2420,7 @@ export interface components {
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
             pins: components["schemas"]["Choice"][];
             reading: components["schemas"]["Reading"];
+            steps: components["schemas"]["StepByHand"][];
             takenOut: components["schemas"]["Choice"][];
             /** Format: int32 */
             version: number;
@@ -2224,11 +2428,11 @@ export interface components {
         Vocabulary: {
             actives: components["schemas"]["ActiveWords"][];
             concerns: components["schemas"]["ConcernWords"][];
+            coverages: components["schemas"]["CoverageWords"][];
             evidence: {
                 [key: string]: string;
             };
             kinds: components["schemas"]["KindWords"][];
-            methods: components["schemas"]["MethodWords"][];
             patch: components["schemas"]["PatchWords"];
             phototypes: components["schemas"]["SunClass"][];
             quantities: components["schemas"]["QuantityWords"][];
@@ -2264,6 +2468,32 @@ export interface components {
             because: components["schemas"]["Because"];
             yes: boolean;
         };
+        YardstickChange: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: double */
+            value: number;
+        };
+        YardstickForm: {
+            by: string;
+            /** Format: double */
+            value: number;
+        };
+        YardstickView: {
+            changes: components["schemas"]["YardstickChange"][];
+            group: string;
+            id: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            /** Format: double */
+            shipped: number;
+            /** Format: double */
+            value: number;
+            words: string;
+        };
         ZoneType: {
             /** @enum {string} */
             band: "DRY" | "NORMAL" | "OILY";
@@ -2288,7 +2518,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2575,7 +2805,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2818,6 +3048,102 @@ export interface operations {
             };
         };
     };
+    methods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodsView"];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseMethodForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodView"];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseMethodForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodView"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OfferForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MethodView"];
+                };
+            };
+        };
+    };
     pantry: {
         parameters: {
             query?: never;
@@ -3019,6 +3345,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BandView"][];
+                };
+            };
+        };
+    };
+    yardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YardstickView"][];
+                };
+            };
+        };
+    };
+    setYardstick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["YardstickForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YardstickView"][];
                 };
             };
         };
@@ -3544,6 +3916,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    cheaper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+        };
+    };
+    withComputed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
                 };
             };
         };

@@ -18,6 +18,10 @@ const KEYS: [string, string][] = [
   ['Delete', 'Read: not looked at'],
   ['Enter', 'Regimen: open the step'],
   ['Esc', 'Regimen: close it'],
+  ['Shift and arrows', 'Regimen: move the step'],
+  ['K', 'Regimen: keep the step, or let it go'],
+  ['Delete', 'Regimen: take the step out'],
+  ['Ctrl Z, Ctrl Shift Z', 'Regimen: undo, redo'],
   ['P', 'Sheet: print'],
   ['?', 'these keys'],
 ]

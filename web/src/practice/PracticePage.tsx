@@ -9,6 +9,7 @@ import { dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
+import { YardstickBand } from './YardstickBand'
 import './practice.css'
 
 type Band = Schemas['BandView']
@@ -33,6 +34,7 @@ export default function PracticePage() {
         <h1>The practice</h1>
       </div>
       <CurrencyBand />
+      <YardstickBand />
       <div className="desk-head">
         <h2>The bands of the probe</h2>
         <span className="second">

@@ -1,52 +1,282 @@
-import type { Vocabulary } from '../api/client'
+import { useState } from 'react'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import { api, ask, Refused, type Schemas } from '../api/client'
+import { keys } from '../api/hooks'
+import { dateWords } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import { useWho } from '../shared/who'
 
-/** Every question on which schools differ, and what each method answers; the chosen one is marked. */
-export function MethodTable({ methods, chosen }: { methods: Vocabulary['methods']; chosen: string }) {
-  const questions = methods[0]?.answers ?? []
+type Method = Schemas['MethodView']
+
+/** A method being made: a copy with its own answers, or a method of the house being changed. */
+type Draft = {
+  /** absent for a new copy */
+  id?: string
+  copyOf: string
+  name: string
+  note: string
+  because: string
+  settings: Record<string, string>
+}
+
+const draftOf = (m: Method, copy: boolean): Draft => ({
+  id: copy ? undefined : m.id,
+  copyOf: m.id,
+  name: copy ? `${m.name} of the house` : m.name,
+  note: m.note,
+  because: copy ? '' : m.because.sentence,
+  settings: Object.fromEntries(m.answers.map((a) => [a.id, a.value])),
+})
+
+const KEPT = 'outfell.method'
+
+/** What was typed into a method before a reload, if anything. */
+function keptDraft(): Draft | null {
+  try {
+    const text = localStorage.getItem(KEPT)
+    return text === null ? null : (JSON.parse(text) as Draft)
+  } catch {
+    return null
+  }
+}
+
+function keepDraft(draft: Draft | null) {
+  try {
+    if (draft) localStorage.setItem(KEPT, JSON.stringify(draft))
+    else localStorage.removeItem(KEPT)
+  } catch {
+    // a full or forbidden store costs the safety net, not the work
+  }
+}
+
+/** Every question on which schools differ, and what each method answers; a copy can be made and changed beside them. */
+export function MethodTable({
+  methods,
+  questions,
+  chosen,
+  choose,
+}: {
+  methods: Method[]
+  questions: Schemas['SchoolQuestion'][]
+  chosen: string
+  choose: (id: string) => void
+}) {
+  const [draft, setDraft] = useState<Draft | null>(keptDraft)
+  const edit = (next: Draft | null) => {
+    keepDraft(next)
+    setDraft(next)
+  }
+  const shown = methods.filter((m) => m.offered || m.id === chosen)
+  const withdrawn = methods.filter((m) => !m.offered && m.id !== chosen)
   return (
     <section className="method-table" aria-label="Methods side by side">
       <h2>What each method says</h2>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Question</th>
-            {methods.map((m) => (
-              <th key={m.id} scope="col" className={m.id === chosen ? 'chosen' : ''}>
-                {m.name}
-                {m.id === chosen && ' ✓'}
-              </th>
+      {draft && <MethodForm draft={draft} questions={questions} edit={edit} choose={choose} />}
+      <div className="method-scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Question</th>
+              {shown.map((m) => (
+                <th key={m.id} scope="col" className={m.id === chosen ? 'chosen' : ''}>
+                  {m.name}
+                  {m.id === chosen && ' ✓'}
+                  <MethodButtons method={m} edit={edit} />
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {questions.map((q, i) => (
+              <tr key={q.id}>
+                <th scope="row">{q.question}</th>
+                {shown.map((m) => (
+                  <td
+                    key={m.id}
+                    className={`${m.id === chosen ? 'chosen' : ''} ${differs(methods, chosen, m.id, i) ? 'differs' : ''}`}
+                  >
+                    {m.answers[i]?.answer}
+                  </td>
+                ))}
+              </tr>
             ))}
-          </tr>
-        </thead>
-        <tbody>
-          {questions.map((q, i) => (
-            <tr key={q.id}>
-              <th scope="row">{q.question}</th>
-              {methods.map((m) => (
-                <td
-                  key={m.id}
-                  className={`${m.id === chosen ? 'chosen' : ''} ${differs(methods, chosen, m.id, i) ? 'differs' : ''}`}
-                >
-                  {m.answers[i]?.answer}
+            <tr>
+              <th scope="row">Why</th>
+              {shown.map((m) => (
+                <td key={m.id} className={m.id === chosen ? 'chosen' : ''}>
+                  {m.because.sentence}
+                  {m.by != null && m.at != null && (
+                    <span className="second">
+                      {' '}
+                      {m.by}, {dateWords(m.at)}; a copy of {m.copyOf}.
+                    </span>
+                  )}
                 </td>
               ))}
             </tr>
+          </tbody>
+        </table>
+      </div>
+      {withdrawn.length > 0 && (
+        <ul className="row">
+          {withdrawn.map((m) => (
+            <li key={m.id}>
+              {m.name}, no longer offered <OfferButton method={m} />
+            </li>
           ))}
-          <tr>
-            <th scope="row">Why</th>
-            {methods.map((m) => (
-              <td key={m.id} className={m.id === chosen ? 'chosen' : ''}>
-                {m.because.sentence}
-              </td>
-            ))}
-          </tr>
-        </tbody>
-      </table>
+        </ul>
+      )}
     </section>
   )
 }
 
-function differs(methods: Vocabulary['methods'], chosen: string, id: string, question: number): boolean {
+function MethodButtons({ method, edit }: { method: Method; edit: (draft: Draft) => void }) {
+  return (
+    <span className="method-buttons">
+      <Button size="small" aria-label={`Copy ${method.name}`} onClick={() => edit(draftOf(method, true))}>
+        Copy
+      </Button>
+      {method.house && (
+        <>
+          <Button
+            size="small"
+            aria-label={`Change ${method.name}`}
+            onClick={() => edit(draftOf(method, false))}
+          >
+            Change
+          </Button>
+          <OfferButton method={method} />
+        </>
+      )}
+    </span>
+  )
+}
+
+/** Takes a method of the house from the choice of new plans, or puts it back; plans made with it keep it. */
+function OfferButton({ method }: { method: Method }) {
+  const queries = useQueryClient()
+  const [who] = useWho()
+  const offer = useMutation({
+    mutationFn: () =>
+      ask(
+        api.PUT('/api/methods/{id}/offered', {
+          params: { path: { id: method.id } },
+          body: { offered: !method.offered, by: who.trim() === '' ? (method.by ?? '') : who },
+        }),
+      ),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: keys.methods }),
+  })
+  return (
+    <Button
+      size="small"
+      disabled={offer.isPending}
+      aria-label={`${method.offered ? 'Withdraw' : 'Offer'} ${method.name}`}
+      onClick={() => offer.mutate()}
+    >
+      {method.offered ? 'Withdraw' : 'Offer again'}
+    </Button>
+  )
+}
+
+function MethodForm({
+  draft,
+  questions,
+  edit,
+  choose,
+}: {
+  draft: Draft
+  questions: Schemas['SchoolQuestion'][]
+  edit: (draft: Draft | null) => void
+  choose: (id: string) => void
+}) {
+  const queries = useQueryClient()
+  const [who, setWho] = useWho()
+  const save = useMutation({
+    mutationFn: () => {
+      const { id, ...typed } = draft
+      const body = { ...typed, by: who }
+      return id === undefined
+        ? ask(api.POST('/api/methods', { body }))
+        : ask(api.PUT('/api/methods/{id}', { params: { path: { id } }, body }))
+    },
+    onSuccess: (kept) => {
+      void queries.invalidateQueries({ queryKey: keys.methods })
+      void queries.invalidateQueries({ queryKey: ['plan'] })
+      edit(null)
+      choose(kept.id)
+    },
+  })
+  const refused = save.error instanceof Refused ? save.error : null
+  const problem = (field: string) => refused?.fields.find((f) => f.pointer === `/${field}`)?.sentence
+  const text = (field: 'name' | 'note' | 'because', label: string, longest: number) => (
+    <TextField
+      label={label}
+      value={draft[field]}
+      error={!!problem(field)}
+      helperText={problem(field)}
+      onChange={(e) => edit({ ...draft, [field]: e.target.value })}
+      slotProps={{ htmlInput: { maxLength: longest } }}
+      sx={{ flex: field === 'name' ? undefined : 1, minWidth: 220 }}
+    />
+  )
+  const title = draft.id === undefined ? 'A method of the house' : `Change ${draft.name}`
+  return (
+    <form
+      className="method-form"
+      aria-label={title}
+      onSubmit={(e) => {
+        e.preventDefault()
+        save.mutate()
+      }}
+    >
+      <h3>{title}</h3>
+      <div className="row">
+        {text('name', 'Name', 40)}
+        {text('because', 'Why the house does it so', 200)}
+        <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+      </div>
+      <div className="method-answers">
+        {questions.map((q) => (
+          <TextField
+            key={q.id}
+            select
+            size="small"
+            label={q.question}
+            value={draft.settings[q.id] ?? ''}
+            onChange={(e) => edit({ ...draft, settings: { ...draft.settings, [q.id]: e.target.value } })}
+          >
+            {q.schools.map((s) => (
+              <MenuItem key={s.value} value={s.value}>
+                {s.words}
+              </MenuItem>
+            ))}
+          </TextField>
+        ))}
+      </div>
+      {problem('settings') && (
+        <p role="alert" className="refusal">
+          These settings speak against each other. {problem('settings')}
+        </p>
+      )}
+      {save.error && !refused && <ErrorBand error={save.error} />}
+      <div className="row">
+        <Button
+          type="submit"
+          variant="contained"
+          disabled={save.isPending || draft.name.trim() === '' || who.trim() === ''}
+        >
+          Keep it and plan by it
+        </Button>
+        <Button onClick={() => edit(null)}>Leave it</Button>
+      </div>
+    </form>
+  )
+}
+
+function differs(methods: Method[], chosen: string, id: string, question: number): boolean {
   const own = methods.find((m) => m.id === chosen)?.answers[question]?.answer
   return id !== chosen && methods.find((m) => m.id === id)?.answers[question]?.answer !== own
 }

@@ -1,11 +1,11 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
-import { api, ask, type Month, type Part, type PlanAnswer, type Regimen } from '../api/client'
-import { keys, useKeptPlans, useMoved } from '../api/hooks'
+import { api, ask, type Month, type Part, type PlanAnswer, type Regimen, type Routine } from '../api/client'
+import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
 import { capital, dateWords, monthName, MONTHS, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
@@ -16,11 +16,15 @@ import { Timeline } from '../strip/Timeline'
 import { Referrals } from '../visit/Referrals'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
+import { ChangeList } from './AgainstComputed'
 import { ByHand } from './ByHand'
 import { StepDetail } from './StepDetail'
 import { BalanceGauges } from './BalanceGauges'
 import { LimitsLetOut } from './LimitsLetOut'
 import { MethodTable } from './MethodTable'
+import { MoveReason } from './MoveReason'
+import { putIn, release, takeOut } from './byHandEdits'
+import { useMove } from './useMove'
 import { SupplyTable } from './SupplyTable'
 import { TonightVersions } from './TonightVersions'
 import { useUndo } from './useUndo'
@@ -31,7 +35,9 @@ import './regimen.css'
 /** The regimen board: method, months, both strips, and why. */
 export default function RegimenPage() {
   const context = useVisitContext()
-  const { words, work, client } = context
+  const { work, client } = context
+  const methods = useMethods()
+  const known = methods.data?.methods ?? []
   const document = work.draft.document
   const [shown, setShown] = useState<Month>(document.month)
   const [instead, setInstead] = useState<string | null>(null)
@@ -65,11 +71,13 @@ export default function RegimenPage() {
               work.change((d) => ({ ...d, method }))
             }}
           >
-            {words.methods.map((m) => (
-              <ToggleButton key={m.id} value={m.id} title={m.note}>
-                {m.name}
-              </ToggleButton>
-            ))}
+            {known
+              .filter((m) => m.offered || m.id === document.method)
+              .map((m) => (
+                <ToggleButton key={m.id} value={m.id} title={m.note}>
+                  {m.name}
+                </ToggleButton>
+              ))}
           </ToggleButtonGroup>
         </div>
         <div className="row hand-row">
@@ -108,7 +116,13 @@ export default function RegimenPage() {
         </div>
         <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />
       </div>
-      {sideBySide && <MethodTable methods={words.methods} chosen={document.method} />}
+      {sideBySide && methods.data && (
+        <MethodTable
+          {...methods.data}
+          chosen={document.method}
+          choose={(method) => work.change((d) => ({ ...d, method }))}
+        />
+      )}
       <MovedSince visit={context.visit.id} />
       {why !== null ? (
         <div className="page">
@@ -298,7 +312,8 @@ function MethodChanges({
   instead: string
   fold: () => void
 }) {
-  const name = (id: string) => context.words.methods.find((m) => m.id === id)?.name ?? id
+  const methods = useMethods().data?.methods ?? []
+  const name = (id: string) => methods.find((m) => m.id === id)?.name ?? id
   const method = context.work.draft.document.method
   const n = answer.changes.length
   return (
@@ -307,16 +322,7 @@ function MethodChanges({
         {name(method)} in place of {name(instead)} changes{' '}
         {n === 0 ? 'nothing' : `${n} ${n === 1 ? 'step' : 'steps'}`}
       </h2>
-      <ul>
-        {answer.changes.map((c) => (
-          <li key={c.part + c.kind + c.what + c.from + c.to}>
-            <b>
-              {capital(c.part.toLowerCase())}, {c.what}:
-            </b>{' '}
-            {[...new Set([c.from, c.to])].filter((x) => x !== '').join(' → ')}. {c.because.sentence}
-          </li>
-        ))}
-      </ul>
+      <ChangeList changes={answer.changes} />
       <div className="row">
         <Button
           onClick={() => {
@@ -347,16 +353,49 @@ function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null) {
   }, [undo, redo])
 }
 
+/** Shift and an arrow move the focused step, K keeps it or lets it go, Delete takes it out. */
+function useStepKeys(
+  { work }: VisitContext,
+  routines: Routine[],
+  move: (part: Part, product: string, to: number) => void,
+) {
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      const at = e.target as HTMLElement
+      if (at.closest('input, textarea, select, [role="dialog"]')) return
+      const product = at.closest<HTMLElement>('[data-product]')?.dataset.product
+      const part = at.closest<HTMLElement>('[data-part]')?.dataset.part as Part | undefined
+      const routine = routines.find((r) => r.part === part)
+      const step = routine?.steps.find((s) => s.product === product)
+      if (!routine || !step) return
+      const by = e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? -1 : 1
+      if (e.shiftKey && e.key.startsWith('Arrow')) {
+        e.preventDefault()
+        move(routine.part, step.product, step.number + by)
+      } else if (e.key.toLowerCase() === 'k' && !e.ctrlKey && !e.metaKey && !e.altKey) {
+        work.change((d) =>
+          step.hand.kept ? release(d, routine.part, step.product) : putIn(d, routine.part, step.product),
+        )
+      } else if (e.key === 'Delete' && !step.prescription) {
+        work.change((d) => takeOut(d, routine.part, step.product))
+      }
+    }
+    window.addEventListener('keydown', key)
+    return () => window.removeEventListener('keydown', key)
+  }, [work, routines, move])
+}
+
 function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
   const [open, setOpen] = useState<{ part: Part; product: string } | null>(null)
   const routines = [regimen.morning, regimen.evening]
   const unit = units(routines)
-  const detail = useRef<HTMLDivElement>(null)
   const openProduct = open?.product
+  const { move, asking, settle, leave } = useMove(context, routines)
+  useStepKeys(context, routines, move)
   useEffect(() => {
     const key = (e: KeyboardEvent) => {
       if (e.key === 'Escape') setOpen(null)
-      if (e.key !== 'ArrowRight' && e.key !== 'ArrowLeft') return
+      if (e.shiftKey || (e.key !== 'ArrowRight' && e.key !== 'ArrowLeft')) return
       const labels = [...window.document.querySelectorAll<HTMLElement>('.strip-label')]
       const at = labels.indexOf(window.document.activeElement as HTMLElement)
       const next = labels[at + (e.key === 'ArrowRight' ? 1 : -1)]
@@ -377,7 +416,12 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
         const toggle = (product: string) =>
           setOpen(openProduct === product && open?.part === r.part ? null : { part: r.part, product })
         return (
-          <section key={r.part} className="band routine" aria-label={capital(r.part.toLowerCase())}>
+          <section
+            key={r.part}
+            data-part={r.part}
+            className="band routine"
+            aria-label={capital(r.part.toLowerCase())}
+          >
             <div className="gutter">
               <h2>{capital(r.part.toLowerCase())}</h2>
               <span className="second">
@@ -398,26 +442,33 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
                   open={mine}
                   folded={folded}
                   toggle={toggle}
+                  move={(product, to) => move(r.part, product, to)}
                   weather={r.part === 'MORNING' ? { uv: regimen.asked.air.outdoors.uvIndex } : 'night'}
                 />
               </div>
               <div className="narrow-only">
-                <StepList routine={r} open={mine} toggle={toggle} />
+                <StepList
+                  routine={r}
+                  open={mine}
+                  toggle={toggle}
+                  move={(product, to) => move(r.part, product, to)}
+                />
               </div>
               {step && (
-                <div ref={detail}>
-                  <StepDetail
-                    context={context}
-                    part={r.part}
-                    step={step}
-                    alternatives={
-                      regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)
-                        ?.choices ?? []
-                    }
-                    patch={regimen.patches.find((p) => p.product === step.product)}
-                    close={() => setOpen(null)}
-                  />
-                </div>
+                <StepDetail
+                  context={context}
+                  part={r.part}
+                  step={step}
+                  last={r.steps.length}
+                  alternatives={
+                    regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)
+                      ?.choices ?? []
+                  }
+                  patch={regimen.patches.find((p) => p.product === step.product)}
+                  refusals={regimen.refusals.filter((f) => f.part === r.part && f.product === step.product)}
+                  move={(product, to) => move(r.part, product, to)}
+                  close={() => setOpen(null)}
+                />
               )}
               {!folded && <Timeline routine={r} />}
             </div>
@@ -427,6 +478,7 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
       <div className="key-row">
         <Key strip />
       </div>
+      {asking && <MoveReason asking={asking} settle={settle} leave={leave} />}
     </>
   )
 }

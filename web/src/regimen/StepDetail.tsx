@@ -6,23 +6,32 @@ import { nightsWords, secondsWords } from '../shared/format'
 import { PatchMark } from '../patch/PatchMark'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
+import type { Move } from '../strip/Movable'
 import { swap, takeOut } from './byHandEdits'
+import { StepByHand } from './StepByHand'
 
 /** Why a step stands here, how it is done, and what else could stand in its place. */
 export function StepDetail({
   context,
   part,
   step,
+  last,
   alternatives,
   patch,
+  refusals,
+  move,
   close,
 }: {
   context: VisitContext
   part: Part
   step: Step
+  /** number of the routine's last step */
+  last: number
   alternatives: Schemas['Alternative'][]
   /** whether it may begin, for a strong step that is new */
   patch?: Schemas['PatchCall']
+  refusals: Schemas['Refusal'][]
+  move: Move
   close: () => void
 }) {
   const { visit, work } = context
@@ -64,6 +73,16 @@ export function StepDetail({
           <li>
             <b>Here because:</b> <Why because={step.place} />
           </li>
+          {step.number < last && (
+            <li>
+              <b>Before {step.number + 1}:</b> <Why because={step.next} />
+            </li>
+          )}
+          {step.hand.movedBecause !== '' && (
+            <li>
+              <b>Moved by hand:</b> {step.hand.movedBecause}
+            </li>
+          )}
           {step.purpose.map((p) => (
             <li key={p.sentence}>
               <b>For:</b> <Why because={p} />
@@ -142,6 +161,7 @@ export function StepDetail({
           <Button onClick={close}>Close</Button>
         </div>
       </div>
+      <StepByHand context={context} part={part} step={step} last={last} refusals={refusals} move={move} />
     </div>
   )
 }

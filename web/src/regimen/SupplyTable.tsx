@@ -1,10 +1,11 @@
 import { Link } from 'react-router'
 import type { Month } from '../api/client'
-import { useMoney, useSupply } from '../api/hooks'
+import { useCheaper, useMoney, useSupply } from '../api/hooks'
 import { dateWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
+import { ChangeList } from './AgainstComputed'
 
 /** What a month of the plan costs, and when each pack is empty or past its time. */
 export function SupplyTable({ context, month }: { context: VisitContext; month: Month }) {
@@ -46,7 +47,24 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
           ))}
         </tbody>
       </table>
+      <CheaperSet context={context} />
     </section>
+  )
+}
+
+/** The best plan for three quarters of the money, and what is lost by it. */
+function CheaperSet({ context }: { context: VisitContext }) {
+  const money = useMoney()
+  const cheaper = useCheaper(context.visit.id, context.visit.version).data
+  if (!cheaper) return null
+  return (
+    <details>
+      <summary>
+        A cheaper set: {money.words(cheaper.month)} a month for what is to be bought, in place of{' '}
+        {money.words(cheaper.monthOther)}. {cheaper.because.sentence}
+      </summary>
+      <ChangeList changes={cheaper.changes} />
+    </details>
   )
 }
 

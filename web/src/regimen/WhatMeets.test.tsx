@@ -25,7 +25,11 @@ vi.mock('../api/hooks', () => ({ useFindings: () => ({ data: found }) }))
 
 function open(all: Met[]) {
   found = all
-  let document = { pins: [{ part: 'MORNING', product: 'copper' }], takenOut: [] } as unknown as VisitDocument
+  let document = {
+    pins: [{ part: 'MORNING', product: 'copper' }],
+    takenOut: [],
+    steps: [],
+  } as unknown as VisitDocument
   const change = vi.fn((edit: (d: VisitDocument) => VisitDocument) => (document = edit(document)))
   const context = { visit: { id: 'v', version: 1 }, work: { change } } as unknown as VisitContext
   const { container } = render(<WhatMeets context={context} />)

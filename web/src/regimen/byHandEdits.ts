@@ -1,29 +1,74 @@
-import type { Part, VisitDocument } from '../api/client'
+import type { Part, Step, VisitDocument } from '../api/client'
 
 type Choice = VisitDocument['pins'][number]
+export type StepByHand = VisitDocument['steps'][number]
 
-const not = (part: Part, product: string) => (c: Choice) => !(c.part === part && c.product === product)
+const not = (part: Part, product: string) => (c: Choice | StepByHand) =>
+  !(c.part === part && c.product === product)
 
-/** Puts a product into a routine by hand. */
+/** Puts a product into a routine by hand, or keeps it there when planning again. */
 export const putIn = (d: VisitDocument, part: Part, product: string): VisitDocument => ({
   ...d,
   pins: [...d.pins.filter(not(part, product)), { part, product }],
   takenOut: d.takenOut.filter(not(part, product)),
 })
 
-/** Takes a product out of a routine by hand. */
+/** Takes a product out of a routine by hand; what was changed on its step goes with it. */
 export const takeOut = (d: VisitDocument, part: Part, product: string): VisitDocument => ({
   ...d,
   pins: d.pins.filter(not(part, product)),
   takenOut: [...d.takenOut.filter(not(part, product)), { part, product }],
+  steps: d.steps.filter(not(part, product)),
 })
 
 export const swap = (d: VisitDocument, part: Part, from: string, to: string): VisitDocument =>
   putIn(takeOut(d, part, from), part, to)
 
-/** Lets the engine decide about a product again. */
+/** Lets the engine decide about a product and its step again. */
 export const release = (d: VisitDocument, part: Part, product: string): VisitDocument => ({
   ...d,
   pins: d.pins.filter(not(part, product)),
   takenOut: d.takenOut.filter(not(part, product)),
+  steps: d.steps.filter(not(part, product)),
 })
+
+const computed = (part: Part, product: string): StepByHand => ({
+  part,
+  product,
+  optional: false,
+  on: null,
+  nights: [],
+  secondCoat: false,
+  words: '',
+})
+
+/** What is changed on a step; as computed where nothing is. */
+export const byHandOf = (d: VisitDocument, part: Part, product: string): StepByHand =>
+  d.steps.find((s) => s.part === part && s.product === product) ?? computed(part, product)
+
+const unchanged = (s: StepByHand) =>
+  !s.optional && s.on == null && s.nights.length === 0 && !s.secondCoat && s.words === '' && s.move == null
+
+/** Changes something on one step. A move is done last of all moves, so it lands where it was put. */
+export function adjust(
+  d: VisitDocument,
+  part: Part,
+  product: string,
+  change: Partial<StepByHand>,
+): VisitDocument {
+  const next = { ...byHandOf(d, part, product), ...change }
+  const others = d.steps.filter(not(part, product))
+  const at = d.steps.findIndex((s) => s.part === part && s.product === product)
+  if (unchanged(next)) return { ...d, steps: others }
+  return {
+    ...d,
+    steps:
+      change.move || at < 0 ? [...others, next] : [...d.steps.slice(0, at), next, ...d.steps.slice(at + 1)],
+  }
+}
+
+/** The neighbours that a step has once it is moved to a number. */
+export function moveTo(steps: Step[], product: string, to: number, why: string) {
+  const others = steps.filter((s) => s.product !== product)
+  return { after: others[to - 2]?.product ?? null, before: others[to - 1]?.product ?? null, why }
+}

@@ -5,7 +5,7 @@ import type { VisitContext } from '../visit/VisitShell'
 import { putIn } from './byHandEdits'
 import { useUndo } from './useUndo'
 
-const start = { pins: [], takenOut: [], method: 'classic' } as unknown as VisitDocument
+const start = { pins: [], takenOut: [], steps: [], method: 'classic' } as unknown as VisitDocument
 
 const board = (id: string) =>
   renderHook(() => {

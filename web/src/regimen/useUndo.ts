@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { VisitDocument } from '../api/client'
 import type { VisitContext } from '../visit/VisitShell'
 
-type Hand = Pick<VisitDocument, 'pins' | 'takenOut' | 'method'>
+type Hand = Pick<VisitDocument, 'pins' | 'takenOut' | 'steps' | 'method'>
 interface Past {
   back: Hand[]
   forth: Hand[]
@@ -11,7 +11,7 @@ interface Past {
 /** What was changed by hand on each visit since the page was loaded; kept while other steps of the visit are shown. */
 const pasts = new Map<string, Past>()
 
-const hand = ({ pins, takenOut, method }: VisitDocument): Hand => ({ pins, takenOut, method })
+const hand = ({ pins, takenOut, steps, method }: VisitDocument): Hand => ({ pins, takenOut, steps, method })
 const same = (a: Hand, b: Hand) => JSON.stringify(a) === JSON.stringify(b)
 
 const past = (visit: string): Past => pasts.get(visit) ?? { back: [], forth: [] }
@@ -34,7 +34,7 @@ function walk(visit: string, from: keyof Past, to: keyof Past, now: Hand): Hand 
   return target
 }
 
-/** Undo and redo without end for what is put in, taken out or planned by another method. */
+/** Undo and redo without end for what is put in, taken out, changed on a step or planned by another method. */
 export function useUndo({ visit, work }: VisitContext) {
   const now = hand(work.draft.document)
   const last = useRef(now)

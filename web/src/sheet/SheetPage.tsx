@@ -200,10 +200,12 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
             <b>
               {s.name}
               {nightsWords(s) && <em>{nightsWords(s)}</em>}
+              {s.hand.optional && <em>may be left out</em>}
               {waits.includes(s.product) && <em>not before its patch test is read</em>}
             </b>
             <span>
-              {s.amount.words}; {s.technique}
+              {s.amount.words}; {s.hand.on !== '' && `${s.part}; `}
+              {s.hand.words === '' ? s.technique : s.hand.words}
               {s.settle > 0 && `; wait ${secondsWords(s.settle)}`}
               {s.contact > 0 && `; leave ${secondsWords(s.contact)}`}
             </span>

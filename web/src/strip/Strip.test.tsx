@@ -17,6 +17,8 @@ const step = (number: number, name: string, comesOff: boolean, nights = 7): Step
     technique: 'press in',
     amount: { words: '1 pea' },
     shares: { water: 0.7, oils: 0.3, sealing: 0, filter: 0 },
+    shifts: [],
+    hand: { kept: number === 1, optional: false, moved: false },
     nights: ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY'].slice(0, nights),
   }) as unknown as Step
 
@@ -31,6 +33,7 @@ test('every step is one button that says name, amount, how and nights', async ()
   const retinal = screen.getByRole('button', { name: /2 Retinal cream.*1 pea\s*, press in,\s*Mon, Tue/ })
   await userEvent.click(retinal)
   expect(toggle).toHaveBeenCalledWith('p2')
+  expect(screen.getByRole('button', { name: /1 Gel wash.*kept/ })).toBeInTheDocument()
 })
 
 test('folded it keeps its numbers and has no buttons', () => {

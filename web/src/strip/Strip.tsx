@@ -1,6 +1,7 @@
 import type { Routine, Step } from '../api/client'
 import { nightsWords } from '../shared/format'
 import { Bands } from './Bands'
+import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
 
 const HEIGHT = 78
@@ -14,6 +15,7 @@ export function Strip({
   open,
   folded,
   toggle,
+  move,
   weather,
 }: {
   routine: Routine
@@ -25,6 +27,7 @@ export function Strip({
   folded?: boolean
   /** opens or closes a step */
   toggle: (product: string) => void
+  move?: Move
   /** what stands at the outer end: the UV index by day, the moon by night */
   weather: { uv: number } | 'night'
 }) {
@@ -48,25 +51,27 @@ export function Strip({
         <Weather weather={weather} y={top + height / 2} />
       </svg>
       {!folded && <span className="strip-cap">comes off</span>}
-      {placed.map((b) =>
-        folded ? (
-          <span
-            key={b.step.product}
-            className="strip-number"
-            style={{ left: percent(b.x + b.width / 2) }}
-            aria-hidden="true"
-          >
-            {b.step.number}
-          </span>
-        ) : (
-          <Label
-            key={b.step.product}
-            block={b}
-            open={b.step.product === open}
-            toggle={() => toggle(b.step.product)}
-          />
-        ),
-      )}
+      <MoveArea steps={routine.steps} move={move}>
+        {placed.map((b) =>
+          folded ? (
+            <span
+              key={b.step.product}
+              className="strip-number"
+              style={{ left: percent(b.x + b.width / 2) }}
+              aria-hidden="true"
+            >
+              {b.step.number}
+            </span>
+          ) : (
+            <Label
+              key={b.step.product}
+              block={b}
+              open={b.step.product === open}
+              toggle={() => toggle(b.step.product)}
+            />
+          ),
+        )}
+      </MoveArea>
     </div>
   )
 }
@@ -76,11 +81,15 @@ const percent = (x: number) => `${(x / WIDTH) * 100}%`
 function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: () => void }) {
   const { step } = block
   const nights = nightsWords(step)
+  const { attach, listeners, style, className } = useMovable(step)
   return (
     <button
       type="button"
-      className={`strip-label${nights ? ' some' : ''}`}
-      style={{ left: percent(block.labelX), width: percent(block.labelWidth) }}
+      ref={attach}
+      {...listeners}
+      className={`strip-label${nights ? ' some' : ''} ${className}`}
+      style={{ left: percent(block.labelX), width: percent(block.labelWidth), ...style }}
+      data-product={step.product}
       aria-expanded={open}
       title={`${step.name}: ${step.amount.words}, ${step.technique}`}
       onClick={toggle}
@@ -93,8 +102,21 @@ function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: (
           {nights && ', '}
         </span>
         {nights && <em> {nights}</em>}
+        <HandMarks step={step} />
       </span>
     </button>
+  )
+}
+
+/** What is hers on a step, in a word or two. */
+export function HandMarks({ step }: { step: Step }) {
+  const { kept, optional, moved } = step.hand
+  const words = [kept && 'kept', moved && 'moved', optional && 'may be left out'].filter(Boolean)
+  return words.length === 0 ? null : (
+    <>
+      {' '}
+      <em className="hand-mark">{words.join(', ')}</em>
+    </>
   )
 }
 
@@ -251,36 +273,57 @@ export function StepList({
   routine,
   open,
   toggle,
+  move,
 }: {
   routine: Routine
   open: string | null
   toggle: (product: string) => void
+  move?: Move
 }) {
   return (
     <ol className="step-list">
-      {routine.steps.map((s: Step) => (
-        <li key={s.product}>
-          <button type="button" aria-expanded={s.product === open} onClick={() => toggle(s.product)}>
-            <svg width="34" height="34" aria-hidden="true">
-              {s.comesOff ? (
-                <rect width="34" height="34" fill="url(#p-day)" />
-              ) : (
-                <Bands shares={s.shares} x={0} y={0} width={34} height={34} />
-              )}
-              <rect x="0.5" y="0.5" width="33" height="33" fill="none" stroke="var(--ink)" />
-            </svg>
-            <span>
-              <b>
-                {s.number} {s.name}
-              </b>
-              <span className="second">
-                {s.amount.words}, {s.technique}
-                {nightsWords(s) && `; ${nightsWords(s)}`}
-              </span>
-            </span>
-          </button>
-        </li>
-      ))}
+      <MoveArea steps={routine.steps} move={move}>
+        {routine.steps.map((s) => (
+          <ListedStep key={s.product} step={s} open={s.product === open} toggle={() => toggle(s.product)} />
+        ))}
+      </MoveArea>
     </ol>
+  )
+}
+
+function ListedStep({ step, open, toggle }: { step: Step; open: boolean; toggle: () => void }) {
+  const { attach, listeners, style, className } = useMovable(step)
+  return (
+    <li>
+      <button
+        type="button"
+        ref={attach}
+        {...listeners}
+        className={className}
+        style={style}
+        data-product={step.product}
+        aria-expanded={open}
+        onClick={toggle}
+      >
+        <svg width="34" height="34" aria-hidden="true">
+          {step.comesOff ? (
+            <rect width="34" height="34" fill="url(#p-day)" />
+          ) : (
+            <Bands shares={step.shares} x={0} y={0} width={34} height={34} />
+          )}
+          <rect x="0.5" y="0.5" width="33" height="33" fill="none" stroke="var(--ink)" />
+        </svg>
+        <span>
+          <b>
+            {step.number} {step.name}
+          </b>
+          <span className="second">
+            {step.amount.words}, {step.technique}
+            {nightsWords(step) && `; ${nightsWords(step)}`}
+            <HandMarks step={step} />
+          </span>
+        </span>
+      </button>
+    </li>
   )
 }

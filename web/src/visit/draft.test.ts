@@ -12,6 +12,7 @@ const visit = {
   month: 'NOVEMBER',
   pins: [],
   takenOut: [],
+  steps: [],
 } as unknown as Visit
 
 beforeEach(() => localStorage.clear())

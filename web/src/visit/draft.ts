@@ -13,8 +13,12 @@ const key = (visit: string) => `outfell.visit.${visit}`
 
 /** The server's visit as the beginning of a draft. */
 export function fresh(visit: Visit): Draft {
-  const { version, intake, reading, method, month, pins, takenOut } = visit
-  return { document: { version, intake, reading, method, month, pins, takenOut }, typed: {}, dirty: false }
+  const { version, intake, reading, method, month, pins, takenOut, steps } = visit
+  return {
+    document: { version, intake, reading, method, month, pins, takenOut, steps },
+    typed: {},
+    dirty: false,
+  }
 }
 
 /** Keeps a draft on this machine, so that neither a reload nor a lost connection costs a word. */
@@ -34,7 +38,10 @@ export function keep(visit: string, draft: Draft) {
 export function kept(visit: string): Draft | null {
   try {
     const text = localStorage.getItem(key(visit))
-    return text === null ? null : (JSON.parse(text) as Draft)
+    if (text === null) return null
+    const draft = JSON.parse(text) as Draft
+    // a draft of an earlier version knows nothing of steps changed by hand
+    return { ...draft, document: { ...draft.document, steps: draft.document.steps ?? [] } }
   } catch {
     return null
   }

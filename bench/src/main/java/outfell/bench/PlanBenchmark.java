@@ -30,7 +30,6 @@ import outfell.regimen.Planner;
 import outfell.safety.Answers;
 import outfell.skin.History;
 import outfell.skin.Observation;
-import outfell.skin.ProbeBands;
 import outfell.skin.ProbeConditions;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
@@ -83,11 +82,10 @@ public class PlanBenchmark {
                     Methods.find(method).orElseThrow(),
                     Sites.all().get(i % 3),
                     Month.of(i + 1),
-                    List.of(),
-                    List.of(),
+                    Consultation.ByHand.NOTHING,
                     Consultation.Standing.NONE,
                     List.of(),
-                    ProbeBands.SHIPPED));
+                    Consultation.House.SHIPPED));
         }
         consultations = all;
     }

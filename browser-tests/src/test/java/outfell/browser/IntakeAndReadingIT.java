@@ -261,7 +261,9 @@ class IntakeAndReadingIT extends InTheBrowser {
         page.navigate(visitOf("Maren Oskell") + "/regimen");
         Locator waits = page.getByText("Patch test first:");
         assertThat(waits.first()).isVisible();
-        page.getByRole(AriaRole.BUTTON, named("3 Azelaic")).first().click();
+        step("Morning")
+                .filter(new Locator.FilterOptions().setHasText("Azelaic"))
+                .click();
         button("Do without").click();
         page.getByLabel("Why").fill("has used one like it for years");
         page.getByLabel("Who").fill("Runa");

@@ -3,8 +3,13 @@ package outfell.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -61,5 +66,193 @@ class RegimenIT extends InTheBrowser {
         Locator balance = page.getByRole(AriaRole.REGION, named("Balance"));
         assertThat(balance.getByRole(AriaRole.IMG)).hasCount(6);
         assertThat(balance).containsText("Water held");
+    }
+
+    @Test
+    void a_step_is_moved_by_keyboard_with_a_reason_that_outlives_a_reload() {
+        page.navigate(visitOf("Wilma Crake") + "/regimen");
+        step("Evening").first().waitFor();
+        List<String> before = names("Evening");
+        Locator cream = step("Evening").nth(3);
+        cream.focus();
+        page.keyboard().press("Shift+ArrowLeft");
+        Locator asks = page.getByRole(AriaRole.DIALOG);
+        assertThat(asks).containsText("as step 3?");
+        assertThat(asks).containsText("Thinner first");
+        page.getByLabel("Why all the same").fill("the serum stings on bare skin");
+        page.keyboard().press("Enter");
+        List<String> moved = swapped(before, 2, 3);
+        page.waitForCondition(() -> names("Evening").equals(moved));
+        Locator byHand = page.getByRole(AriaRole.REGION, named("Changed by hand"));
+        assertThat(byHand).containsText("moved: the serum stings on bare skin");
+        byHand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold it against"))
+                .click();
+        assertThat(byHand).containsText("Evening, moved");
+        saved();
+        page.reload();
+        page.waitForCondition(() -> names("Evening").equals(moved));
+        byHand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("As computed"))
+                .click();
+        page.waitForCondition(() -> names("Evening").equals(before));
+    }
+
+    @Test
+    void a_step_is_dragged_and_nothing_is_dragged_over_the_sunscreen() {
+        page.navigate(visitOf("Ines Varro") + "/regimen");
+        step("Morning").first().waitFor();
+        List<String> before = names("Morning");
+        int last = before.size() - 1;
+        drag(step("Morning").nth(last - 1), step("Morning").nth(last));
+        Locator asks = page.getByRole(AriaRole.DIALOG);
+        assertThat(asks).containsText("cannot be step " + (last + 1));
+        assertThat(asks).containsText("Nothing goes over the sunscreen");
+        button("Leave it where it is").click();
+        assertThat(asks).isHidden();
+        drag(step("Morning").nth(last - 1), step("Morning").nth(last - 2));
+        page.getByLabel("Why all the same").fill("she has always done so");
+        button("Move it").click();
+        List<String> moved = swapped(before, last - 2, last - 1);
+        page.waitForCondition(() -> names("Morning").equals(moved));
+        page.keyboard().press("Control+z");
+        page.waitForCondition(() -> names("Morning").equals(before));
+    }
+
+    @Test
+    void a_kept_step_stays_when_another_method_plans_again() {
+        page.navigate(visitOf("Anselm Roake") + "/regimen");
+        step("Evening").first().waitFor();
+        Locator serum = step("Evening").nth(3);
+        String name = names("Evening").get(3);
+        serum.focus();
+        page.keyboard().press("k");
+        assertThat(serum).containsText("kept");
+        button("Essentials").click();
+        assertThat(page.getByRole(AriaRole.HEADING, named("Essentials in place of Classic changes")))
+                .isVisible();
+        assertThat(step("Evening").filter(new Locator.FilterOptions().setHasText(name)))
+                .containsText("kept");
+        page.keyboard().press("Control+z");
+        page.keyboard().press("Control+z");
+        assertThat(step("Evening").nth(3)).not().containsText("kept");
+    }
+
+    @Test
+    void a_repair_takes_away_what_it_mends() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        Locator meets = page.getByRole(AriaRole.REGION, named("What meets"));
+        Locator minded = meets.locator("> ul > li").filter(new Locator.FilterOptions().setHasText("Mind:"));
+        minded.first().waitFor();
+        String first = minded.first().locator("b").textContent();
+        minded.first().getByRole(AriaRole.BUTTON).first().click();
+        assertThat(meets.getByText(first)).isHidden();
+        button("Undo").click();
+        assertThat(meets.getByText(first)).isVisible();
+    }
+
+    @Test
+    void own_words_days_and_what_may_be_left_out_stand_on_the_sheet() {
+        String visit = visitOf("Edda Quill");
+        page.navigate(visit + "/regimen");
+        step("Evening").nth(2).click();
+        Locator hand = page.getByRole(AriaRole.REGION, named("By hand"));
+        hand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("May be left out"))
+                .click();
+        hand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sunday"))
+                .click();
+        page.getByLabel("Own words on the sheet").fill("three drops, then count to ten");
+        page.keyboard().press("Enter");
+        assertThat(step("Evening").nth(2)).containsText("may be left out");
+        assertThat(step("Evening").nth(2)).containsText("Mon, Tue, Wed, Thu, Fri, Sat");
+        saved();
+        page.navigate(visit + "/sheet");
+        Locator paper = page.locator("[data-paper]");
+        assertThat(paper).containsText("three drops, then count to ten");
+        assertThat(paper).containsText("may be left out");
+    }
+
+    @Test
+    void what_a_hard_limit_forbids_is_said_at_the_step() {
+        page.navigate(visitOf("Sunniva Thorne") + "/regimen");
+        step("Morning").last().click();
+        button("May be left out").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("never left out");
+        button("May be left out").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).isHidden();
+    }
+
+    @Test
+    void a_method_of_the_house_is_copied_refused_with_a_sentence_and_planned_by() {
+        page.navigate(visitOf("Jorun Pell") + "/regimen");
+        step("Evening").first().waitFor();
+        button("Side by side").click();
+        button("Copy Layered").click();
+        Locator form = page.getByRole(AriaRole.FORM, named("A method of the house"));
+        form.getByLabel("Name").fill("Slip way");
+        form.getByLabel("Who").fill("Runa");
+        choose(form, "Toner?", "skipped");
+        button("Keep it and plan by it").click();
+        assertThat(form.getByRole(AriaRole.ALERT)).containsText("An essence without a toner");
+        page.reload();
+        step("Evening").first().waitFor();
+        button("Side by side").click();
+        assertThat(form.getByLabel("Name")).hasValue("Slip way");
+        choose(form, "Essence over the toner?", "none");
+        nothingToMend("a method of the house");
+        button("Keep it and plan by it").click();
+        assertThat(page.getByRole(AriaRole.BUTTON, named("Slip way"))).hasAttribute("aria-pressed", "true");
+        button("Withdraw Slip way").click();
+        assertThat(page.getByText("Runa,")).isVisible();
+    }
+
+    @Test
+    void by_touch_on_a_phone_a_step_is_moved_with_its_buttons() {
+        Page phone = onAPhone();
+        phone.navigate(visitOf("Tobit Harl") + "/regimen");
+        Locator listed = phone.getByRole(AriaRole.REGION, named("Evening")).locator(".step-list button");
+        listed.nth(1).tap();
+        phone.getByRole(AriaRole.BUTTON, named("Move")).last().tap();
+        phone.getByLabel("Why all the same").fill("so it is");
+        phone.getByRole(AriaRole.BUTTON, named("Move it")).tap();
+        assertThat(listed.nth(1).or(listed.nth(2)).filter(new Locator.FilterOptions().setHasText("moved")))
+                .isVisible();
+        phone.context().close();
+    }
+
+    private Page onAPhone() {
+        var touch = context.browser()
+                .newContext(new Browser.NewContextOptions()
+                        .setViewportSize(390, 844)
+                        .setHasTouch(true));
+        touch.setDefaultTimeout(20_000);
+        return touch.newPage();
+    }
+
+    private void choose(Locator form, String question, String answer) {
+        form.getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName(question))
+                .click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(answer).setExact(true))
+                .click();
+    }
+
+    private void drag(Locator from, Locator to) {
+        var start = from.boundingBox();
+        var end = to.boundingBox();
+        page.mouse().move(start.x + 40, start.y + 20);
+        page.mouse().down();
+        page.mouse().move(start.x + 20, start.y + 22, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().move(end.x + 40, end.y + 24, new Mouse.MoveOptions().setSteps(8));
+        page.mouse().up();
+    }
+
+    private List<String> names(String part) {
+        return step(part).locator(".name").allTextContents();
+    }
+
+    private static List<String> swapped(List<String> names, int a, int b) {
+        List<String> other = new ArrayList<>(names);
+        Collections.swap(other, a, b);
+        return other;
     }
 }

@@ -1,5 +1,6 @@
 package outfell.method;
 
+import java.util.Map;
 import outfell.knowledge.Because;
 
 /**
@@ -12,6 +13,7 @@ import outfell.knowledge.Because;
  * @param strongActives most strong actives in one week, each on its own nights
  * @param masks whether clay, enzyme or scrub nights belong to it
  * @param mostSteps most steps in one routine
+ * @param settings the answers by id of the question, as method-questions.yaml has them
  * @param because why a therapist would choose it
  */
 public record Method(
@@ -35,8 +37,15 @@ public record Method(
         BetweenLayers betweenLayers,
         Waits waits,
         boolean vitaminCApartFromNiacinamide,
+        SunscreenAndCream sunscreenAndCream,
+        Cloth cloth,
+        Hold hold,
         int mostSteps,
+        Map<String, String> settings,
         Because because) {
+    public Method {
+        settings = Map.copyOf(settings);
+    }
 
     /** Cleanse twice in the evening? */
     public enum SecondCleanse {
@@ -67,7 +76,9 @@ public record Method(
     public enum EyePlace {
         BEFORE_SERUMS,
         AFTER_SERUMS,
-        AFTER_MOISTURISER
+        AFTER_MOISTURISER,
+        /** After the serums in the list; done while one of them settles. */
+        IN_A_WAIT
     }
 
     public enum OilPlace {
@@ -85,6 +96,24 @@ public record Method(
     public enum BetweenLayers {
         DAMP,
         DRY
+    }
+
+    /** Two layers; mixed in the palm, which loses protection; or a cream with filters alone. */
+    public enum SunscreenAndCream {
+        TWO_LAYERS,
+        MIXED_IN_PALM,
+        FILTER_IN_CREAM
+    }
+
+    public enum Cloth {
+        FRESH,
+        ONE_A_DAY
+    }
+
+    /** How long a plan is held before something is changed in it. */
+    public enum Hold {
+        SIX_WEEKS,
+        VERDICT_DUE
     }
 
     /** None, up to a minute a layer, or in full where a step asks for one. */

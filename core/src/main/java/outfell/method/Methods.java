@@ -1,8 +1,13 @@
 package outfell.method;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
+import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 
@@ -26,52 +31,104 @@ public final class Methods {
         return read(KnowledgeFile.yaml("methods/" + id + ".yaml"));
     }
 
-    /** @throws outfell.knowledge.KnowledgeFault when a setting is missing, unknown or out of range */
+    /** @throws outfell.knowledge.KnowledgeFault when a setting is missing, unknown or speaks against another */
     static Method read(Row row) {
-        Method method = new Method(
-                row.text("id"),
-                row.text("name"),
-                row.text("note"),
-                row.one("second-cleanse", Method.SecondCleanse.class),
-                row.one("cleanse-order", Method.CleanseOrder.class),
-                row.one("morning-wash", Method.MorningWash.class),
-                row.whole("toner-layers", 0, 7),
-                row.flag("essence"),
-                row.one("acid-place", Method.AcidPlace.class),
-                row.whole("exfoliations-a-week", 1, 3),
-                row.one("retinoid-and-acid", Method.RetinoidAndAcid.class),
-                row.whole("serums-morning", 0, 3),
-                row.whole("serums-evening", 0, 3),
-                row.whole("strong-actives", 0, 3),
-                row.flag("masks"),
-                row.one("eye-place", Method.EyePlace.class),
-                row.one("oil-place", Method.OilPlace.class),
-                row.one("between-layers", Method.BetweenLayers.class),
-                row.one("waits", Method.Waits.class),
-                row.flag("vitamin-c-apart-from-niacinamide"),
-                row.whole("most-steps", 3, 12),
-                row.because(row.text("because")));
+        Map<String, String> settings = new LinkedHashMap<>();
+        Schools.questions().forEach(q -> settings.put(q.id(), row.text(q.id())));
+        String id = row.text("id");
+        String name = row.text("name");
+        String note = row.text("note");
+        Because because = row.because(row.text("because"));
         row.done();
+        try {
+            return of(id, name, note, settings, because);
+        } catch (IllegalArgumentException refused) {
+            throw row.fault(Optional.ofNullable(refused.getMessage()).orElse("a setting is wrong"));
+        }
+    }
+
+    /**
+     * A method from its answers.
+     *
+     * @param settings an answer to every question, by its id
+     * @param because why a therapist would choose it
+     * @throws IllegalArgumentException with a sentence when an answer is missing, unknown or speaks against another
+     */
+    public static Method of(String id, String name, String note, Map<String, String> settings, Because because) {
+        Map<String, String> all = new LinkedHashMap<>();
+        Schools.questions().forEach(q -> all.put(q.id(), q.checked(settings.get(q.id()))));
+        Method method = new Method(
+                id,
+                name,
+                note,
+                one(all, "second-cleanse", Method.SecondCleanse.class),
+                one(all, "cleanse-order", Method.CleanseOrder.class),
+                one(all, "morning-wash", Method.MorningWash.class),
+                whole(all, "toner-layers"),
+                yes(all, "essence"),
+                one(all, "acid-place", Method.AcidPlace.class),
+                whole(all, "exfoliations-a-week"),
+                one(all, "retinoid-and-acid", Method.RetinoidAndAcid.class),
+                whole(all, "serums-morning"),
+                whole(all, "serums-evening"),
+                whole(all, "strong-actives"),
+                yes(all, "masks"),
+                one(all, "eye-place", Method.EyePlace.class),
+                one(all, "oil-place", Method.OilPlace.class),
+                one(all, "between-layers", Method.BetweenLayers.class),
+                one(all, "waits", Method.Waits.class),
+                yes(all, "vitamin-c-apart-from-niacinamide"),
+                one(all, "sunscreen-and-cream", Method.SunscreenAndCream.class),
+                one(all, "cloth", Method.Cloth.class),
+                one(all, "hold", Method.Hold.class),
+                whole(all, "most-steps"),
+                all,
+                because);
         contradiction(method).ifPresent(sentence -> {
-            throw row.fault(sentence);
+            throw new IllegalArgumentException(sentence);
         });
         return method;
+    }
+
+    private static <E extends Enum<E>> E one(Map<String, String> settings, String id, Class<E> kind) {
+        return Enum.valueOf(kind, text(settings, id).toUpperCase(Locale.ROOT));
+    }
+
+    private static int whole(Map<String, String> settings, String id) {
+        return Integer.parseInt(text(settings, id));
+    }
+
+    private static boolean yes(Map<String, String> settings, String id) {
+        return text(settings, id).equals("yes");
+    }
+
+    private static String text(Map<String, String> settings, String id) {
+        return Objects.requireNonNull(settings.get(id), () -> "method-questions.yaml has no question " + id);
     }
 
     /** What in a method speaks against itself, in a sentence; nothing when it can be followed. */
     public static Optional<String> contradiction(Method method) {
         if (method.tonerLayers() == 0 && method.essence()) {
-            return Optional.of("an essence without a toner: the essence is a toner's last layer");
+            return Optional.of("An essence without a toner: the essence is a toner's last layer.");
         }
         if (method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS && method.tonerLayers() < 2) {
-            return Optional.of("an acid between two layers of toner needs two of them; there are %d"
+            return Optional.of("An acid between two layers of toner needs two of them; there are %d."
                     .formatted(method.tonerLayers()));
+        }
+        if (method.eyePlace() == Method.EyePlace.IN_A_WAIT && method.waits() == Method.Waits.NONE) {
+            return Optional.of("Eyes inside a wait, but there are no waits.");
+        }
+        if (method.sunscreenAndCream() == Method.SunscreenAndCream.MIXED_IN_PALM
+                && method.betweenLayers() == Method.BetweenLayers.DRY
+                && method.waits() == Method.Waits.FULL) {
+            return Optional.of(
+                    "Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.");
         }
         int needed = 2
                 + (method.secondCleanse() == Method.SecondCleanse.ONCE ? 0 : 1)
                 + (method.serumsEvening() + method.strongActives() > 0 ? 1 : 0);
         if (method.mostSteps() < needed) {
-            return Optional.of("%d steps do not hold its cleansing, its one active and a moisturiser: that is %d"
+            return Optional.of("%d steps do not hold its cleansing, its one active and a moisturiser: that is %d."
                     .formatted(method.mostSteps(), needed));
         }
         return Optional.empty();

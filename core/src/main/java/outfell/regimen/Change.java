@@ -31,19 +31,49 @@ public record Change(Part part, StepKind kind, String what, String from, String 
         return List.copyOf(changes);
     }
 
-    /** The settings that decide about a kind of step. */
-    private static List<String> questions(StepKind kind) {
-        return switch (kind) {
-            case FIRST_CLEANSE -> List.of("second-cleanse", "cleanse-order");
-            case WASH -> List.of("morning-wash", "cleanse-order");
-            case TONER, ESSENCE -> List.of("toner-layers", "acid-place", "most-steps");
-            case TREATMENT ->
-                List.of("strong-actives", "retinoid-and-acid", "exfoliations-a-week", "acid-place", "most-steps");
-            case SCRUB, ENZYME, CLAY_MASK -> List.of("exfoliations-a-week", "most-steps");
-            case EYE -> List.of("eye-place", "most-steps");
-            case OIL -> List.of("oil-place", "most-steps");
-            case SERUM, MOISTURISER, SEAL, LIP, SUNSCREEN -> List.of("most-steps", "waits");
-        };
+    /** What the therapist's own hand changes in the computed plan. */
+    static List<Change> byHand(Consultation consultation, Regimen computed, Regimen hers) {
+        Consultation.ByHand hand = consultation.byHand();
+        List<Change> changes = new ArrayList<>();
+        for (Change c : between(computed, hers)) {
+            changes.add(new Change(c.part(), c.kind(), c.what(), c.from(), c.to(), because(consultation, hand, c)));
+        }
+        hers.steps().filter(s -> s.hand().moved()).forEach(s -> {
+            String why = s.hand().movedBecause();
+            changes.add(new Change(
+                    part(hers, s),
+                    s.kind(),
+                    "moved",
+                    s.name(),
+                    s.name(),
+                    Because.custom(
+                            why.isBlank() ? "By hand, within the rules of order." : "By hand: %s".formatted(why))));
+        });
+        return List.copyOf(changes);
+    }
+
+    private static Part part(Regimen regimen, Step step) {
+        return regimen.morning().steps().contains(step) ? Part.MORNING : Part.EVENING;
+    }
+
+    private static Because because(Consultation consultation, Consultation.ByHand hand, Change c) {
+        boolean in = named(consultation, hand.kept(), c.part(), c.to());
+        boolean out = named(consultation, hand.left(), c.part(), c.from());
+        return Because.custom(
+                in && out
+                        ? "Swapped by hand."
+                        : in
+                                ? "Put in, or changed, by hand."
+                                : out
+                                        ? "Taken out by hand."
+                                        : "It follows from what was changed by hand: steps, minutes and nights fall differently.");
+    }
+
+    private static boolean named(Consultation consultation, List<Consultation.Choice> choices, Part part, String name) {
+        return choices.stream()
+                .filter(c -> c.part() == part)
+                .flatMap(c -> Planner.find(consultation, c.product()).stream())
+                .anyMatch(p -> !name.isEmpty() && name.startsWith(p.name()));
     }
 
     /** What another method changes in a plan, what it puts elsewhere, and which of its answers lies behind each. */
@@ -74,7 +104,7 @@ public record Change(Part part, StepKind kind, String what, String from, String 
     }
 
     private static boolean differs(StepKind kind, Method from, Method to) {
-        return questions(kind).stream()
+        return Schools.on(kind).stream()
                 .anyMatch(q -> !q.equals("most-steps") && !answer(from, q).equals(answer(to, q)));
     }
 
@@ -86,7 +116,7 @@ public record Change(Part part, StepKind kind, String what, String from, String 
     }
 
     private static Because because(StepKind kind, Method from, Method to) {
-        return questions(kind).stream()
+        return Schools.on(kind).stream()
                 .filter(q -> !answer(from, q).equals(answer(to, q)))
                 .findFirst()
                 .map(q -> to.because()

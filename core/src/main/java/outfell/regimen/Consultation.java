@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import outfell.climate.Site;
 import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.routine.Adjustment;
 import outfell.routine.Part;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
@@ -30,11 +32,10 @@ import outfell.skin.SkinReading;
  * @param catalogue what the practice offers
  * @param site where she lives
  * @param month whose air the plan is for
- * @param pins products that the therapist has put in by hand
- * @param left products that she has taken out, by routine
+ * @param byHand what the therapist has put in, taken out and changed
  * @param standing a plan that already stands: its steps are kept when they can be
  * @param patches patch tests and waivers, at most one for a product
- * @param bands of the practice's probe
+ * @param house how this practice measures and weighs
  */
 public record Consultation(
         SkinReading reading,
@@ -46,11 +47,10 @@ public record Consultation(
         Method method,
         Site site,
         Month month,
-        List<Choice> pins,
-        List<Choice> left,
+        ByHand byHand,
         Standing standing,
         List<Patched> patches,
-        ProbeBands bands) {
+        House house) {
 
     /**
      * @param morningMinutes she truly has, 1 to 120
@@ -97,25 +97,26 @@ public record Consultation(
         }
 
         Life withMinutes(Part part, int minutes) {
-            return new Life(
+            return within(
                     part == Part.MORNING ? minutes : morningMinutes,
                     part == Part.EVENING ? minutes : eveningMinutes,
                     mostSteps,
-                    outdoorHours,
-                    makeUpDays,
-                    fullMakeUp,
-                    sunscreenDays,
-                    places,
-                    scent,
-                    animal,
-                    oils,
                     budget);
         }
 
         Life withSteps(int steps) {
+            return within(morningMinutes, eveningMinutes, steps, budget);
+        }
+
+        Life withBudget(double money) {
+            return within(morningMinutes, eveningMinutes, mostSteps, OptionalDouble.of(money));
+        }
+
+        /** The same life with other limits. */
+        private Life within(int morning, int evening, int steps, OptionalDouble money) {
             return new Life(
-                    morningMinutes,
-                    eveningMinutes,
+                    morning,
+                    evening,
                     steps,
                     outdoorHours,
                     makeUpDays,
@@ -125,23 +126,7 @@ public record Consultation(
                     scent,
                     animal,
                     oils,
-                    budget);
-        }
-
-        Life withBudget(double money) {
-            return new Life(
-                    morningMinutes,
-                    eveningMinutes,
-                    mostSteps,
-                    outdoorHours,
-                    makeUpDays,
-                    fullMakeUp,
-                    sunscreenDays,
-                    places,
-                    scent,
-                    animal,
-                    oils,
-                    OptionalDouble.of(money));
+                    money);
         }
 
         private static void within(String what, double value, int least, int most) {
@@ -224,66 +209,98 @@ public record Consultation(
     /** A product in one of the two routines. */
     public record Choice(Part part, ProductId product) {}
 
+    /**
+     * What the therapist has decided herself.
+     *
+     * @param pins products put in, or kept when planning again
+     * @param left products taken out, by routine
+     * @param adjustments steps changed, which keeps them too
+     */
+    public record ByHand(List<Choice> pins, List<Choice> left, List<Adjustment> adjustments) {
+        public static final ByHand NOTHING = new ByHand(List.of(), List.of(), List.of());
+
+        public ByHand {
+            pins = List.copyOf(pins);
+            left = List.copyOf(left);
+            adjustments = List.copyOf(adjustments);
+        }
+
+        /** Steps that planning again keeps: put in, or changed. */
+        List<Choice> kept() {
+            return Stream.concat(pins.stream(), adjustments.stream().map(a -> new Choice(a.part(), a.product())))
+                    .distinct()
+                    .toList();
+        }
+
+        ByHand with(Choice pin) {
+            return new ByHand(added(pins, pin), left, adjustments);
+        }
+
+        ByHand without(Choice out) {
+            return new ByHand(
+                    pins.stream().filter(p -> !p.equals(out)).toList(),
+                    added(left, out),
+                    adjustments.stream()
+                            .filter(a -> a.part() != out.part() || !a.product().equals(out.product()))
+                            .toList());
+        }
+
+        private static List<Choice> added(List<Choice> to, Choice one) {
+            List<Choice> more = new ArrayList<>(to);
+            more.add(one);
+            return more;
+        }
+    }
+
+    /**
+     * The settings of a practice.
+     *
+     * @param bands of its probe
+     * @param yardstick by which it chooses
+     */
+    public record House(ProbeBands bands, Yardstick yardstick) {
+        public static final House SHIPPED = new House(ProbeBands.SHIPPED, Yardstick.SHIPPED);
+    }
+
     public Consultation {
         lifted = Set.copyOf(lifted);
         shelf = List.copyOf(shelf);
         catalogue = List.copyOf(catalogue);
-        pins = List.copyOf(pins);
-        left = List.copyOf(left);
         patches = List.copyOf(patches);
     }
 
     public Consultation in(Month other) {
-        return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, other, pins, left, standing, patches,
-                bands);
+        return changed(life, method, other, byHand, standing);
     }
 
     public Consultation by(Method other) {
-        return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, other, site, month, pins, left, standing, patches,
-                bands);
+        return changed(life, other, month, byHand, standing);
+    }
+
+    public Consultation keeping(Standing plan) {
+        return changed(life, method, month, byHand, plan);
+    }
+
+    public Consultation with(Choice pin) {
+        return by(byHand.with(pin));
     }
 
     /** The same with a product taken out of a routine by hand. */
     Consultation leaving(Choice out) {
-        List<Choice> more = new ArrayList<>(left);
-        more.add(out);
-        return new Consultation(
-                reading,
-                answers,
-                life,
-                lifted,
-                shelf,
-                catalogue,
-                method,
-                site,
-                month,
-                pins.stream().filter(p -> !p.equals(out)).toList(),
-                more,
-                standing,
-                patches,
-                bands);
+        return by(byHand.without(out));
+    }
+
+    Consultation by(ByHand other) {
+        return changed(life, method, month, other, standing);
     }
 
     Consultation living(Life other) {
-        return new Consultation(
-                reading, answers, other, lifted, shelf, catalogue, method, site, month, pins, left, standing, patches,
-                bands);
+        return changed(other, method, month, byHand, standing);
     }
 
-    public Consultation keeping(Standing plan) {
+    private Consultation changed(Life lives, Method by, Month in, ByHand hand, Standing stands) {
         return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, month, pins, left, plan, patches,
-                bands);
-    }
-
-    public Consultation with(Choice pin) {
-        List<Choice> more = new ArrayList<>(pins);
-        more.add(pin);
-        return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, month, more, left, standing, patches,
-                bands);
+                reading, answers, lives, lifted, shelf, catalogue, by, site, in, hand, stands, patches, house);
     }
 
     /** Shelf and catalogue together; a product on the shelf stands before its twin in the catalogue. */

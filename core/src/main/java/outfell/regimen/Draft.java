@@ -30,15 +30,18 @@ import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Regimen.KeptOut;
 import outfell.regimen.Regimen.PartBalance;
 import outfell.regimen.Regimen.Refusal;
+import outfell.routine.Adjustment;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
+import outfell.routine.Step;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.skin.TypeVerdict;
+import outfell.sun.Film;
 import outfell.week.Nights;
 import outfell.week.Tolerance;
 
@@ -69,7 +72,10 @@ final class Draft {
     private final Tolerance tolerance;
     private final Method method;
     private final List<Product> allowed;
+    private final Uses uses;
+    private final Adjustments adjustments;
     private final Weigher weigher;
+    private final Yardstick yardstick;
     private final Patches patches;
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
@@ -85,7 +91,11 @@ final class Draft {
         this.allowed = consultation.products().stream()
                 .filter(p -> forbidden(p).isEmpty())
                 .toList();
-        this.weigher = new Weigher(consultation, skin, asked, tolerance, allowed, Yardstick.HOUSE);
+        this.uses = new Uses(consultation, asked, tolerance);
+        this.adjustments = new Adjustments(consultation, uses, tolerance);
+        this.refusals.addAll(adjustments.refusals());
+        this.yardstick = consultation.house().yardstick();
+        this.weigher = new Weigher(consultation, skin, asked, uses, allowed, adjustments.followed());
     }
 
     Regimen regimen() {
@@ -96,7 +106,7 @@ final class Draft {
         Search.Found found = search.run().orElseGet(() -> {
             throw new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
         });
-        return laid(slots, found, search);
+        return laid(slots, found, search, limits);
     }
 
     /** How many nodes the search looks at; for benchmarks and tests. */
@@ -115,7 +125,7 @@ final class Draft {
     }
 
     private Search search(List<Slot> slots, Limits limits) {
-        return new Search(slots, weigher.concerns().size(), weigher.products(), limits, Yardstick.HOUSE);
+        return new Search(slots, weigher.concerns().size(), weigher.products(), limits, yardstick);
     }
 
     /** Bans first, then a patch test that failed, then what she will not have. */
@@ -153,7 +163,7 @@ final class Draft {
         consultation.shelf().stream()
                 .filter(o -> o.product().prescription())
                 .forEach(o -> wanted.add(new Choice(Part.EVENING, o.product().id())));
-        consultation.pins().stream().filter(p -> !wanted.contains(p)).forEach(wanted::add);
+        consultation.byHand().kept().stream().filter(p -> !wanted.contains(p)).forEach(wanted::add);
         for (Choice pin : wanted) {
             Optional<Product> product = Planner.find(consultation, pin.product());
             if (product.isEmpty()) {
@@ -195,7 +205,7 @@ final class Draft {
                     .withSentence("%s has SPF %d. %s"
                             .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
         }
-        if (p.rationed() && !p.prescription() && weigher.uses(p) == 0) {
+        if (p.rationed() && !p.prescription() && uses.now(p) == 0) {
             return Optional.of(noNight(p));
         }
         return kept.stream()
@@ -205,12 +215,10 @@ final class Draft {
     }
 
     private Because noNight(Product p) {
-        if (p.has(ActiveKind.RETINOID)
-                && weigher.isNew(p)
-                && !asked.newRetinoid().yes()) {
+        if (p.has(ActiveKind.RETINOID) && uses.isNew(p) && !asked.newRetinoid().yes()) {
             return asked.newRetinoid().because();
         }
-        if (p.has(ActiveKind.AHA) && weigher.isNew(p) && !asked.newAcid().yes()) {
+        if (p.has(ActiveKind.AHA) && uses.isNew(p) && !asked.newAcid().yes()) {
             return asked.newAcid().because();
         }
         return tolerance
@@ -251,7 +259,7 @@ final class Draft {
         }
         for (Choice pin : open) {
             Planner.find(consultation, pin.product())
-                    .flatMap(p -> weigher.weigh(p, pin.part(), p.kind(), true, false))
+                    .flatMap(p -> weigher.weigh(p, pin.part(), p.kind(), false, false))
                     .ifPresent(c -> slots.add(new Slot(pin.part(), c.product().kind(), 9, true, List.of(c))));
         }
         return slots.stream()
@@ -269,8 +277,14 @@ final class Draft {
         boolean layered = method.tonerLayers() > 1;
         List<Place> places = new ArrayList<>();
         places.add(new Place(Part.MORNING, StepKind.SUNSCREEN, 1, true, false));
-        places.add(new Place(
-                Part.MORNING, StepKind.MOISTURISER, 1, asked.moisturiserNeeded().yes(), false));
+        if (method.sunscreenAndCream() != Method.SunscreenAndCream.FILTER_IN_CREAM) {
+            places.add(new Place(
+                    Part.MORNING,
+                    StepKind.MOISTURISER,
+                    1,
+                    asked.moisturiserNeeded().yes(),
+                    false));
+        }
         places.add(new Place(Part.EVENING, StepKind.MOISTURISER, 1, true, false));
         places.add(new Place(Part.EVENING, StepKind.WASH, 1, true, false));
         if (morningWash(calm)) {
@@ -361,7 +375,8 @@ final class Draft {
             Optional<Candidate> c = pin.part() == place.part() && slots.size() < place.many()
                     ? Planner.find(consultation, pin.product())
                             .filter(p -> p.kind() == place.kind())
-                            .flatMap(p -> weigher.weigh(p, place.part(), place.kind(), true, place.methodWants()))
+                            .flatMap(p ->
+                                    weigher.weigh(p, place.part(), place.kind(), place.required(), place.methodWants()))
                     : Optional.empty();
             c.ifPresent(found -> {
                 open.remove(pin);
@@ -384,7 +399,7 @@ final class Draft {
     }
 
     private List<Candidate> candidates(Place place) {
-        Set<ProductId> out = consultation.left().stream()
+        Set<ProductId> out = consultation.byHand().left().stream()
                 .filter(c -> c.part() == place.part())
                 .map(Choice::product)
                 .collect(Collectors.toSet());
@@ -419,7 +434,7 @@ final class Draft {
             double ceiling = Math.max(minutes, needs.minutes());
             of.put(
                     Scarcity.minutes(part),
-                    new Scarce(Double.NEGATIVE_INFINITY, 0, minutes / 2.0, Yardstick.HOUSE.minute(), ceiling));
+                    new Scarce(Double.NEGATIVE_INFINITY, 0, minutes / 2.0, yardstick.minute(), ceiling));
             of.put(Scarcity.steps(part), Scarce.atMost(Math.max(most, needs.steps())));
         }
         consultation.life().budget().ifPresent(budget -> of.put(Scarcity.MONEY, money(slots, budget)));
@@ -431,7 +446,7 @@ final class Draft {
         double prescribedLoad = consultation.shelf().stream()
                 .map(Owned::product)
                 .filter(Product::prescription)
-                .mapToDouble(p -> weigher.uses(p) * Tolerance.points(p))
+                .mapToDouble(p -> uses.now(p) * Tolerance.points(p))
                 .sum();
         of.put(Scarcity.NIGHTS, Scarce.atMost(Math.max(pinnedNights(slots), 7 - tolerance.rest() - prescribed)));
         of.put(Scarcity.LOAD, Scarce.atMost(Math.max(pinnedLoad(slots), tolerance.cap() - prescribedLoad)));
@@ -457,7 +472,7 @@ final class Draft {
             notices.add(Because.house("The necessary steps alone cost up to %.2f a month; the budget is %.2f."
                     .formatted(needed, budget)));
         }
-        return new Scarce(Double.NEGATIVE_INFINITY, 0, budget / 2, Yardstick.HOUSE.money(), Math.max(budget, needed));
+        return new Scarce(Double.NEGATIVE_INFINITY, 0, budget / 2, yardstick.money(), Math.max(budget, needed));
     }
 
     private static Stream<Candidate> pinned(List<Slot> slots) {
@@ -506,7 +521,7 @@ final class Draft {
 
     // ---- from choice to plan
 
-    private Regimen laid(List<Slot> slots, Search.Found found, Search search) {
+    private Regimen laid(List<Slot> slots, Search.Found found, Search search, Limits limits) {
         Map<Part, List<Candidate>> chosen = new LinkedHashMap<>();
         for (Part part : Part.values()) {
             chosen.put(part, new ArrayList<>());
@@ -524,20 +539,25 @@ final class Draft {
                 skin.type().bandU(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(evening),
-                id -> purpose(Stream.concat(morning.stream(), evening.stream()).toList(), id));
+                id -> purpose(Stream.concat(morning.stream(), evening.stream()).toList(), id),
+                byHand());
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =
                 layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
+        notFollowed(layout, Part.MORNING, products(morning));
+        notFollowed(layout, Part.EVENING, products(evening));
         Explainer explainer = new Explainer(consultation, skin, slots, found, search);
         notices.addAll(explainer.notices());
+        underTheSun(am).ifPresent(notices::add);
         notices.addAll(unsure());
         return new Regimen(
                 consultation.month(),
                 am,
                 pm,
+                found.benefit(),
                 balances(slots, found),
-                tonight(slots, found, search, layout),
+                tonight(slots, found, search, limits, layout),
                 asked,
                 explainer.alternatives(),
                 explainer.shelf(this::forbidden),
@@ -546,7 +566,7 @@ final class Draft {
                 List.copyOf(refusals),
                 keptOut(),
                 patches.calls(Stream.concat(morning.stream(), evening.stream())
-                        .filter(c -> weigher.isNew(c.product()))
+                        .filter(c -> uses.isNew(c.product()))
                         .map(Candidate::product)
                         .toList()),
                 SheetNotes.of(
@@ -555,11 +575,90 @@ final class Draft {
                                 .map(c -> c.product().name())
                                 .toList(),
                         consultation.life(),
-                        evening.stream().anyMatch(c -> c.product().kind() == StepKind.FIRST_CLEANSE)));
+                        evening.stream().anyMatch(c -> c.product().kind() == StepKind.FIRST_CLEANSE),
+                        Holding.words(
+                                method,
+                                weigher.concerns().stream()
+                                        .map(SkinVerdict.RankedConcern::concern)
+                                        .findFirst())));
     }
 
-    private List<Tonight.Version> tonight(List<Slot> slots, Search.Found found, Search search, Layout layout) {
+    private Layout.ByHand byHand() {
+        Map<Part, Set<ProductId>> kept = new EnumMap<>(Part.class);
+        for (Part part : Part.values()) {
+            kept.put(
+                    part,
+                    consultation.byHand().kept().stream()
+                            .filter(c -> c.part() == part)
+                            .map(Choice::product)
+                            .collect(Collectors.toSet()));
+        }
+        return new Layout.ByHand(kept, adjustments.followed());
+    }
+
+    private void notFollowed(Layout layout, Part part, List<Product> products) {
+        layout.notFollowed(part, products)
+                .forEach(n -> refusals.add(new Refusal(part, n.product(), n.name(), n.because())));
+    }
+
+    /** On one evening everything may be left out but what is needed by itself; a prescription never is. */
+    private Slot forOnce(Slot slot) {
+        boolean needed =
+                places().stream().anyMatch(p -> p.required() && p.part() == slot.part() && p.kind() == slot.kind());
+        boolean prescribed =
+                slot.candidates().stream().anyMatch(c -> c.product().prescription());
+        return slot.required() && (prescribed || (needed && !optional(slot))) ? slot : slot.optional();
+    }
+
+    private boolean optional(Slot slot) {
+        return adjustments.followed().stream()
+                .anyMatch(a -> a.optional()
+                        && a.part() == slot.part()
+                        && slot.candidates().stream()
+                                .allMatch(c -> c.product().id().equals(a.product())));
+    }
+
+    /** What a method that does not lay the sunscreen over the cream loses, or asks for. */
+    private Optional<Because> underTheSun(Routine morning) {
+        Optional<Step> sunscreen = morning.steps().stream()
+                .filter(s -> s.kind() == StepKind.SUNSCREEN)
+                .findFirst();
+        return sunscreen.flatMap(sun -> switch (method.sunscreenAndCream()) {
+            case TWO_LAYERS -> Optional.empty();
+            case FILTER_IN_CREAM ->
+                Optional.of(Because.custom(
+                        "%s stands for the cream too: its protection counts only at the full dose, %.2f g."
+                                .formatted(sun.name(), sun.amount().grams())));
+            case MIXED_IN_PALM ->
+                morning.steps().stream()
+                        .filter(s -> s.kind() == StepKind.MOISTURISER)
+                        .findFirst()
+                        .flatMap(cream ->
+                                Planner.find(consultation, sun.product()).map(p -> mixed(p, sun, cream)));
+        });
+    }
+
+    private static Because mixed(Product sunscreen, Step sun, Step cream) {
+        double share =
+                sun.amount().grams() / (sun.amount().grams() + cream.amount().grams());
+        Film.Kept kept = Film.kept(sunscreen.spf(), Film.TESTED * share);
+        return kept.because()
+                .withSentence(
+                        "Mixed in the palm with %s, %s is thinned to %.0f in 100 parts: SPF %d works like %.0f by the careful law, %.0f by the hopeful one. In two layers it keeps its number."
+                                .formatted(
+                                        cream.name(),
+                                        sun.name(),
+                                        100 * share,
+                                        sunscreen.spf(),
+                                        kept.careful(),
+                                        kept.hopeful()));
+    }
+
+    private List<Tonight.Version> tonight(
+            List<Slot> slots, Search.Found found, Search search, Limits limits, Layout layout) {
         List<Tonight.Version> all = new ArrayList<>();
+        List<Slot> forOnce = slots.stream().map(this::forOnce).toList();
+        Search weighing = forOnce.equals(slots) ? search : search(forOnce, limits);
         for (Part part : Part.values()) {
             ToDoubleFunction<List<Optional<Candidate>>> takes =
                     plan -> layout.lay(part, of(part, slots, plan), minutes(part))
@@ -567,10 +666,10 @@ final class Draft {
                             .minutes();
             Tonight.shorter(
                             part,
-                            slots,
+                            forOnce,
                             found.chosen(),
                             minutes(part),
-                            plan -> search.weigh(plan).orElse(Double.NEGATIVE_INFINITY),
+                            plan -> weighing.weigh(plan).orElse(Double.NEGATIVE_INFINITY),
                             takes)
                     .ifPresent(all::add);
             if (part == Part.EVENING) {
@@ -611,7 +710,7 @@ final class Draft {
             found.chosen()
                     .get(s)
                     .filter(c -> slot.part() == part && !c.rationed())
-                    .map(c -> weigher.layer(c.product(), slot.required()))
+                    .map(c -> weigher.layer(part, c.product(), slot.required()))
                     .filter(l ->
                             l.points().water() + l.points().oils() + l.points().seal() > 0)
                     .ifPresent(layers::add);
@@ -641,10 +740,7 @@ final class Draft {
     private Map<ProductId, Layout.OnNights> nights(List<Candidate> evening) {
         List<Candidate> rationed = evening.stream().filter(Candidate::rationed).toList();
         Map<ProductId, List<DayOfWeek>> spread = Nights.spread(rationed.stream()
-                .map(c -> new Nights.Wanted(
-                        c.product().id(),
-                        c.uses(),
-                        c.product().prescription() ? weigher.prescribedNights(c.product()) : List.of()))
+                .map(c -> new Nights.Wanted(c.product().id(), c.uses(), fixed(c.product())))
                 .toList());
         Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
         for (Candidate c : rationed) {
@@ -652,6 +748,17 @@ final class Draft {
             nights.put(c.product().id(), new Layout.OnNights(on, nightsBecause(c)));
         }
         return nights;
+    }
+
+    /** The prescriber's nights, or hers. */
+    private List<DayOfWeek> fixed(Product p) {
+        return p.prescription()
+                ? uses.prescribedNights(p)
+                : adjustments.followed().stream()
+                        .filter(a -> a.part() == Part.EVENING && a.product().equals(p.id()))
+                        .findFirst()
+                        .map(Adjustment::nights)
+                        .orElse(List.of());
     }
 
     private Because nightsBecause(Candidate c) {

@@ -135,7 +135,7 @@ final class Explainer {
         if (!by.isEmpty()) {
             return concern.because();
         }
-        if (skin.concerns().indexOf(concern) >= Yardstick.HOUSE.mostConcerns()) {
+        if (skin.concerns().indexOf(concern) >= consultation.house().yardstick().mostConcerns()) {
             return Because.house("Not among the heaviest; it waits until those are better.");
         }
         return Because.house(

@@ -119,7 +119,7 @@ public final class Finder {
 
         private static Set<Concern> serves(Product p) {
             Set<Concern> serves = EnumSet.noneOf(Concern.class);
-            Benefits.of(p, DAILY, Yardstick.HOUSE).forEach(h -> serves.add(h.concern()));
+            Benefits.of(p, DAILY, Yardstick.SHIPPED).forEach(h -> serves.add(h.concern()));
             return serves;
         }
 

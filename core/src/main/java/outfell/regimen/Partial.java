@@ -218,14 +218,20 @@ final class Partial {
 
     /** In points: what each earns and helps, less what is scarce and what stands in two bottles. */
     double score() {
-        double sum = own;
-        for (Tally tally : tallies) {
-            sum += tally.total();
-        }
+        double sum = benefit();
         for (int r = 0; r < used.length; r++) {
             sum -= scarce[r].cost(use(r));
         }
         return sum - yardstick.anotherBottle() * bottlesTwice();
+    }
+
+    /** What each earns by itself and all do for the concerns, whatever it takes. */
+    double benefit() {
+        double sum = own;
+        for (Tally tally : tallies) {
+            sum += tally.total();
+        }
+        return sum;
     }
 
     private double use(int r) {

@@ -20,7 +20,10 @@ public final class Planner {
     private Planner() {}
 
     public static Outcome plan(Consultation consultation) {
-        SkinVerdict skin = SkinReader.read(consultation.reading(), consultation.lifted(), consultation.bands());
+        SkinVerdict skin = SkinReader.read(
+                consultation.reading(),
+                consultation.lifted(),
+                consultation.house().bands());
         SafetyVerdict safety = SafetyScreen.screen(consultation.answers(), consultation.reading(), skin);
         if (!safety.open().isEmpty()) {
             return new Outcome.ReferFirst(skin, safety, safety.open());
@@ -80,6 +83,30 @@ public final class Planner {
         return plan(consultation) instanceof Outcome.Planned planned
                 ? Loosened.of(consultation, planned.regimen())
                 : List.of();
+    }
+
+    /** The consultation's plan against the same without anything by hand; nothing when there is no plan. */
+    public static Optional<Compared> withComputed(Consultation consultation) {
+        return plan(consultation) instanceof Outcome.Planned hers
+                        && plan(consultation.by(Consultation.ByHand.NOTHING)) instanceof Outcome.Planned computed
+                ? Optional.of(Compared.withComputed(consultation, computed.regimen(), hers.regimen()))
+                : Optional.empty();
+    }
+
+    /** The best plan for three quarters of the money, against the present one; nothing when none is cheaper. */
+    public static Optional<Compared> cheaper(Consultation consultation) {
+        if (!(plan(consultation) instanceof Outcome.Planned now)) {
+            return Optional.empty();
+        }
+        double budget = Compared.cheaperBudget(consultation, now.regimen());
+        if (!(budget > 0)) {
+            return Optional.empty();
+        }
+        Consultation poorer = consultation.living(consultation.life().withBudget(budget));
+        return plan(poorer) instanceof Outcome.Planned cheaper
+                ? Optional.of(Compared.cheaper(consultation, now.regimen(), cheaper.regimen()))
+                        .filter(c -> c.month() < c.monthOther())
+                : Optional.empty();
     }
 
     /** What the steps of the consultation's plan do to one another, gravest first, each with what mends it. */

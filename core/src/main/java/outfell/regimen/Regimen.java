@@ -17,6 +17,7 @@ import outfell.season.Asked;
 /**
  * A whole plan with its reasons.
  *
+ * @param points what the steps earn by the yardstick, for holding two plans against each other
  * @param balances water, oils and seal of each routine's daily layers against what skin and air ask; none while the type is
  *     not known
  * @param tonight shorter and gentler versions, where they differ
@@ -34,6 +35,7 @@ public record Regimen(
         Month month,
         Routine morning,
         Routine evening,
+        double points,
         List<PartBalance> balances,
         List<Tonight.Version> tonight,
         Asked asked,

@@ -33,9 +33,10 @@ final class Search {
 
     /**
      * @param chosen by slot; absent where an optional slot stays empty
+     * @param benefit of it what the products earn, before minutes and money are taken off
      * @param visited nodes looked at
      */
-    record Found(List<Optional<Candidate>> chosen, double score, long visited) {}
+    record Found(List<Optional<Candidate>> chosen, double score, double benefit, long visited) {}
 
     private final List<Slot> slots;
     private final int concerns;
@@ -96,7 +97,7 @@ final class Search {
             few.visited = fewer.visited;
         }
         return Optional.ofNullable(few.bestPlan)
-                .map(plan -> new Found(plan, weigh(plan).orElseThrow(), few.visited));
+                .map(plan -> new Found(plan, weigh(plan).orElseThrow(), benefit(plan), few.visited));
     }
 
     /** Whether something better than the best so far may still be there, once the prices are moved and plans tried at them. */
@@ -145,6 +146,17 @@ final class Search {
         Optional<Double> score = fits ? Optional.of(partial.score()) : Optional.empty();
         partial.reset();
         return score;
+    }
+
+    private double benefit(List<Optional<Candidate>> plan) {
+        for (int s = 0; s < slots.size(); s++) {
+            if (plan.get(s).isPresent()) {
+                partial.take(s, plan.get(s).get());
+            }
+        }
+        double benefit = partial.benefit();
+        partial.reset();
+        return benefit;
     }
 
     // ---- a good plan to begin with

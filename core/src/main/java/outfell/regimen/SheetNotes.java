@@ -33,7 +33,8 @@ public final class SheetNotes {
 
     private SheetNotes() {}
 
-    static List<SheetNote> of(List<String> strong, Consultation.Life life, boolean firstCleanse) {
+    /** @param hold how long the plan is kept as it is, in words */
+    static List<SheetNote> of(List<String> strong, Consultation.Life life, boolean firstCleanse, String hold) {
         return RULES.stream()
                 .filter(r -> switch (r.when()) {
                     case ALWAYS -> true;
@@ -45,7 +46,11 @@ public final class SheetNotes {
                     case FULL_MAKE_UP -> firstCleanse && life.fullMakeUp() && life.makeUpDays() > 0;
                 })
                 .map(r -> new SheetNote(
-                        r.title(), r.text().replace("{strong}", String.join(" and ", strong)), r.because()))
+                        r.title(),
+                        r.text()
+                                .replace("{strong}", String.join(" and ", strong))
+                                .replace("{hold}", hold),
+                        r.because()))
                 .toList();
     }
 

@@ -46,6 +46,11 @@ record Slot(Part part, StepKind kind, int index, boolean required, List<Candidat
                 .toList();
     }
 
+    /** The same, but a plan without it is one too. */
+    Slot optional() {
+        return required ? new Slot(part, kind, index, false, candidates) : this;
+    }
+
     /** Whether it is filled every day, and must be. */
     boolean requiredDaily() {
         return required && candidates.stream().noneMatch(Candidate::rationed);

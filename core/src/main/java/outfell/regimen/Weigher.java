@@ -1,6 +1,5 @@
 package outfell.regimen;
 
-import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -23,7 +22,7 @@ import outfell.product.StepKind;
 import outfell.product.Tag;
 import outfell.regimen.Candidate.Point;
 import outfell.regimen.Consultation.Choice;
-import outfell.regimen.Consultation.Owned;
+import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -38,23 +37,17 @@ import outfell.week.Tolerance;
 
 /** Weighs single products for a consultation: what each earns by itself, what it helps, what it clashes with. */
 final class Weigher {
-    /** Weeks after which a ramp has reached its height. */
-    private static final int GOT_USED_TO = 12;
-
-    private static final List<ActiveKind> EXFOLIANTS =
-            List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.ENZYME, ActiveKind.SCRUB);
-
     private final Consultation consultation;
     private final SkinVerdict skin;
     private final Asked asked;
-    private final Tolerance tolerance;
+    private final Uses uses;
+    private final List<Adjustment> byHand;
     private final Yardstick yardstick;
     private final Target evening;
     private final long[] apartInPlan = apartInPlan();
     private final long[] apartFromRationed;
     private final long[] apartFromDaily;
     private final List<RankedConcern> concerns;
-    private final Map<ProductId, Owned> owned = new HashMap<>();
     private final List<Product> ownedSuitable;
     private final Map<ProductId, Integer> rank = new HashMap<>();
 
@@ -62,27 +55,26 @@ final class Weigher {
             Consultation consultation,
             SkinVerdict skin,
             Asked asked,
-            Tolerance tolerance,
+            Uses uses,
             List<Product> allowed,
-            Yardstick yardstick) {
+            List<Adjustment> byHand) {
         this.consultation = consultation;
         this.skin = skin;
         this.asked = asked;
-        this.tolerance = tolerance;
-        this.yardstick = yardstick;
+        this.uses = uses;
+        this.byHand = byHand;
+        this.yardstick = consultation.house().yardstick();
         this.evening = Target.evening(skin, asked.air());
         this.apartFromRationed = apart((i, other) -> apartInRoutine(true, i, other));
         this.apartFromDaily = apart((i, other) -> apartInRoutine(false, i, other));
         this.concerns = skin.concerns().stream().limit(yardstick.mostConcerns()).toList();
-        consultation.shelf().forEach(o -> owned.put(o.product().id(), o));
         List<ProductId> ids =
                 consultation.products().stream().map(Product::id).sorted().toList();
         for (int i = 0; i < ids.size(); i++) {
             rank.put(ids.get(i), i);
         }
-        this.ownedSuitable = allowed.stream()
-                .filter(p -> owned.containsKey(p.id()) && suits(p))
-                .toList();
+        this.ownedSuitable =
+                allowed.stream().filter(p -> uses.owns(p) && suits(p)).toList();
     }
 
     List<RankedConcern> concerns() {
@@ -95,60 +87,18 @@ final class Weigher {
     }
 
     private boolean hers(Product p) {
-        return owned.containsKey(p.id()) || consultation.standing().has(p.id());
-    }
-
-    private int weeks(Product p) {
-        Owned o = owned.get(p.id());
-        int before = o == null ? 0 : o.weeks();
-        return consultation.standing().has(p.id())
-                ? before + consultation.standing().weeks()
-                : before;
-    }
-
-    /** Nights a week of a rationed product, 0 when this skin or this month allows none. */
-    int uses(Product p) {
-        Owned o = owned.get(p.id());
-        if (p.prescription() && o != null) {
-            return o.prescribedNights().size();
-        }
-        int weeks = weeks(p);
-        if (weeks == 0 && p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes()) {
-            return 0;
-        }
-        if (weeks == 0 && p.has(ActiveKind.AHA) && !asked.newAcid().yes()) {
-            return 0;
-        }
-        int uses = tolerance.usesPerWeek(p, weeks);
-        boolean exfoliates = !p.has(ActiveKind.RETINOID);
-        if (exfoliates && p.hasAny(EXFOLIANTS)) {
-            uses = Math.min(uses, consultation.method().exfoliationsAWeek());
-        }
-        return exfoliates && asked.exfoliantsHalved().yes() ? (uses + 1) / 2 : uses;
-    }
-
-    /** Nights a week that it will come to once it is got used to: what it is chosen for. */
-    private int usesInTime(Product p) {
-        return Math.max(uses(p), tolerance.usesPerWeek(p, GOT_USED_TO));
-    }
-
-    List<DayOfWeek> prescribedNights(Product p) {
-        Owned o = owned.get(p.id());
-        return o == null ? List.of() : o.prescribedNights();
-    }
-
-    boolean isNew(Product p) {
-        return weeks(p) == 0;
+        return uses.owns(p) || consultation.standing().has(p.id());
     }
 
     /** The product weighed for one kind of slot; nothing when it has no night there. */
     Optional<Candidate> weigh(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {
         boolean rationed = p.rationed();
-        int uses = rationed ? uses(p) : 7;
-        if (uses == 0) {
+        Adjustment hand = byHand(part, p);
+        int days = hand.daysOr(rationed ? uses.now(p) : 7);
+        if (days == 0) {
             return Optional.empty();
         }
-        List<Benefits.Help> helps = Benefits.of(p, rationed ? usesInTime(p) : 7, yardstick).stream()
+        List<Benefits.Help> helps = Benefits.of(p, hand.daysOr(rationed ? uses.inTime(p) : 7), yardstick).stream()
                 .filter(h -> concerns.stream()
                         .anyMatch(c -> c.concern() == h.concern() && h.share() * c.weight() >= yardstick.leastHelp()))
                 .toList();
@@ -173,12 +123,12 @@ final class Weigher {
                 values,
                 kinds,
                 IntStream.range(0, values.length).filter(c -> values[c] > 0).toArray(),
-                takes(p, part, rationed, uses),
+                takes(p, part, rationed, days, hand),
                 spendLeast(p),
                 rationed,
-                uses,
-                rationed ? uses * Tolerance.points(p) : 0,
-                strong && isNew(p) && !p.prescription(),
+                days,
+                rationed ? days * Tolerance.points(p) : 0,
+                strong && uses.isNew(p) && !p.prescription(),
                 strong && !p.prescription(),
                 hers(p),
                 held(p),
@@ -193,25 +143,34 @@ final class Weigher {
         return part == Part.EVENING ? evening : evening.morning();
     }
 
-    private double[] takes(Product p, Part part, boolean rationed, int uses) {
+    private Adjustment byHand(Part part, Product p) {
+        return byHand.stream()
+                .filter(a -> a.part() == part && a.product().equals(p.id()))
+                .findFirst()
+                .orElseGet(() -> Adjustment.none(part, p.id()));
+    }
+
+    private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
         double[] takes = new double[Scarcity.COUNT];
-        takes[Scarcity.minutes(part).ordinal()] = seconds(p) / 60.0;
+        takes[Scarcity.minutes(part).ordinal()] = seconds(p, hand.coats()) / 60.0;
         takes[Scarcity.steps(part).ordinal()] = 1;
-        takes[Scarcity.MONEY.ordinal()] = spend(p, uses);
+        takes[Scarcity.MONEY.ordinal()] = spend(p, days * hand.times());
         if (rationed && !p.prescription()) {
-            takes[Scarcity.NIGHTS.ordinal()] = uses;
-            takes[Scarcity.LOAD.ordinal()] = uses * Tolerance.points(p);
+            takes[Scarcity.NIGHTS.ordinal()] = days;
+            takes[Scarcity.LOAD.ordinal()] = days * Tolerance.points(p);
         }
         return takes;
     }
 
-    /** A product as a layer on the face. */
-    Balance.Layer layer(Product p, boolean needed) {
+    /** A product as a layer on the whole face; kept to part of it, it is none. */
+    Balance.Layer layer(Part part, Product p, boolean needed) {
+        Adjustment hand = byHand(part, p);
+        double times = hand.on().isPresent() ? 0 : hand.coats();
         return new Balance.Layer(
                 p.id(),
                 p.name(),
-                Balance.points(p.composition(), Amounts.density(p, band(), layers(p))),
-                Amounts.grams(p, band(), layers(p)),
+                Balance.points(p.composition(), times * Amounts.density(p, band(), layers(p))),
+                times * Amounts.grams(p, band(), layers(p)),
                 p.kind() == StepKind.SUNSCREEN,
                 needed);
     }
@@ -247,18 +206,20 @@ final class Weigher {
     }
 
     /** What is owned is paid for. */
-    private double spend(Product p, int uses) {
-        return owned.containsKey(p.id()) ? 0 : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p)) * uses);
+    private double spend(Product p, double times) {
+        return uses.owns(p) ? 0 : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p)) * times);
     }
 
     private double spendLeast(Product p) {
-        return owned.containsKey(p.id()) ? 0 : Supply.monthByTime(p);
+        return uses.owns(p) ? 0 : Supply.monthByTime(p);
     }
 
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
-    private int seconds(Product p) {
-        int own = Layout.seconds(consultation.method(), p);
-        return p.kind() == StepKind.SUNSCREEN ? own + Amounts.creamBeforeSunscreen() : own;
+    private int seconds(Product p, int coats) {
+        int own = Layout.seconds(consultation.method(), p, coats);
+        boolean over = p.kind() == StepKind.SUNSCREEN
+                && consultation.method().sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM;
+        return over ? own + Amounts.creamBeforeSunscreen() : own;
     }
 
     /** For ties only, far below any point: cheaper, then milder, then id. */
@@ -270,7 +231,7 @@ final class Weigher {
         List<Point> points = new ArrayList<>();
         texture(p, points);
         balance(p, part, points);
-        if (owned.containsKey(p.id()) && suits(p)) {
+        if (uses.owns(p) && suits(p)) {
             points.add(new Point("it is on the client's shelf", yardstick.owned()));
         } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
             points.add(new Point("it stands in the plan already", yardstick.standing()));
@@ -385,7 +346,7 @@ final class Weigher {
             return bits;
         }
         boolean rationed = p.rationed();
-        if (!inRoutine && p.has(ActiveKind.RETINOID) && acidsWait(p)) {
+        if (!inRoutine && p.has(ActiveKind.RETINOID) && uses.acidsWait(p)) {
             bits |= 1L << ActiveKind.AHA.ordinal() | 1L << ActiveKind.BHA.ordinal();
         }
         for (ActiveIn active : p.actives()) {
@@ -393,10 +354,6 @@ final class Weigher {
             bits |= inRoutine ? (rationed ? apartFromRationed[kind] : apartFromDaily[kind]) : apartInPlan[kind];
         }
         return bits;
-    }
-
-    private boolean acidsWait(Product p) {
-        return consultation.method().retinoidAndAcid() == Method.RetinoidAndAcid.ACIDS_WAIT && weeks(p) < GOT_USED_TO;
     }
 
     /** For each active the bits of those that it may not meet. */

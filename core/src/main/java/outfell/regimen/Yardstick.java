@@ -1,11 +1,14 @@
 package outfell.regimen;
 
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 
-/** How a choice is weighed, in points, from yardstick.yaml. Each component is explained there. */
-record Yardstick(
+/** How a choice is weighed, in points. Each component is a setting of yardstick.yaml, explained there. */
+public record Yardstick(
         double evidenceA,
         double evidenceB,
         double evidenceC,
@@ -35,7 +38,20 @@ record Yardstick(
         double vitaminCByDay,
         double leastHelp,
         int mostConcerns) {
-    static final Yardstick HOUSE = load();
+    /**
+     * One setting in words.
+     *
+     * @param group heading that it stands under
+     * @param shipped value when the practice has not changed it
+     * @param least that it may be
+     * @param most that it may be
+     */
+    public record Setting(String id, String group, String words, double shipped, double least, double most) {}
+
+    private static final List<Setting> SETTINGS =
+            Row.unique(KnowledgeFile.yaml("yardstick.yaml").rows("settings"), Yardstick::read, Setting::id);
+
+    public static final Yardstick SHIPPED = with(Map.of());
 
     double of(Evidence evidence) {
         return switch (evidence) {
@@ -46,40 +62,81 @@ record Yardstick(
         };
     }
 
-    private static Yardstick load() {
-        Row row = KnowledgeFile.yaml("yardstick.yaml");
-        row.because("yardstick");
-        Yardstick yardstick = new Yardstick(
-                row.number("evidence-a", 0, 1),
-                row.number("evidence-b", 0, 1),
-                row.number("evidence-c", 0, 1),
-                row.number("evidence-d", 0, 1),
-                row.number("below-useful", 0, 1),
-                row.number("strength-unknown", 0, 1),
-                row.number("second-of-another-kind", 0, 1),
-                row.number("second-of-same-kind", 0, 1),
-                row.number("texture-off", 0, 50),
-                row.number("sunscreen-texture-off", 0, 50),
-                row.number("owned", 0, 50),
-                row.number("duplicate", 0, 50),
-                row.number("standing", 0, 50),
-                row.number("another-bottle", 0, 50),
-                row.number("method-wants", 0, 50),
-                row.number("season-wants", 0, 50),
-                row.number("optional-step", 0, 50),
-                row.number("minute", 0, 50),
-                row.number("money", 0, 50),
-                row.number("balance", 0, 50),
-                row.number("harsh-wash", 0, 50),
-                row.number("fragrance-sensitive", 0, 50),
-                row.number("disliked", 0, 50),
-                row.number("clogging", 0, 50),
-                row.number("clogging-elsewhere", 0, 50),
-                row.number("harsh-leave-on", 0, 50),
-                row.number("vitamin-c-by-day", 0, 50),
-                row.number("least-help", 0, 50),
-                row.whole("most-concerns", 1, 14));
-        row.done();
-        return yardstick;
+    /** Every setting, in the order in which they are shown. */
+    public static List<Setting> settings() {
+        return SETTINGS;
+    }
+
+    /**
+     * The shipped yardstick with a practice's own values.
+     *
+     * @throws IllegalArgumentException when there is no such setting, or a value lies outside its range
+     */
+    public static Yardstick with(Map<String, Double> own) {
+        own.forEach(Yardstick::check);
+        Values v = id -> own.getOrDefault(id, setting(id).shipped());
+        return new Yardstick(
+                v.of("evidence-a"),
+                v.of("evidence-b"),
+                v.of("evidence-c"),
+                v.of("evidence-d"),
+                v.of("below-useful"),
+                v.of("strength-unknown"),
+                v.of("second-of-another-kind"),
+                v.of("second-of-same-kind"),
+                v.of("texture-off"),
+                v.of("sunscreen-texture-off"),
+                v.of("owned"),
+                v.of("duplicate"),
+                v.of("standing"),
+                v.of("another-bottle"),
+                v.of("method-wants"),
+                v.of("season-wants"),
+                v.of("optional-step"),
+                v.of("minute"),
+                v.of("money"),
+                v.of("balance"),
+                v.of("harsh-wash"),
+                v.of("fragrance-sensitive"),
+                v.of("disliked"),
+                v.of("clogging"),
+                v.of("clogging-elsewhere"),
+                v.of("harsh-leave-on"),
+                v.of("vitamin-c-by-day"),
+                v.of("least-help"),
+                (int) v.of("most-concerns"));
+    }
+
+    private interface Values {
+        double of(String id);
+    }
+
+    private static void check(String id, double value) {
+        Setting setting = find(id).orElseThrow(
+                        () -> new IllegalArgumentException("There is no setting %s in the yardstick.".formatted(id)));
+        if (!(value >= setting.least() && value <= setting.most())) {
+            throw new IllegalArgumentException("%s: %s lies outside %s to %s."
+                    .formatted(setting.words(), plain(value), plain(setting.least()), plain(setting.most())));
+        }
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? "%.0f".formatted(value) : String.valueOf(value);
+    }
+
+    private static Optional<Setting> find(String id) {
+        return SETTINGS.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    private static Setting setting(String id) {
+        return find(id).orElseThrow(() -> new IllegalStateException("yardstick.yaml has no setting " + id));
+    }
+
+    private static Setting read(Row row) {
+        row.because("words");
+        double least = row.number("least", 0, 100);
+        double most = row.number("most", least, 100);
+        return new Setting(
+                row.text("id"), row.text("group"), row.text("words"), row.number("value", least, most), least, most);
     }
 }

@@ -51,10 +51,14 @@ public final class Amounts {
 
     private record ByActive(ActiveKind active, int settle, String technique) {}
 
+    /** A part of the face, with its share of the whole. */
+    record Covered(Coverage id, String words, double share) {}
+
     private static final Row FILE = KnowledgeFile.yaml("amounts.yaml");
     private static final Map<StepKind, Use> USES = uses();
     private static final List<ByActive> BY_ACTIVE =
             Row.unique(FILE.rows("by-active"), Amounts::readActive, ByActive::active);
+    private static final Map<Coverage, Covered> COVERED = covered();
     private static final int CREAM_BEFORE_SUNSCREEN = FILE.whole("cream-before-sunscreen", 0, 1200);
 
     private Amounts() {}
@@ -65,6 +69,14 @@ public final class Amounts {
             throw new IllegalStateException("amounts.yaml has no row for " + kind);
         }
         return use;
+    }
+
+    static Covered coverage(Coverage coverage) {
+        Covered covered = COVERED.get(coverage);
+        if (covered == null) {
+            throw new IllegalStateException("amounts.yaml has no coverage " + coverage);
+        }
+        return covered;
     }
 
     /** Seconds of one use with its waiting: hands on, contact and the wait after. */
@@ -167,6 +179,25 @@ public final class Amounts {
                 use.because().withSentence("%.2f g for %s%s.".formatted(grams, where, typeWords(use, band))));
     }
 
+    /** The same kept to part of the face, or with a second coat. */
+    static Amount amount(Product product, Band band, int layers, Adjustment byHand) {
+        Amount whole = amount(product, band, layers);
+        if (byHand.times() == 1 && byHand.on().isEmpty()) {
+            return whole;
+        }
+        Use use = of(product.kind());
+        double grams =
+                grams(product, band, 1) * byHand.on().map(Coverage::share).orElse(1.0);
+        String where = byHand.on().map(Coverage::words).orElse(whole.where());
+        String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
+        String coats = byHand.secondCoat() ? ", 2 coats" : "";
+        return new Amount(
+                measured(measure(use, product), grams) + layered + coats,
+                Math.round(whole.grams() * byHand.times() * 100) / 100.0,
+                where,
+                Because.custom("%.2f g for %s%s, set by hand.".formatted(grams, where, coats)));
+    }
+
     private static String typeWords(Use use, Band band) {
         return use.byType().isEmpty()
                 ? ""
@@ -238,6 +269,17 @@ public final class Amounts {
         Map<StepKind, Use> map = new EnumMap<>(StepKind.class);
         Row.unique(FILE.rows("amounts"), Amounts::readUse, Use::kind).forEach(u -> map.put(u.kind(), u));
         return map;
+    }
+
+    private static Map<Coverage, Covered> covered() {
+        Map<Coverage, Covered> map = new EnumMap<>(Coverage.class);
+        Row.unique(FILE.rows("coverages"), Amounts::readCovered, Covered::id).forEach(c -> map.put(c.id(), c));
+        return map;
+    }
+
+    private static Covered readCovered(Row row) {
+        row.because("share");
+        return new Covered(row.one("id", Coverage.class), row.text("words"), row.number("share", 0.01, 1));
     }
 
     private static Use readUse(Row row) {

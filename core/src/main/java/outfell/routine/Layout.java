@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveIn;
@@ -21,6 +22,8 @@ public final class Layout {
     private static final List<DayOfWeek> EVERY_DAY = List.of(DayOfWeek.values());
     private static final Because DAILY = Because.custom("Every day.");
     private static final int SHORT_WAIT = 60;
+    private static final Because BY_HAND = Because.custom("Its days are set by hand.");
+    private static final Because LAST = Because.custom("It is the last step.");
     private static final Because NO_WAIT = Because.custom("No wait.");
 
     /**
@@ -35,28 +38,55 @@ public final class Layout {
     private final Set<ProductId> owned;
     private final Map<ProductId, OnNights> nights;
     private final Function<ProductId, List<Because>> purpose;
+    private final ByHand byHand;
+
+    /**
+     * What stands by hand.
+     *
+     * @param kept steps that planning again keeps, by routine
+     * @param adjustments in the order in which they were made
+     */
+    public record ByHand(Map<Part, Set<ProductId>> kept, List<Adjustment> adjustments) {
+        public static final ByHand NOTHING = new ByHand(Map.of(), List.of());
+
+        Adjustment of(Part part, ProductId product) {
+            return Adjustment.of(adjustments, part, product);
+        }
+
+        List<Adjustment> in(Part part) {
+            return adjustments.stream().filter(a -> a.part() == part).toList();
+        }
+
+        boolean keeps(Part part, ProductId product) {
+            return kept.getOrDefault(part, Set.of()).contains(product);
+        }
+    }
 
     /**
      * @param band the skin that amounts are measured for
      * @param nights of the steps that are not daily
      * @param purpose what each product is for
+     * @param byHand what the therapist has changed
      */
     public Layout(
             Method method,
             Band band,
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
-            Function<ProductId, List<Because>> purpose) {
+            Function<ProductId, List<Because>> purpose,
+            ByHand byHand) {
         this.method = method;
         this.band = band;
         this.owned = owned;
         this.nights = nights;
         this.purpose = purpose;
+        this.byHand = byHand;
     }
 
     public Routine lay(Part part, List<Product> products, int limitMinutes) {
         StepOrder order = new StepOrder(method);
-        List<Product> sorted = order.sort(products);
+        List<Product> sorted =
+                Moves.apply(order, order.sort(products), byHand.in(part)).steps();
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i++) {
             steps.add(step(part, order, sorted, i));
@@ -64,14 +94,21 @@ public final class Layout {
         return Routine.of(part, steps, limitMinutes);
     }
 
+    /** Moves by hand that are not followed, and why. */
+    public List<Moves.NotFollowed> notFollowed(Part part, List<Product> products) {
+        StepOrder order = new StepOrder(method);
+        return Moves.apply(order, order.sort(products), byHand.in(part)).notFollowed();
+    }
+
     private Step step(Part part, StepOrder order, List<Product> sorted, int i) {
         Product p = sorted.get(i);
         Amounts.Use use = Amounts.of(p.kind());
         int layers = layers(method, p);
-        OnNights on = part == Part.EVENING && nights.containsKey(p.id())
-                ? nights.get(p.id())
-                : new OnNights(EVERY_DAY, DAILY);
-        boolean underSunscreen = i + 1 < sorted.size()
+        Adjustment hand = byHand.of(part, p.id());
+        OnNights on = on(part, p.id(), hand);
+        boolean mixed = method.sunscreenAndCream() == Method.SunscreenAndCream.MIXED_IN_PALM;
+        boolean underSunscreen = !mixed
+                && i + 1 < sorted.size()
                 && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
                 && !p.kind().comesOff();
         int settle = Math.max(settle(method, p), underSunscreen ? Amounts.creamBeforeSunscreen() : 0);
@@ -87,25 +124,55 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                Amounts.amount(p, band, layers),
+                Amounts.amount(p, band, layers, hand),
                 technique(p, layers),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
-                use.handsOn() * layers,
+                use.handsOn() * layers * hand.coats(),
                 use.contact(),
                 settle,
                 settleBecause(p, settle, underSunscreen),
-                on == null ? EVERY_DAY : on.nights(),
-                on == null ? DAILY : on.because(),
-                part(p),
+                on.nights(),
+                on.because(),
+                hand.on().map(Coverage::words).orElse(part(p)),
                 owned.contains(p.id()),
                 p.prescription(),
                 order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size())),
-                purpose.apply(p.id()));
+                purpose.apply(p.id()),
+                next(part, order, sorted, i),
+                Step.Hand.of(hand, byHand.keeps(part, p.id())),
+                Moves.shifts(order, sorted, i));
+    }
+
+    private OnNights on(Part part, ProductId product, Adjustment hand) {
+        if (!hand.nights().isEmpty()) {
+            return new OnNights(hand.nights(), BY_HAND);
+        }
+        OnNights computed = nights.get(product);
+        return part == Part.EVENING && computed != null ? computed : new OnNights(EVERY_DAY, DAILY);
+    }
+
+    private Because next(Part part, StepOrder order, List<Product> sorted, int i) {
+        if (i + 1 >= sorted.size()) {
+            return LAST;
+        }
+        Product step = sorted.get(i);
+        Product then = sorted.get(i + 1);
+        return order.between(step, then, movedBecause(part, step, then));
+    }
+
+    /** Of two that stand the other way round than a rule has it, one was moved with a reason. */
+    private String movedBecause(Part part, Product a, Product b) {
+        return Stream.of(a, b)
+                .flatMap(p -> byHand.of(part, p.id()).move().stream())
+                .map(Adjustment.Move::why)
+                .filter(why -> !why.isBlank())
+                .findFirst()
+                .orElse("a step between them was moved.");
     }
 
     /** Seconds of one use with contact and wait, as this method waits. */
-    public static int seconds(Method method, Product p) {
-        return Amounts.seconds(p, layers(method, p)) - Amounts.settle(p) + settle(method, p);
+    public static int seconds(Method method, Product p, int coats) {
+        return Amounts.seconds(p, layers(method, p) * coats) - Amounts.settle(p) + settle(method, p);
     }
 
     /** A prescriber's wait stands whatever the method says. */
@@ -123,6 +190,12 @@ public final class Layout {
 
     private String technique(Product p, int layers) {
         String technique = Amounts.technique(p);
+        if (p.kind() == StepKind.WASH) {
+            return technique + (method.cloth() == Method.Cloth.FRESH ? " with a fresh cloth" : " with the day's cloth");
+        }
+        if (p.kind() == StepKind.SUNSCREEN && method.sunscreenAndCream() == Method.SunscreenAndCream.MIXED_IN_PALM) {
+            return "into the cream in the palm, pat on together; ears too";
+        }
         if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_CREAM) {
             return "into the cream in the palm, press on together";
         }

@@ -26,6 +26,9 @@ import outfell.product.StepKind;
  * @param owned whether it stands on the client's own shelf
  * @param place why it stands here
  * @param purpose what it is for, most weighty first
+ * @param next why it stands before the step after it; for the last step why nothing follows
+ * @param hand what is hers and not computed
+ * @param shifts every other place that it could have in its routine
  */
 public record Step(
         int number,
@@ -52,7 +55,43 @@ public record Step(
         boolean owned,
         boolean prescription,
         Because place,
-        List<Because> purpose) {
+        List<Because> purpose,
+        Because next,
+        Hand hand,
+        List<Moves.Shift> shifts) {
+    /**
+     * What the therapist has changed on it.
+     *
+     * @param kept whether planning again keeps it
+     * @param on name of the {@link Coverage} that it is kept to; empty for all that its kind covers
+     * @param words her own for the sheet; empty for the computed ones
+     * @param movedBecause her reason for another place; empty when it was not moved against a rule
+     */
+    public record Hand(
+            boolean kept,
+            boolean optional,
+            String on,
+            boolean nightsSet,
+            boolean secondCoat,
+            String words,
+            boolean moved,
+            String movedBecause) {
+        /** Nothing by hand. */
+        public static final Hand NONE = new Hand(false, false, "", false, false, "", false, "");
+
+        static Hand of(Adjustment a, boolean kept) {
+            return new Hand(
+                    kept,
+                    a.optional(),
+                    a.on().map(Enum::name).orElse(""),
+                    !a.nights().isEmpty(),
+                    a.secondCoat(),
+                    a.words(),
+                    a.move().isPresent(),
+                    a.move().map(Adjustment.Move::why).orElse(""));
+        }
+    }
+
     public boolean everyDay() {
         return nights.size() == 7;
     }

@@ -2,6 +2,7 @@ package outfell.routine;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
@@ -67,7 +68,7 @@ public final class StepOrder {
             case EYE ->
                 switch (method.eyePlace()) {
                     case BEFORE_SERUMS -> Seat.EYE_EARLY;
-                    case AFTER_SERUMS -> Seat.EYE_MIDDLE;
+                    case AFTER_SERUMS, IN_A_WAIT -> Seat.EYE_MIDDLE;
                     case AFTER_MOISTURISER -> Seat.EYE_LATE;
                 };
             case OIL -> method.oilPlace() == Method.OilPlace.AFTER_CREAM ? Seat.WATER_FREE : Seat.OIL_UNDER_CREAM;
@@ -105,7 +106,89 @@ public final class StepOrder {
                 && p.hasAny(List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.VITAMIN_C_ACID));
     }
 
-    /** Why {@code step} stands after {@code before} and before {@code after}; either may be missing at the ends. */
+    /**
+     * The rule by which {@code first} stands before {@code then}; nothing when custom alone decides, so that either way round is
+     * within the rules.
+     */
+    public Optional<Because> rule(Product first, Product then) {
+        Seat a = seat(first);
+        Seat b = seat(then);
+        if (comparator.compare(first, then) > 0 || bothElsewhere(a, b)) {
+            return Optional.empty();
+        }
+        return a == b ? within(first, then) : Optional.of(across(first, a, then, b));
+    }
+
+    /** Why two neighbours stand as they do: a rule, the therapist's own reason, or neither way round being better. */
+    public Because between(Product first, Product then, String byHand) {
+        return rule(first, then)
+                .orElseGet(() -> rule(then, first).isPresent()
+                        ? Because.custom("By hand: %s".formatted(byHand))
+                        : Because.custom(
+                                "Either way round would do: neither is thinner, and they ask nothing of each other."));
+    }
+
+    /** Lips meet nothing else, so it does not matter when they are done once the face is clean. */
+    private static boolean bothElsewhere(Seat a, Seat b) {
+        return (a == Seat.LIPS && b.compareTo(Seat.MASK) > 0) || (b == Seat.LIPS && a.compareTo(Seat.MASK) > 0);
+    }
+
+    private Optional<Because> within(Product first, Product then) {
+        if (tonerBeforeAcid(first) != tonerBeforeAcid(then)) {
+            return Optional.of(Because.custom(
+                    first.kind() == StepKind.TONER
+                            ? "The toner comes first on clean skin."
+                            : "A low-pH step goes on early, before the other light layers."));
+        }
+        if (first.waterFree() != then.waterFree() && seat(first) != Seat.OIL_UNDER_CREAM) {
+            return Optional.of(Because.custom("The %s has no water in it, so it follows the water-based %s."
+                    .formatted(label(then), label(first))));
+        }
+        return first.texture() == then.texture()
+                ? Optional.empty()
+                : Optional.of(Because.custom("Thinner first: %s before %s.".formatted(grade(first), grade(then))));
+    }
+
+    private Because across(Product first, Seat a, Product then, Seat b) {
+        if (first.kind().comesOff() && !then.kind().comesOff()) {
+            return Because.custom(
+                    "The %s comes off again; what stays on goes over clean skin.".formatted(label(first)));
+        }
+        if (first.kind().comesOff()) {
+            return Because.custom(
+                    switch (b) {
+                        case WASH ->
+                            "The first cleanse lifts sunscreen and make-up; the wash takes off what it has loosened.";
+                        case SECOND_CLEANSE -> "Oil after the wash: the %s method has it so.".formatted(method.name());
+                        case EXFOLIATION -> "Exfoliate on clean skin only.";
+                        default -> "A mask lies on clean, bare skin.";
+                    });
+        }
+        if (b == Seat.SUNSCREEN) {
+            return place(then, List.of(first), List.of());
+        }
+        if (isEye(a) || isEye(b)) {
+            return Because.custom("Eyes come %s: the %s method has it so.".formatted(eyeWords(), method.name()));
+        }
+        if (a == Seat.PRESCRIBED || b == Seat.PRESCRIBED) {
+            return place(a == Seat.PRESCRIBED ? first : then, List.of(), List.of(first));
+        }
+        if (a == Seat.ACID_ON_CLEAN_SKIN || a == Seat.OIL_UNDER_CREAM) {
+            return place(first, List.of(), List.of(then));
+        }
+        if (b == Seat.WATER_FREE) {
+            return Because.custom(
+                    "The %s has no water in it, so it follows every water-based layer.".formatted(label(then)));
+        }
+        return b == Seat.OIL_UNDER_CREAM
+                ? place(then, List.of(first), List.of())
+                : Because.custom("Thinner first: %s before %s.".formatted(grade(first), grade(then)));
+    }
+
+    private static boolean isEye(Seat seat) {
+        return seat == Seat.EYE_EARLY || seat == Seat.EYE_MIDDLE || seat == Seat.EYE_LATE;
+    }
+
     /** Why a step stands between those before and after it. */
     public Because place(Product step, List<Product> before, List<Product> after) {
         if (before.isEmpty() && after.isEmpty()) {
@@ -156,6 +239,7 @@ public final class StepOrder {
             case BEFORE_SERUMS -> "before the serums";
             case AFTER_SERUMS -> "after the serums";
             case AFTER_MOISTURISER -> "after the moisturiser";
+            case IN_A_WAIT -> "while a serum settles";
         };
     }
 
@@ -189,17 +273,17 @@ public final class StepOrder {
         };
     }
 
-    private java.util.Optional<String> beforeNeighbour(Product step, Product next) {
+    private Optional<String> beforeNeighbour(Product step, Product next) {
         return switch (seat(next)) {
             case LIGHT_LAYERS, CREAMS, WATER_FREE ->
-                java.util.Optional.of(
+                Optional.of(
                         next.texture() > step.texture()
                                 ? "thinner than the %s after it: %s before %s"
                                         .formatted(label(next), grade(step), grade(next))
                                 : next.texture() == step.texture()
                                         ? "the %s after it is as thin, with no more water".formatted(label(next))
                                         : "the %s after it has no water in it".formatted(label(next)));
-            default -> java.util.Optional.empty();
+            default -> Optional.empty();
         };
     }
 

@@ -28,6 +28,9 @@ class MethodsTest {
             between-layers: damp
             waits: full
             vitamin-c-apart-from-niacinamide: no
+            sunscreen-and-cream: two_layers
+            cloth: fresh
+            hold: six_weeks
             most-steps: %s
             because: b
             evidence: D
@@ -50,11 +53,11 @@ class MethodsTest {
                         .tonerLayers())
                 .isZero();
         assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(9, "no"))))
-                .hasMessageContaining("allowed is 0.0 to 7.0");
+                .hasMessageContaining("Toner? \"9\" is no answer; there are 0, 1, 2, 3, 4, 5, 6, 7.");
         assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(0, "yes"))))
-                .hasMessageContaining("essence without a toner");
+                .hasMessageContaining("essence without a toner: ");
         assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(1, "maybe"))))
-                .hasMessageContaining("yes or no");
+                .hasMessageContaining("Essence over the toner? \"maybe\" is no answer; there are no, yes.");
     }
 
     @Test
@@ -63,7 +66,7 @@ class MethodsTest {
                 .extracting(Method::name)
                 .containsExactly("Essentials", "Classic", "Layered", "Re-tone", "Barrier-first");
         for (Method method : Methods.all()) {
-            assertThat(Schools.of(method)).as(method.name()).hasSize(14).allSatisfy(a -> {
+            assertThat(Schools.of(method)).as(method.name()).hasSize(21).allSatisfy(a -> {
                 assertThat(a.answer()).isNotBlank();
                 assertThat(a.others()).isNotEmpty().doesNotContain(a.answer());
             });

@@ -20,7 +20,6 @@ import outfell.safety.SafetyScreen;
 import outfell.skin.Faces;
 import outfell.skin.History;
 import outfell.skin.Observation;
-import outfell.skin.ProbeBands;
 import outfell.skin.ProbeConditions;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
@@ -66,11 +65,10 @@ final class Consultations {
                 Methods.find(method).orElseThrow(),
                 Sites.find("skarrow-harbour").orElseThrow(),
                 month,
-                List.of(),
-                List.of(),
+                Consultation.ByHand.NOTHING,
                 Standing.NONE,
                 List.of(),
-                ProbeBands.SHIPPED);
+                Consultation.House.SHIPPED);
     }
 
     static Product product(String id) {

@@ -26,7 +26,6 @@ import outfell.routine.Step;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.skin.Faces;
-import outfell.skin.ProbeBands;
 import outfell.skin.Sign;
 
 /** What the screen, patch tests and tastes do to a plan. */
@@ -185,11 +184,10 @@ class SafetyInPlanTest {
                 outfell.method.Methods.find("classic").orElseThrow(),
                 outfell.climate.Sites.find("skarrow-harbour").orElseThrow(),
                 Month.NOVEMBER,
-                List.of(),
-                List.of(),
+                Consultation.ByHand.NOTHING,
                 Standing.NONE,
                 List.of(),
-                ProbeBands.SHIPPED));
+                Consultation.House.SHIPPED));
         assertThat(titles(calm)).doesNotContain("Full make-up");
     }
 
@@ -259,10 +257,9 @@ class SafetyInPlanTest {
                 outfell.method.Methods.find("classic").orElseThrow(),
                 outfell.climate.Sites.find("skarrow-harbour").orElseThrow(),
                 Month.NOVEMBER,
-                List.of(),
-                List.of(),
+                Consultation.ByHand.NOTHING,
                 Standing.NONE,
                 patches,
-                ProbeBands.SHIPPED);
+                Consultation.House.SHIPPED);
     }
 }

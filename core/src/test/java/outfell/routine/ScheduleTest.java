@@ -93,6 +93,9 @@ class ScheduleTest {
                 false,
                 false,
                 any,
-                List.of(any));
+                List.of(any),
+                any,
+                Step.Hand.NONE,
+                List.of());
     }
 }

@@ -104,7 +104,7 @@ class StepOrderTest {
 
     @Test
     void every_step_says_why_it_stands_where_it_does() {
-        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of());
+        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING);
         Routine morning = layout.lay(
                 Part.MORNING,
                 products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"),
@@ -143,7 +143,7 @@ class StepOrderTest {
         Map<ProductId, Layout.OnNights> nights = Map.of(
                 new ProductId("retinal-cream-005"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
-        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of());
+        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of(), Layout.ByHand.NOTHING);
         Routine evening = layout.lay(
                 Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
         assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);

@@ -211,6 +211,7 @@ class DemoPractice implements SmartLifecycle {
                     "classic",
                     today.getMonth(),
                     List.of(),
+                    List.of(),
                     List.of()));
         }
         orNone(demo.patches()).forEach(p -> patch(id, p));

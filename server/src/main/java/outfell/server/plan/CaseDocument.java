@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Place;
 import outfell.regimen.Consultation.Taste;
+import outfell.routine.Coverage;
 import outfell.routine.Part;
 import outfell.safety.PatchTest;
 import outfell.skin.ByHand;
@@ -28,6 +29,7 @@ import outfell.skin.Zone;
  * @param catalogue what may be chosen; the starter catalogue when absent
  * @param pins products put in by hand
  * @param takenOut products taken out by hand
+ * @param steps steps changed by hand
  * @param patches patch tests and waivers
  */
 public record CaseDocument(
@@ -41,6 +43,7 @@ public record CaseDocument(
         Month month,
         @Nullable List<Choice> pins,
         @Nullable List<Choice> takenOut,
+        @Nullable List<StepByHand> steps,
         @Nullable List<Patch> patches) {
 
     /** Who it is about; names are not needed to plan. */
@@ -153,6 +156,23 @@ public record CaseDocument(
             @Schema(types = {"integer", "null"}) @Nullable Integer weeks,
             @Schema(types = {"boolean", "null"}) @Nullable Boolean prescription,
             @Nullable List<DayOfWeek> nights) {}
+
+    /** What is changed on one step by hand. */
+    public record StepByHand(
+            Part part,
+            String product,
+            boolean optional,
+            @Schema(types = {"string", "null"}) @Nullable Coverage on,
+            List<DayOfWeek> nights,
+            boolean secondCoat,
+            String words,
+            @Schema(types = {"object", "null"}) @Nullable MovedTo move) {}
+
+    /** Another place: after one neighbour, or before another when that one is gone. */
+    public record MovedTo(
+            @Schema(types = {"string", "null"}) @Nullable String after,
+            @Schema(types = {"string", "null"}) @Nullable String before,
+            String why) {}
 
     /** A product in one routine. */
     public record Choice(Part part, String product) {}

@@ -21,6 +21,7 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.regimen.Consultation;
+import outfell.routine.Adjustment;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
@@ -51,12 +52,11 @@ public final class Cases {
                 c.reading(),
                 owned(orNone(c.owned())),
                 offered,
-                c.method(),
+                method(c.method()),
                 c.month(),
-                orNone(c.pins()),
-                orNone(c.takenOut()),
+                byHand(orNone(c.pins()), orNone(c.takenOut()), orNone(c.steps())),
                 patches(c.date(), orNone(c.patches())),
-                ProbeBands.SHIPPED);
+                Consultation.House.SHIPPED);
     }
 
     /** The same from stored parts. */
@@ -66,13 +66,12 @@ public final class Cases {
             CaseDocument.Reading reading,
             List<Consultation.Owned> shelf,
             List<Product> catalogue,
-            String method,
+            Method method,
             Month month,
-            List<CaseDocument.Choice> pins,
-            List<CaseDocument.Choice> takenOut,
+            Consultation.ByHand byHand,
             List<Consultation.Patched> patches,
-            ProbeBands bands) {
-        Asked asked = asked(date, intake, reading, shelf, bands);
+            Consultation.House house) {
+        Asked asked = asked(date, intake, reading, shelf, house.bands());
         return new Consultation(
                 asked.face(),
                 asked.answers(),
@@ -80,7 +79,7 @@ public final class Cases {
                 concerns(intake),
                 shelf,
                 catalogue,
-                method(method),
+                method,
                 Sites.find(intake.site())
                         .orElseThrow(() -> Problem.field(
                                 "/intake/site",
@@ -91,14 +90,42 @@ public final class Cases {
                                                         .map(s -> s.id())
                                                         .toList()))),
                 month,
-                choices(pins),
-                choices(takenOut),
+                byHand,
                 Consultation.Standing.NONE,
                 patches,
-                bands);
+                house);
     }
 
-    /** @throws Problem when there is none of that id */
+    /** What the therapist has decided herself, checked. */
+    public static Consultation.ByHand byHand(
+            List<CaseDocument.Choice> pins, List<CaseDocument.Choice> takenOut, List<CaseDocument.StepByHand> steps) {
+        return new Consultation.ByHand(
+                choices(pins),
+                choices(takenOut),
+                each(
+                        "/steps",
+                        steps,
+                        s -> "%s in the %s".formatted(s.product(), s.part().words()),
+                        Cases::adjustment));
+    }
+
+    private static Adjustment adjustment(CaseDocument.StepByHand s) {
+        return new Adjustment(
+                s.part(),
+                new ProductId(s.product()),
+                s.optional(),
+                Optional.ofNullable(s.on()),
+                s.nights(),
+                s.secondCoat(),
+                s.words().strip(),
+                Optional.ofNullable(s.move())
+                        .map(m -> new Adjustment.Move(
+                                Optional.ofNullable(m.after()).map(ProductId::new),
+                                Optional.ofNullable(m.before()).map(ProductId::new),
+                                m.why().strip())));
+    }
+
+    /** @throws Problem when no method of that id ships */
     public static Method method(String id) {
         return Methods.find(id)
                 .orElseThrow(() -> Problem.field(

@@ -34,12 +34,31 @@ class PracticeController {
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
             String by) {}
 
+    record YardstickForm(
+            @NotNull(message = "Say how much.") Double value,
+
+            @NotBlank(message = "Say who changes it.")
+            @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
+            String by) {}
+
     private final Bands bands;
     private final Settings settings;
+    private final Yardsticks yardsticks;
 
-    PracticeController(Bands bands, Settings settings) {
+    PracticeController(Bands bands, Settings settings, Yardsticks yardsticks) {
         this.bands = bands;
         this.settings = settings;
+        this.yardsticks = yardsticks;
+    }
+
+    @GetMapping("/yardstick")
+    List<Yardsticks.YardstickView> yardstick() {
+        return yardsticks.view();
+    }
+
+    @PutMapping("/yardstick/{id}")
+    List<Yardsticks.YardstickView> setYardstick(@PathVariable String id, @RequestBody @Valid YardstickForm form) {
+        return yardsticks.set(id, form.value(), form.by());
     }
 
     @GetMapping("/currency")

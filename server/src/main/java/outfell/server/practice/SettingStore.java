@@ -3,7 +3,9 @@ package outfell.server.practice;
 import static outfell.store.Tables.PRACTICE_SETTING;
 
 import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -26,6 +28,16 @@ class SettingStore {
                 .where(PRACTICE_SETTING.NAME.eq(name))
                 .orderBy(PRACTICE_SETTING.CHANGED_AT.desc(), PRACTICE_SETTING.ID)
                 .fetch(r -> new Setting(r.getSetTo(), r.getChangedBy(), r.getChangedAt()));
+    }
+
+    /** What stands of all whose name begins so, by name. */
+    Map<String, String> newest(String prefix) {
+        Map<String, String> newest = new LinkedHashMap<>();
+        db.selectFrom(PRACTICE_SETTING)
+                .where(PRACTICE_SETTING.NAME.startsWith(prefix))
+                .orderBy(PRACTICE_SETTING.CHANGED_AT.desc(), PRACTICE_SETTING.ID)
+                .forEach(r -> newest.putIfAbsent(r.getName(), r.getSetTo()));
+        return newest;
     }
 
     void add(String name, Setting setting) {

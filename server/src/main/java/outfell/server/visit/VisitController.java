@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import outfell.regimen.Compared;
 import outfell.regimen.Findings;
 import outfell.regimen.Loosened;
 import outfell.regimen.PresentRoutine;
@@ -93,9 +94,7 @@ class VisitController {
     /** What was asked and read at the visit before; nothing when this is the first. */
     @GetMapping("/visits/{id}/before")
     ResponseEntity<Visit> before(@PathVariable UUID id) {
-        return visits.before(id)
-                .map(ResponseEntity::ok)
-                .orElseGet(() -> ResponseEntity.noContent().build());
+        return orNothing(visits.before(id));
     }
 
     /** The verdict of a visit as it stands in the window, kept or not. */
@@ -114,6 +113,23 @@ class VisitController {
     @GetMapping("/visits/{id}/plan/findings")
     List<Findings.Met> findings(@PathVariable UUID id) {
         return visits.findings(id);
+    }
+
+    /** The plan against the one that is computed without anything by hand. */
+    @GetMapping("/visits/{id}/plan/computed")
+    ResponseEntity<Compared> withComputed(@PathVariable UUID id) {
+        return orNothing(visits.withComputed(id));
+    }
+
+    /** The best plan for three quarters of the money, against this one. */
+    @GetMapping("/visits/{id}/plan/cheaper")
+    ResponseEntity<Compared> cheaper(@PathVariable UUID id) {
+        return orNothing(visits.cheaper(id));
+    }
+
+    private static <T> ResponseEntity<T> orNothing(Optional<T> found) {
+        return found.map(ResponseEntity::ok)
+                .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
     /** Which limit to let out, by how little, and what that buys. */

@@ -12,4 +12,5 @@ public record VisitDocument(
         String method,
         Month month,
         List<CaseDocument.Choice> pins,
-        List<CaseDocument.Choice> takenOut) {}
+        List<CaseDocument.Choice> takenOut,
+        List<CaseDocument.StepByHand> steps) {}

@@ -14,9 +14,12 @@ import static outfell.store.Tables.VISIT_CONCERN;
 import static outfell.store.Tables.VISIT_CONTRADICTION;
 import static outfell.store.Tables.VISIT_PLACE;
 import static outfell.store.Tables.VISIT_SETTLED;
+import static outfell.store.Tables.VISIT_STEP;
+import static outfell.store.Tables.VISIT_STEP_DAY;
 import static outfell.store.Tables.VISIT_WORD;
 
 import java.math.BigDecimal;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
@@ -30,12 +33,14 @@ import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Query;
 import org.jooq.Record;
+import org.jooq.Record2;
 import org.jooq.Table;
 import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.regimen.Consultation.Place;
 import outfell.regimen.Consultation.Taste;
+import outfell.routine.Coverage;
 import outfell.routine.Part;
 import outfell.server.plan.CaseDocument;
 import outfell.skin.ByHand;
@@ -63,7 +68,8 @@ public class VisitStore {
             String method,
             Month month,
             List<CaseDocument.Choice> pins,
-            List<CaseDocument.Choice> takenOut) {}
+            List<CaseDocument.Choice> takenOut,
+            List<CaseDocument.StepByHand> steps) {}
 
     /** A plan as it was handed over. */
     public record SavedPlan(UUID id, int number, Month month, LocalDateTime savedAt) {}
@@ -264,6 +270,7 @@ public class VisitStore {
         clear(VISIT_CONTRADICTION, VISIT_CONTRADICTION.VISIT_ID, visit);
         clear(VISIT_BY_HAND, VISIT_BY_HAND.VISIT_ID, visit);
         clear(VISIT_CHOICE, VISIT_CHOICE.VISIT_ID, visit);
+        clear(VISIT_STEP, VISIT_STEP.VISIT_ID, visit);
     }
 
     private <R extends Record> void clear(Table<R> table, TableField<R, UUID> key, UUID visit) {
@@ -276,6 +283,7 @@ public class VisitStore {
         writeReading(all, v.id(), v.reading());
         choices(all, v.id(), v.pins(), false);
         choices(all, v.id(), v.takenOut(), true);
+        steps(all, v.id(), v.steps());
         db.batch(all).execute();
     }
 
@@ -371,6 +379,60 @@ public class VisitStore {
         }
     }
 
+    private void steps(List<Query> all, UUID visit, List<CaseDocument.StepByHand> steps) {
+        for (int i = 0; i < steps.size(); i++) {
+            CaseDocument.StepByHand s = steps.get(i);
+            CaseDocument.MovedTo move = s.move();
+            Coverage on = s.on();
+            all.add(db.insertInto(VISIT_STEP)
+                    .set(VISIT_STEP.VISIT_ID, visit)
+                    .set(VISIT_STEP.PART, s.part().name())
+                    .set(VISIT_STEP.PRODUCT_ID, s.product())
+                    .set(VISIT_STEP.PLACE, i)
+                    .set(VISIT_STEP.LEFT_OUT, s.optional())
+                    .set(VISIT_STEP.KEPT_TO, on == null ? null : on.name())
+                    .set(VISIT_STEP.SECOND_COAT, s.secondCoat())
+                    .set(VISIT_STEP.OWN_WORDS, s.words())
+                    .set(VISIT_STEP.MOVED, move != null)
+                    .set(VISIT_STEP.GOES_AFTER, move == null ? null : move.after())
+                    .set(VISIT_STEP.GOES_BEFORE, move == null ? null : move.before())
+                    .set(VISIT_STEP.MOVED_WHY, move == null ? "" : move.why()));
+            s.nights().stream()
+                    .distinct()
+                    .forEach(day -> all.add(db.insertInto(VISIT_STEP_DAY)
+                            .set(VISIT_STEP_DAY.VISIT_ID, visit)
+                            .set(VISIT_STEP_DAY.PART, s.part().name())
+                            .set(VISIT_STEP_DAY.PRODUCT_ID, s.product())
+                            .set(VISIT_STEP_DAY.WEEKDAY, day.name())));
+        }
+    }
+
+    private List<CaseDocument.StepByHand> steps(UUID visit) {
+        Map<Record2<String, String>, List<DayOfWeek>> days = db.select(
+                        VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID, VISIT_STEP_DAY.WEEKDAY)
+                .from(VISIT_STEP_DAY)
+                .where(VISIT_STEP_DAY.VISIT_ID.eq(visit))
+                .fetchGroups(
+                        r -> r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID),
+                        r -> DayOfWeek.valueOf(r.value3()));
+        return db.selectFrom(VISIT_STEP)
+                .where(VISIT_STEP.VISIT_ID.eq(visit))
+                .orderBy(VISIT_STEP.PLACE)
+                .fetch(r -> new CaseDocument.StepByHand(
+                        Part.valueOf(r.getPart()),
+                        r.getProductId(),
+                        r.getLeftOut(),
+                        r.getKeptTo() == null ? null : Coverage.valueOf(r.getKeptTo()),
+                        days.getOrDefault(r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID), List.of()).stream()
+                                .sorted()
+                                .toList(),
+                        r.getSecondCoat(),
+                        r.getOwnWords(),
+                        r.getMoved()
+                                ? new CaseDocument.MovedTo(r.getGoesAfter(), r.getGoesBefore(), r.getMovedWhy())
+                                : null));
+    }
+
     private Visit read(VisitRecord r) {
         return new Visit(
                 r.getId(),
@@ -382,7 +444,8 @@ public class VisitStore {
                 r.getMethod(),
                 Month.valueOf(r.getPlanMonth()),
                 choices(r.getId(), false),
-                choices(r.getId(), true));
+                choices(r.getId(), true),
+                steps(r.getId()));
     }
 
     private CaseDocument.Reading reading(VisitRecord r) {

@@ -21,6 +21,7 @@ import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
+import outfell.regimen.Compared;
 import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Finder;
@@ -42,6 +43,8 @@ import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.Plans;
 import outfell.server.plan.VerdictView;
 import outfell.server.practice.Bands;
+import outfell.server.practice.HouseMethods;
+import outfell.server.practice.Yardsticks;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.SavedPlan;
@@ -63,6 +66,8 @@ public class Visits {
     private final Plans plans;
     private final Patches patches;
     private final Bands bands;
+    private final HouseMethods methods;
+    private final Yardsticks yardsticks;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -74,6 +79,8 @@ public class Visits {
             Plans plans,
             Patches patches,
             Bands bands,
+            HouseMethods methods,
+            Yardsticks yardsticks,
             JsonMapper json,
             Clock clock) {
         this.store = store;
@@ -83,6 +90,8 @@ public class Visits {
         this.plans = plans;
         this.patches = patches;
         this.bands = bands;
+        this.methods = methods;
+        this.yardsticks = yardsticks;
         this.json = json;
         this.clock = clock;
     }
@@ -105,6 +114,7 @@ public class Visits {
                 last.map(Visit::method).orElse(Methods.all().getFirst().id()),
                 today.getMonth(),
                 List.of(),
+                List.of(),
                 List.of());
         store.insert(visit);
         return visit;
@@ -126,6 +136,7 @@ public class Visits {
         consultation(after);
         document.pins().forEach(p -> known(p.product()));
         document.takenOut().forEach(p -> known(p.product()));
+        document.steps().forEach(p -> known(p.product()));
         if (!store.update(after)) {
             throw new Clash(find(id));
         }
@@ -138,7 +149,7 @@ public class Visits {
 
     /** The plan of the visit's own month, with what its method changes in the plan of another. */
     public PlanAnswer planInstead(UUID id, String method) {
-        return plans.instead(consultation(find(id)), Cases.method(method));
+        return plans.instead(consultation(find(id)), methods.get(method));
     }
 
     /** What the steps of the visit's plan do to one another, and what mends it. */
@@ -149,6 +160,16 @@ public class Visits {
     /** Which limit of the visit's plan to let out, by how little, and what that buys. */
     public List<Loosened> loosened(UUID id) {
         return Planner.loosen(consultation(find(id)));
+    }
+
+    /** The visit's plan against the computed one; nothing when there is no plan. */
+    public Optional<Compared> withComputed(UUID id) {
+        return Planner.withComputed(consultation(find(id)));
+    }
+
+    /** The best plan for less money against the visit's; nothing when none is cheaper. */
+    public Optional<Compared> cheaper(UUID id) {
+        return Planner.cheaper(consultation(find(id)));
     }
 
     /** What the plan costs and how long its packs last, those in use by what is left of them. */
@@ -275,7 +296,7 @@ public class Visits {
                 Cases.concerns(visit.intake()),
                 now,
                 shelf.used(visit.client()),
-                Cases.method(visit.method()));
+                methods.get(visit.method()));
     }
 
     private Cases.Asked asked(Visit visit, ProbeBands now) {
@@ -305,7 +326,8 @@ public class Visits {
                 document.method(),
                 document.month(),
                 document.pins(),
-                document.takenOut());
+                document.takenOut(),
+                document.steps());
     }
 
     private Consultation consultation(Visit v) {
@@ -315,12 +337,11 @@ public class Visits {
                 v.reading(),
                 shelf.owned(v.client()),
                 catalogue.house(),
-                v.method(),
+                methods.get(v.method()),
                 v.month(),
-                v.pins(),
-                v.takenOut(),
+                Cases.byHand(v.pins(), v.takenOut(), v.steps()),
                 patches.of(v.client()),
-                bands.current());
+                new Consultation.House(bands.current(), yardsticks.current()));
     }
 
     /** What stands until it is asked again; a wait that has run out and a release for one visit do not come along. */

@@ -11,14 +11,12 @@ import outfell.climate.Sites;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.Sources;
-import outfell.method.Method;
-import outfell.method.Methods;
-import outfell.method.Schools;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
+import outfell.routine.Coverage;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.skin.Concern;
@@ -41,7 +39,7 @@ class VocabularyController {
             List<ActiveWords> actives,
             List<TextureWords> textures,
             List<SiteWords> sites,
-            List<MethodWords> methods,
+            List<CoverageWords> coverages,
             List<SafetyScreen.Group> questionGroups,
             List<PhototypeReader.SunClass> phototypes,
             List<QuantityWords> quantities,
@@ -68,7 +66,7 @@ class VocabularyController {
 
     record SiteWords(String id, String name, String note) {}
 
-    record MethodWords(String id, String name, String note, Because because, List<Schools.SchoolAnswer> answers) {}
+    record CoverageWords(Coverage coverage, String label) {}
 
     private static final Vocabulary WORDS = words();
 
@@ -98,7 +96,9 @@ class VocabularyController {
                         .map(t -> new TextureWords(t, ProductReader.textureWords(t)))
                         .toList(),
                 Sites.all().stream().map(VocabularyController::site).toList(),
-                Methods.all().stream().map(VocabularyController::method).toList(),
+                Arrays.stream(Coverage.values())
+                        .map(c -> new CoverageWords(c, c.words()))
+                        .toList(),
                 SafetyScreen.groups(),
                 PhototypeReader.classes(),
                 Arrays.stream(ProbeReading.Quantity.values())
@@ -113,9 +113,5 @@ class VocabularyController {
 
     private static SiteWords site(Site s) {
         return new SiteWords(s.id(), s.name(), s.note());
-    }
-
-    private static MethodWords method(Method m) {
-        return new MethodWords(m.id(), m.name(), m.note(), m.because(), Schools.of(m));
     }
 }

@@ -1,0 +1,104 @@
+package outfell.regimen;
+
+import java.util.List;
+import java.util.Map;
+import outfell.knowledge.Because;
+import outfell.product.ProductId;
+import outfell.supply.Supply;
+
+/**
+ * One plan held against another.
+ *
+ * @param changes from the other plan to this
+ * @param behind points that this earns less, at least 0
+ * @param lost concerns that the other serves and this does not
+ * @param month what this costs a month for what is still to be bought, where prices are known
+ * @param monthOther what the other costs
+ * @param because the whole in one sentence
+ */
+public record Compared(
+        List<Change> changes, double behind, List<String> lost, double month, double monthOther, Because because) {
+    /** The share of its money that a cheaper plan may cost. */
+    private static final double CHEAPER = 0.75;
+
+    /** Hers against the plan as it is computed without what she has changed. */
+    static Compared withComputed(Consultation consultation, Regimen computed, Regimen hers) {
+        double behind = behind(computed, hers);
+        List<String> lost = lost(computed, hers);
+        String points = behind == 0
+                ? "Nothing is lost against the computed plan"
+                : "The computed plan earns %.0f points more".formatted(Math.max(1, behind));
+        return of(
+                consultation,
+                Change.byHand(consultation, computed, hers),
+                computed,
+                hers,
+                "%s; %s.".formatted(points, leaves(lost)));
+    }
+
+    /** The best plan for three quarters of the money against the present one. */
+    static Compared cheaper(Consultation consultation, Regimen now, Regimen cheaper) {
+        List<String> lost = lost(now, cheaper);
+        double behind = behind(now, cheaper);
+        String points = behind < 0.5 ? "nothing to speak of" : "%.0f of the plan's points".formatted(behind);
+        return of(
+                consultation,
+                Change.between(now, cheaper).stream()
+                        .map(c -> new Change(
+                                c.part(),
+                                c.kind(),
+                                c.what(),
+                                c.from(),
+                                c.to(),
+                                Because.house("The best that the smaller sum allows.")))
+                        .toList(),
+                now,
+                cheaper,
+                "It costs %s; %s.".formatted(points, leaves(lost)));
+    }
+
+    private static Compared of(
+            Consultation consultation, List<Change> changes, Regimen other, Regimen mine, String sentence) {
+        return new Compared(
+                changes,
+                behind(other, mine),
+                lost(other, mine),
+                month(consultation, mine),
+                month(consultation, other),
+                Because.house(sentence));
+    }
+
+    /** What a plan may cost to be the cheaper one. */
+    static double cheaperBudget(Consultation consultation, Regimen now) {
+        return CHEAPER * month(consultation, now);
+    }
+
+    private static double behind(Regimen other, Regimen mine) {
+        return Math.max(0, Math.round((other.points() - mine.points()) * 10) / 10.0);
+    }
+
+    private static List<String> lost(Regimen other, Regimen mine) {
+        return other.served().stream()
+                .filter(s -> !s.by().isEmpty())
+                .map(Regimen.Served::concern)
+                .filter(c -> mine.served().stream().anyMatch(s -> s.concern().equals(c) && s.by().isEmpty()))
+                .toList();
+    }
+
+    private static String leaves(List<String> lost) {
+        return lost.isEmpty()
+                ? "every concern that was served still is"
+                : "nothing is done any more for %s".formatted(String.join(", ", lost));
+    }
+
+    private static double month(Consultation consultation, Regimen regimen) {
+        Map<ProductId, Double> grams = Supply.gramsAWeek(regimen.steps().toList());
+        return consultation.products().stream()
+                .filter(p -> consultation.shelf().stream()
+                        .noneMatch(o -> o.product().id().equals(p.id())))
+                .filter(p -> grams.containsKey(p.id()))
+                .mapToDouble(
+                        p -> Supply.month(p, grams.getOrDefault(p.id(), 0.0)).orElse(0))
+                .sum();
+    }
+}

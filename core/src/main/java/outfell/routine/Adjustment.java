@@ -1,0 +1,78 @@
+package outfell.routine;
+
+import java.time.DayOfWeek;
+import java.util.List;
+import java.util.Optional;
+import outfell.product.ProductId;
+
+/**
+ * What the therapist has changed on one step by hand. A step that is changed stays in the plan.
+ *
+ * @param optional whether the client may leave it out on any day
+ * @param on which part of the face, when not what its kind covers by itself
+ * @param nights on which days only; empty for the computed ones
+ * @param secondCoat whether a second coat goes on where it is needed
+ * @param words own words for the client's sheet; empty for the computed ones
+ * @param move to another place in the routine
+ */
+public record Adjustment(
+        Part part,
+        ProductId product,
+        boolean optional,
+        Optional<Coverage> on,
+        List<DayOfWeek> nights,
+        boolean secondCoat,
+        String words,
+        Optional<Move> move) {
+    /** Longest own wording, in characters: what fits under a step on the sheet. */
+    public static final int LONGEST_WORDS = 160;
+
+    /**
+     * A place beside a neighbour; when that one has left the plan, beside the other.
+     *
+     * @param after the step that it follows; absent for the first place
+     * @param before the step that it comes before; absent for the last place
+     * @param why against which rule, in her own words; empty when no rule speaks against it
+     */
+    public record Move(Optional<ProductId> after, Optional<ProductId> before, String why) {
+        public Move {
+            if (after.isEmpty() && before.isEmpty()) {
+                throw new IllegalArgumentException("A moved step needs a neighbour to stand beside.");
+            }
+        }
+    }
+
+    public Adjustment {
+        nights = nights.stream().distinct().sorted().toList();
+        if (words.length() > LONGEST_WORDS) {
+            throw new IllegalArgumentException(
+                    "Own words for the sheet may have %d characters, not %d.".formatted(LONGEST_WORDS, words.length()));
+        }
+    }
+
+    /** A step as it is computed. */
+    public static Adjustment none(Part part, ProductId product) {
+        return new Adjustment(part, product, false, Optional.empty(), List.of(), false, "", Optional.empty());
+    }
+
+    static Adjustment of(List<Adjustment> all, Part part, ProductId product) {
+        return all.stream()
+                .filter(a -> a.part() == part && a.product().equals(product))
+                .findFirst()
+                .orElseGet(() -> none(part, product));
+    }
+
+    /** How many times the computed amount goes on: less on part of the face, twice with a second coat. */
+    public double times() {
+        return on.map(Coverage::share).orElse(1.0) * coats();
+    }
+
+    public int coats() {
+        return secondCoat ? 2 : 1;
+    }
+
+    /** Days a week, when they are set by hand. */
+    public int daysOr(int computed) {
+        return nights.isEmpty() ? computed : nights.size();
+    }
+}

@@ -1,0 +1,260 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.DayOfWeek;
+import java.time.Month;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import outfell.method.Methods;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.regimen.Consultation.ByHand;
+import outfell.regimen.Consultation.Choice;
+import outfell.regimen.Consultation.Life;
+import outfell.routine.Adjustment;
+import outfell.routine.Coverage;
+import outfell.routine.Moves;
+import outfell.routine.Part;
+import outfell.routine.Step;
+
+class ByHandTest {
+    private static final Consultation PLAIN = consultation("classic", 5);
+
+    @Test
+    void a_step_moves_within_the_rules_without_a_reason_and_against_them_with_one() {
+        Step cream = step(PLAIN, Part.EVENING, StepKind.MOISTURISER);
+        Moves.Shift toFront = cream.shifts().getFirst();
+        assertThat(toFront.to()).isEqualTo(1);
+        assertThat(toFront.against()).isNotEmpty();
+        ProductId first = regimen(PLAIN).evening().steps().getFirst().product();
+
+        Regimen unexplained = regimen(changed(PLAIN, moved(cream, first, "")));
+        assertThat(unexplained.refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("needs a reason"));
+        assertThat(numbers(unexplained)).isEqualTo(numbers(regimen(PLAIN)));
+
+        Regimen explained = regimen(changed(PLAIN, moved(cream, first, "the skin stings without it")));
+        assertThat(explained.refusals()).isEmpty();
+        Step moved = explained.evening().steps().getFirst();
+        assertThat(moved.product()).isEqualTo(cream.product());
+        assertThat(moved.hand().movedBecause()).isEqualTo("the skin stings without it");
+        assertThat(moved.next().sentence()).isEqualTo("By hand: the skin stings without it");
+    }
+
+    @Test
+    void nothing_is_laid_over_the_sunscreen_whatever_the_reason() {
+        Step cream = step(PLAIN, Part.MORNING, StepKind.MOISTURISER);
+        Step sunscreen = step(PLAIN, Part.MORNING, StepKind.SUNSCREEN);
+        assertThat(cream.shifts())
+                .filteredOn(s -> s.to() == sunscreen.number())
+                .singleElement()
+                .satisfies(s -> {
+                    assertThat(s.allowed()).isFalse();
+                });
+        Adjustment over = new Adjustment(
+                Part.MORNING,
+                cream.product(),
+                false,
+                Optional.empty(),
+                List.of(),
+                false,
+                "",
+                Optional.of(new Adjustment.Move(Optional.of(sunscreen.product()), Optional.empty(), "she likes it")));
+        Regimen regimen = regimen(changed(PLAIN, over));
+        assertThat(regimen.refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("Nothing goes over the sunscreen"));
+        assertThat(regimen.morning().steps().getLast().kind()).isEqualTo(StepKind.SUNSCREEN);
+    }
+
+    @Test
+    void a_move_whose_neighbours_have_left_is_not_followed_and_says_so() {
+        Step cream = step(PLAIN, Part.EVENING, StepKind.MOISTURISER);
+        Adjustment lost = moved(cream, new ProductId("gone-from-here"), "why not");
+        assertThat(regimen(changed(PLAIN, lost)).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("no longer here"));
+    }
+
+    @Test
+    void part_of_the_face_some_days_and_a_second_coat_change_amount_time_and_month() {
+        Step cream = step(PLAIN, Part.EVENING, StepKind.MOISTURISER);
+        Step part = step(changed(PLAIN, on(cream, Coverage.DRY_PLACES, false)), Part.EVENING, StepKind.MOISTURISER);
+        assertThat(part.part()).isEqualTo("dry places");
+        assertThat(part.amount().grams()).isEqualTo(Math.round(cream.amount().grams() * 20) / 100.0);
+        Step twice = step(changed(PLAIN, on(cream, null, true)), Part.EVENING, StepKind.MOISTURISER);
+        assertThat(twice.amount().grams()).isEqualTo(Math.round(cream.amount().grams() * 200) / 100.0);
+        assertThat(twice.amount().words()).endsWith(", 2 coats");
+        assertThat(twice.handsOn()).isEqualTo(2 * cream.handsOn());
+
+        Step serum = step(PLAIN, Part.MORNING, StepKind.SERUM);
+        Regimen some = regimen(changed(PLAIN, nights(Part.MORNING, serum, DayOfWeek.MONDAY, DayOfWeek.THURSDAY)));
+        assertThat(step(some, Part.MORNING, serum.product()).nights())
+                .containsExactly(DayOfWeek.MONDAY, DayOfWeek.THURSDAY);
+    }
+
+    @Test
+    void what_a_hard_limit_forbids_is_refused_and_the_rest_is_followed() {
+        Step sunscreen = step(PLAIN, Part.MORNING, StepKind.SUNSCREEN);
+        Adjustment much = new Adjustment(
+                Part.MORNING,
+                sunscreen.product(),
+                true,
+                Optional.of(Coverage.CHEEKS),
+                List.of(DayOfWeek.MONDAY),
+                true,
+                "Two coats, ears too.",
+                Optional.empty());
+        Regimen regimen = regimen(changed(PLAIN, much));
+        assertThat(regimen.refusals()).hasSize(4);
+        Step after = step(regimen, Part.MORNING, sunscreen.product());
+        assertThat(after.everyDay()).isTrue();
+        assertThat(after.amount()).isEqualTo(sunscreen.amount());
+        assertThat(after.hand().optional()).isFalse();
+        assertThat(after.hand().words()).isEqualTo("Two coats, ears too.");
+    }
+
+    @Test
+    void a_strong_step_gets_no_more_nights_than_the_skin_bears() {
+        Consultation c = withStrong();
+        Step strong = regimen(c).evening().steps().stream()
+                .filter(s -> !s.everyDay())
+                .findFirst()
+                .orElseThrow();
+        Regimen fewer = regimen(changed(c, nights(Part.EVENING, strong, DayOfWeek.FRIDAY)));
+        assertThat(step(fewer, Part.EVENING, strong.product()).nights()).containsExactly(DayOfWeek.FRIDAY);
+        Regimen all = regimen(changed(c, nights(Part.EVENING, strong, DayOfWeek.values())));
+        assertThat(all.refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence())
+                        .contains("on 7 nights")
+                        .contains("bears"));
+        assertThat(step(all, Part.EVENING, strong.product()).nights()).hasSameSizeAs(strong.nights());
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+    void a_kept_step_stays_whatever_is_changed_around_it(int seed) {
+        Consultation c = consultation(List.of("classic", "layered", "re-tone").get(seed % 3), seed);
+        for (Step kept : regimen(c).evening().steps()) {
+            Consultation locked = c.with(new Choice(Part.EVENING, kept.product()));
+            for (Consultation other : List.of(
+                    locked,
+                    locked.in(Month.JULY),
+                    locked.by(Methods.find("barrier-first").orElseThrow()),
+                    locked.living(Life.USUAL.withSteps(4)))) {
+                Regimen again = regimen(other);
+                boolean stays = again.evening().steps().stream()
+                        .anyMatch(s ->
+                                s.product().equals(kept.product()) && s.hand().kept());
+                boolean told =
+                        again.refusals().stream().anyMatch(r -> r.product().equals(kept.product()));
+                assertThat(stays || told).as("%s, seed %d", kept.name(), seed).isTrue();
+            }
+        }
+    }
+
+    @Test
+    void hers_is_held_against_the_computed_plan() {
+        assertThat(Planner.withComputed(PLAIN).orElseThrow().changes()).isEmpty();
+        assertThat(Planner.withComputed(PLAIN).orElseThrow().behind()).isZero();
+        Step serum = step(PLAIN, Part.MORNING, StepKind.SERUM);
+        Compared without = Planner.withComputed(PLAIN.leaving(new Choice(Part.MORNING, serum.product())))
+                .orElseThrow();
+        assertThat(without.changes()).anySatisfy(c -> {
+            assertThat(c.from()).isEqualTo(serum.name());
+            assertThat(c.because().sentence()).isEqualTo("Taken out by hand.");
+        });
+        assertThat(regimen(PLAIN).morning().steps())
+                .anySatisfy(s -> assertThat(Planner.withComputed(PLAIN.leaving(new Choice(Part.MORNING, s.product())))
+                                .orElseThrow()
+                                .behind())
+                        .isPositive());
+    }
+
+    @Test
+    void three_quarters_of_the_money_buy_the_next_best() {
+        Compared cheaper = Planner.cheaper(PLAIN).orElseThrow();
+        assertThat(cheaper.month()).isLessThan(cheaper.monthOther());
+        assertThat(cheaper.changes()).isNotEmpty();
+        assertThat(cheaper.because().sentence()).startsWith("It costs");
+    }
+
+    private static Consultation consultation(String method, int seed) {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+        return Consultations.of(
+                Consultations.face(random),
+                method,
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                Life.USUAL);
+    }
+
+    private static Consultation withStrong() {
+        return java.util.stream.IntStream.range(0, 30)
+                .mapToObj(seed -> consultation("classic", seed))
+                .filter(c -> regimen(c).evening().steps().stream().anyMatch(s -> !s.everyDay()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Consultation changed(Consultation c, Adjustment a) {
+        return c.by(new ByHand(List.of(), List.of(), List.of(a)));
+    }
+
+    private static Adjustment moved(Step step, ProductId before, String why) {
+        return new Adjustment(
+                Part.EVENING,
+                step.product(),
+                false,
+                Optional.empty(),
+                List.of(),
+                false,
+                "",
+                Optional.of(new Adjustment.Move(Optional.empty(), Optional.of(before), why)));
+    }
+
+    private static Adjustment on(Step step, @org.jspecify.annotations.Nullable Coverage on, boolean coat) {
+        return new Adjustment(
+                Part.EVENING, step.product(), false, Optional.ofNullable(on), List.of(), coat, "", Optional.empty());
+    }
+
+    private static Adjustment nights(Part part, Step step, DayOfWeek... nights) {
+        return new Adjustment(
+                part, step.product(), false, Optional.empty(), List.of(nights), false, "", Optional.empty());
+    }
+
+    private static Regimen regimen(Consultation c) {
+        return ((Outcome.Planned) Planner.plan(c)).regimen();
+    }
+
+    private static Step step(Consultation c, Part part, StepKind kind) {
+        return regimen(c).routine(part).steps().stream()
+                .filter(s -> s.kind() == kind)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Step step(Regimen regimen, Part part, ProductId product) {
+        return regimen.routine(part).steps().stream()
+                .filter(s -> s.product().equals(product))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Set<String> numbers(Regimen regimen) {
+        return regimen.evening().steps().stream()
+                .map(s -> s.number() + " " + s.name())
+                .collect(java.util.stream.Collectors.toSet());
+    }
+}

@@ -1,0 +1,90 @@
+package outfell.server.practice;
+
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import outfell.regimen.Yardstick;
+import outfell.server.problem.Problem;
+
+/** By what the practice chooses: the shipped yardstick with what the practice has set over it. */
+@Service
+public class Yardsticks {
+    private static final String PREFIX = "yardstick/";
+
+    /**
+     * A setting as shown.
+     *
+     * @param changes newest first; none while the shipped value stands
+     */
+    public record YardstickView(
+            String id,
+            String group,
+            String words,
+            double value,
+            double shipped,
+            double least,
+            double most,
+            List<YardstickChange> changes) {}
+
+    /** Who set it when. */
+    public record YardstickChange(double value, String by, LocalDateTime at) {}
+
+    private final SettingStore store;
+    private final Clock clock;
+
+    Yardsticks(SettingStore store, Clock clock) {
+        this.store = store;
+        this.clock = clock;
+    }
+
+    public Yardstick current() {
+        return Yardstick.with(own());
+    }
+
+    public List<YardstickView> view() {
+        return Yardstick.settings().stream()
+                .map(s -> {
+                    List<YardstickChange> changes = changes(s.id());
+                    return new YardstickView(
+                            s.id(),
+                            s.group(),
+                            s.words(),
+                            changes.isEmpty() ? s.shipped() : changes.getFirst().value(),
+                            s.shipped(),
+                            s.least(),
+                            s.most(),
+                            changes);
+                })
+                .toList();
+    }
+
+    /** @throws Problem when there is no such setting, or the value lies outside its range */
+    @Transactional
+    public List<YardstickView> set(String id, double value, String by) {
+        Map<String, Double> all = own();
+        all.put(id, value);
+        try {
+            Yardstick.with(all);
+        } catch (IllegalArgumentException outside) {
+            throw Problem.field("/value", String.valueOf(outside.getMessage()));
+        }
+        store.add(PREFIX + id, new SettingStore.Setting(String.valueOf(value), by.strip(), LocalDateTime.now(clock)));
+        return view();
+    }
+
+    private Map<String, Double> own() {
+        Map<String, Double> own = new LinkedHashMap<>();
+        store.newest(PREFIX).forEach((name, to) -> own.put(name.substring(PREFIX.length()), Double.valueOf(to)));
+        return own;
+    }
+
+    private List<YardstickChange> changes(String id) {
+        return store.of(PREFIX + id).stream()
+                .map(s -> new YardstickChange(Double.parseDouble(s.to()), s.by(), s.at()))
+                .toList();
+    }
+}

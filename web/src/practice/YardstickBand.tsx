@@ -1,0 +1,116 @@
+import { useState } from 'react'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { api, ask, Refused, type Schemas } from '../api/client'
+import { keys } from '../api/hooks'
+import { capital, dateWords, numberFrom, timeWords } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import { useWho } from '../shared/who'
+
+type Setting = Schemas['YardstickView']
+
+/** By what the practice chooses, each setting in words, with who changed it. */
+export function YardstickBand() {
+  const yardstick = useQuery({
+    queryKey: keys.yardstick,
+    queryFn: () => ask(api.GET('/api/practice/yardstick')),
+  })
+  const [who, setWho] = useWho()
+  if (yardstick.isError) return <ErrorBand error={yardstick.error} again={() => void yardstick.refetch()} />
+  const groups = [...new Set((yardstick.data ?? []).map((s) => s.group))]
+  return (
+    <section className="band practice" aria-label="What the choice weighs">
+      <div>
+        <h2>What the choice weighs</h2>
+        <p className="second">
+          All concerns of a plan share 100 points. Change a weight and every plan follows at once.
+        </p>
+        <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+      </div>
+      <div>
+        {groups.map((group) => (
+          <details key={group} className="yardstick">
+            <summary>{capital(group)}</summary>
+            {(yardstick.data ?? [])
+              .filter((s) => s.group === group)
+              .map((s) => (
+                <OneSetting key={s.id + s.value} setting={s} who={who} />
+              ))}
+          </details>
+        ))}
+      </div>
+    </section>
+  )
+}
+
+function OneSetting({ setting, who }: { setting: Setting; who: string }) {
+  const queries = useQueryClient()
+  const [text, setText] = useState(String(setting.value))
+  const set = useMutation({
+    mutationFn: (value: number) =>
+      ask(
+        api.PUT('/api/practice/yardstick/{id}', {
+          params: { path: { id: setting.id } },
+          body: { value, by: who },
+        }),
+      ),
+    onSuccess: (all) => {
+      queries.setQueryData(keys.yardstick, all)
+      void queries.invalidateQueries({ queryKey: ['plan'] })
+    },
+  })
+  const value = text.trim() === '' ? null : numberFrom(text)
+  const refused = set.error instanceof Refused ? set.error.fields[0]?.sentence : set.error?.message
+  const wrong = value === null ? `"${text}" is not a number.` : refused
+  return (
+    <form
+      className="row"
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (value !== null) set.mutate(value)
+      }}
+    >
+      <TextField
+        label={`${setting.least} to ${setting.most}`}
+        value={text}
+        error={!!wrong}
+        onChange={(e) => setText(e.target.value)}
+        slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': capital(setting.words) } }}
+        sx={{ width: 110 }}
+      />
+      <span style={{ flex: 1 }}>
+        {capital(setting.words)}.
+        {wrong && (
+          <b role="alert" className="refusal">
+            {' '}
+            {wrong}
+          </b>
+        )}
+        {setting.changes[0] && (
+          <span className="second">
+            {' '}
+            {setting.changes[0].by}, {dateWords(setting.changes[0].at)} {timeWords(setting.changes[0].at)};
+            shipped with {setting.shipped}.
+          </span>
+        )}
+      </span>
+      <Button
+        type="submit"
+        disabled={value === null || value === setting.value || who.trim() === '' || set.isPending}
+        aria-label={`Set: ${setting.words}`}
+      >
+        Set
+      </Button>
+      {setting.value !== setting.shipped && (
+        <Button
+          disabled={who.trim() === ''}
+          onClick={() => set.mutate(setting.shipped)}
+          aria-label={`Back to ${setting.shipped}: ${setting.words}`}
+        >
+          Back to {setting.shipped}
+        </Button>
+      )}
+    </form>
+  )
+}

@@ -1,0 +1,44 @@
+import { useState } from 'react'
+import Button from '@mui/material/Button'
+import type { Schemas } from '../api/client'
+import { useComputed } from '../api/hooks'
+import { ErrorBand } from '../shared/States'
+import { capital } from '../shared/format'
+import type { VisitContext } from '../visit/VisitShell'
+
+/** Her plan against the one that is computed without anything by hand. */
+export function AgainstComputed({ context }: { context: VisitContext }) {
+  const [open, setOpen] = useState(false)
+  const { visit, work } = context
+  const compared = useComputed(visit.id, visit.version, open && !work.draft.dirty)
+  return (
+    <div>
+      <Button aria-expanded={open} onClick={() => setOpen((now) => !now)}>
+        {open ? 'Fold the comparison' : 'Hold it against the computed plan'}
+      </Button>
+      {open && compared.isError && <ErrorBand error={compared.error} again={() => void compared.refetch()} />}
+      {open && compared.data && (
+        <>
+          <p>{compared.data.because.sentence}</p>
+          <ChangeList changes={compared.data.changes} />
+        </>
+      )}
+    </div>
+  )
+}
+
+/** Changes, each with its routine, what happened and why. */
+export function ChangeList({ changes }: { changes: Schemas['Change'][] }) {
+  return (
+    <ul>
+      {changes.map((c) => (
+        <li key={c.part + c.kind + c.what + c.from + c.to}>
+          <b>
+            {capital(c.part.toLowerCase())}, {c.what}:
+          </b>{' '}
+          {[...new Set([c.from, c.to])].filter((x) => x !== '').join(' → ')}. {c.because.sentence}
+        </li>
+      ))}
+    </ul>
+  )
+}

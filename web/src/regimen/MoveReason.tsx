@@ -1,0 +1,70 @@
+import { useState } from 'react'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import TextField from '@mui/material/TextField'
+import { Why } from '../shared/Why'
+import type { Asking } from './useMove'
+
+const LONGEST = 200
+
+/** What speaks against a place, and her reason for it all the same; it stays on the plan. */
+export function MoveReason({
+  asking,
+  settle,
+  leave,
+}: {
+  asking: Asking
+  settle: (why: string) => void
+  leave: () => void
+}) {
+  const [why, setWhy] = useState('')
+  const { step, to, shift } = asking
+  return (
+    <Dialog open onClose={leave} fullWidth maxWidth="sm" aria-labelledby="move-title">
+      <form
+        onSubmit={(e) => {
+          e.preventDefault()
+          if (why.trim() !== '') settle(why.trim())
+        }}
+      >
+        <DialogTitle id="move-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
+          {step.name} {shift.allowed ? `as step ${to}?` : `cannot be step ${to}`}
+        </DialogTitle>
+        <DialogContent>
+          <ul className="dots">
+            {shift.against.map((b) => (
+              <li key={b.sentence}>
+                <Why because={b} />
+              </li>
+            ))}
+          </ul>
+          {shift.allowed && (
+            <TextField
+              label="Why all the same"
+              value={why}
+              autoFocus
+              fullWidth
+              margin="normal"
+              helperText="It stays on the plan, beside the step."
+              onChange={(e) => setWhy(e.target.value)}
+              slotProps={{ htmlInput: { maxLength: LONGEST } }}
+            />
+          )}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={leave} autoFocus={!shift.allowed}>
+            Leave it where it is
+          </Button>
+          {shift.allowed && (
+            <Button type="submit" variant="contained" disabled={why.trim() === ''}>
+              Move it
+            </Button>
+          )}
+        </DialogActions>
+      </form>
+    </Dialog>
+  )
+}

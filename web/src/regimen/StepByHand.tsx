@@ -1,0 +1,176 @@
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import type { Part, Regimen, Step } from '../api/client'
+import { capital, DAYS, dayShort } from '../shared/format'
+import type { Move } from '../strip/Movable'
+import { kept } from '../visit/kept'
+import type { VisitContext } from '../visit/VisitShell'
+import { adjust, byHandOf, putIn, release, type StepByHand as Changed } from './byHandEdits'
+
+const LONGEST_WORDS = 160
+
+/** What may be changed on one step by hand: its place, whether it is kept, where, when, how much, and in which words. */
+export function StepByHand({
+  context,
+  part,
+  step,
+  last,
+  refusals,
+  move,
+}: {
+  context: VisitContext
+  part: Part
+  step: Step
+  /** number of the routine's last step */
+  last: number
+  /** what of it a rule does not allow */
+  refusals: Regimen['refusals']
+  move: Move
+}) {
+  const { work, words } = context
+  const now = byHandOf(work.draft.document, part, step.product)
+  const change = (next: Partial<Changed>) => work.change((d) => adjust(d, part, step.product, next))
+  const days = step.nights as readonly string[]
+  return (
+    <section className="by-hand-row" aria-label="By hand">
+      <div className="row">
+        <Button
+          disabled={step.number === 1}
+          onClick={() => move(step.product, step.number - 1)}
+          aria-label={`Move ${step.name} earlier`}
+        >
+          ← Earlier
+        </Button>
+        <Button
+          disabled={step.number === last}
+          onClick={() => move(step.product, step.number + 1)}
+          aria-label={`Move ${step.name} later`}
+        >
+          Later →
+        </Button>
+        <ToggleButton
+          value="kept"
+          title="Planning again keeps it; let go, it is as computed again"
+          selected={step.hand.kept}
+          onChange={() =>
+            work.change((d) =>
+              step.hand.kept ? release(d, part, step.product) : putIn(d, part, step.product),
+            )
+          }
+        >
+          Keep
+        </ToggleButton>
+        {!step.prescription && (
+          <>
+            <ToggleButton
+              value="optional"
+              selected={now.optional}
+              onChange={() => change({ optional: !now.optional })}
+            >
+              May be left out
+            </ToggleButton>
+            {!step.comesOff && (
+              <ToggleButton
+                value="coat"
+                selected={now.secondCoat}
+                onChange={() => change({ secondCoat: !now.secondCoat })}
+              >
+                Second coat
+              </ToggleButton>
+            )}
+            <TextField
+              select
+              label="Only on"
+              size="small"
+              value={now.on ?? ''}
+              onChange={(e) =>
+                change({ on: e.target.value === '' ? null : (e.target.value as Changed['on']) })
+              }
+              sx={{ minWidth: 150 }}
+              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+            >
+              <MenuItem value="">{step.part === '' ? 'the whole face' : 'as computed'}</MenuItem>
+              {words.coverages.map((c) => (
+                <MenuItem key={c.coverage} value={c.coverage}>
+                  {c.label}
+                </MenuItem>
+              ))}
+            </TextField>
+          </>
+        )}
+      </div>
+      <div className="row">
+        {!step.prescription && (
+          <>
+            <ToggleButtonGroup
+              value={now.nights.length > 0 ? now.nights : days}
+              aria-label={part === 'MORNING' ? 'Mornings' : 'Evenings'}
+              onChange={(_, next: Changed['nights']) =>
+                next.length > 0 && change({ nights: next.length === 7 ? [] : next })
+              }
+            >
+              {DAYS.map((d) => (
+                <ToggleButton key={d} value={d} aria-label={capital(d.toLowerCase())}>
+                  {dayShort(d)}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            {now.nights.length > 0 && <Button onClick={() => change({ nights: [] })}>Computed days</Button>}
+          </>
+        )}
+        <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
+      </div>
+      {refusals.map((r) => (
+        <p key={r.because.sentence} role="alert" className="refusal">
+          Not followed: {r.because.sentence}
+        </p>
+      ))}
+    </section>
+  )
+}
+
+/** Her own words for the client's sheet, kept while they are typed and set when the field is left. */
+function OwnWords({
+  context,
+  part,
+  product,
+  now,
+}: {
+  context: VisitContext
+  part: Part
+  product: string
+  now: Changed
+}) {
+  const { work } = context
+  const pointer = `/steps/${part}/${product}/words`
+  const [half, setHalf] = kept(work, pointer)
+  const text = half === '' ? now.words : half
+  const set = () => {
+    if (half === '') return
+    work.change((d) => adjust(d, part, product, { words: half.trim() }))
+    setHalf('')
+  }
+  return (
+    <TextField
+      label="Own words on the sheet"
+      size="small"
+      value={text}
+      placeholder="as computed"
+      onChange={(e) =>
+        e.target.value === ''
+          ? (setHalf(''), work.change((d) => adjust(d, part, product, { words: '' })))
+          : setHalf(e.target.value)
+      }
+      onBlur={set}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') set()
+        e.stopPropagation()
+      }}
+      slotProps={{ htmlInput: { maxLength: LONGEST_WORDS } }}
+      sx={{ flex: 1, minWidth: 220 }}
+    />
+  )
+}
