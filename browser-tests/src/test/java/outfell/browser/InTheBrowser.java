@@ -165,7 +165,7 @@ abstract class InTheBrowser {
         return new Page.GetByRoleOptions().setName(Pattern.compile("^" + escaped(name)));
     }
 
-    private static String escaped(String name) {
+    static String escaped(String name) {
         return name.replaceAll("[.*+?^$()|\\[\\]{}]", "\\\\$0");
     }
 }
