@@ -30,6 +30,7 @@ export const keys = {
     ['plan', with_, visit, version] as const,
   methods: ['methods'] as const,
   yardstick: ['yardstick'] as const,
+  schools: ['schools'] as const,
   moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
   plans: (visit: string) => ['plan', visit] as const,

@@ -484,6 +484,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schools"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/schools/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["follow"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/yardstick": {
         parameters: {
             query?: never;
@@ -1227,6 +1259,19 @@ export interface components {
             choices: components["schemas"]["CurrencyChoice"][];
             code: string;
         };
+        DebatedView: {
+            /** Format: date-time */
+            at?: string | null;
+            because: components["schemas"]["Because"];
+            by?: string | null;
+            followsOther: boolean;
+            id: string;
+            /** @enum {string} */
+            meeting: "NEVER" | "AM_PM" | "NIGHTS" | "CAUTION" | "FINE" | "MYTH";
+            /** @enum {string} */
+            otherMeeting: "NEVER" | "AM_PM" | "NIGHTS" | "CAUTION" | "FINE" | "MYTH";
+            otherSchool: string;
+        };
         Desk: {
             clients: components["schemas"]["Docket"][];
             /** Format: date-time */
@@ -1941,7 +1986,8 @@ export interface components {
             /** @enum {string} */
             from: "MORNING" | "EVENING";
             /** @enum {string} */
-            mend: "MOVE" | "TAKE_OUT";
+            mend: "MOVE" | "OTHER_NIGHTS" | "TAKE_OUT";
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: string;
             words: string;
         };
@@ -1988,6 +2034,10 @@ export interface components {
             others: string[];
             question: string;
             value: string;
+        };
+        SchoolForm: {
+            by: string;
+            other: boolean;
         };
         SchoolQuestion: {
             bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
@@ -3345,6 +3395,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BandView"][];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebatedView"][];
+                };
+            };
+        };
+    };
+    follow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebatedView"][];
                 };
             };
         };

@@ -9,6 +9,7 @@ import { dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
+import { SchoolsBand } from './SchoolsBand'
 import { YardstickBand } from './YardstickBand'
 import './practice.css'
 
@@ -35,6 +36,7 @@ export default function PracticePage() {
       </div>
       <CurrencyBand />
       <YardstickBand />
+      <SchoolsBand />
       <div className="desk-head">
         <h2>The bands of the probe</h2>
         <span className="second">

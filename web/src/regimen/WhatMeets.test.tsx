@@ -14,8 +14,20 @@ const met = (over: Partial<Met>): Met => ({
   because: { sentence: 'Copper speeds the decay of vitamin C.', evidence: 'DEBATED', source: 'custom' },
   otherSchool: 'Not shown on skin.',
   repairs: [
-    { mend: 'MOVE', from: 'MORNING', product: 'copper', words: 'Move Copper serum to the evening' },
-    { mend: 'TAKE_OUT', from: 'MORNING', product: 'copper', words: 'Take Copper serum out of the morning' },
+    {
+      mend: 'MOVE',
+      from: 'MORNING',
+      product: 'copper',
+      nights: [],
+      words: 'Move Copper serum to the evening',
+    },
+    {
+      mend: 'TAKE_OUT',
+      from: 'MORNING',
+      product: 'copper',
+      nights: [],
+      words: 'Take Copper serum out of the morning',
+    },
   ],
   ...over,
 })
@@ -51,6 +63,20 @@ test('a repair that takes out leaves nothing pinned', () => {
   fireEvent.click(screen.getByRole('button', { name: 'Take Copper serum out of the morning' }))
   expect(document().pins).toEqual([])
   expect(document().takenOut).toEqual([{ part: 'MORNING', product: 'copper' }])
+})
+
+test('a repair by other nights changes the step and keeps it', () => {
+  const nights: Schemas['Repair']['nights'] = ['MONDAY', 'FRIDAY']
+  const { document } = open([
+    met({
+      repairs: [
+        { mend: 'OTHER_NIGHTS', from: 'EVENING', product: 'seal', nights, words: 'Seal on Mon, Fri only' },
+      ],
+    }),
+  ])
+  fireEvent.click(screen.getByRole('button', { name: 'Seal on Mon, Fri only' }))
+  expect(document().steps).toMatchObject([{ part: 'EVENING', product: 'seal', nights }])
+  expect(document().takenOut).toEqual([])
 })
 
 test('what is fine is folded, and a plan in which all is fine says so', () => {

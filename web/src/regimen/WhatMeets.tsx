@@ -1,21 +1,23 @@
 import Button from '@mui/material/Button'
-import type { Part } from '../api/client'
+import type { Part, Schemas, VisitDocument } from '../api/client'
 import { useFindings } from '../api/hooks'
-import { capital } from '../shared/format'
+import { capital, MEETINGS } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
-import { putIn, takeOut } from './byHandEdits'
-
-const WORDS = {
-  NEVER: 'never together',
-  AM_PM: 'not in one routine',
-  NIGHTS: 'not on one night',
-  CAUTION: 'mind',
-  FINE: 'fine',
-  MYTH: 'fine, the clash is a myth',
-} as const
+import { adjust, putIn, takeOut } from './byHandEdits'
 
 const other = (part: Part): Part => (part === 'MORNING' ? 'EVENING' : 'MORNING')
+
+function mended(d: VisitDocument, { mend, from, product, nights }: Schemas['Repair']): VisitDocument {
+  switch (mend) {
+    case 'MOVE':
+      return putIn(takeOut(d, from, product), other(from), product)
+    case 'OTHER_NIGHTS':
+      return adjust(d, from, product, { nights })
+    case 'TAKE_OUT':
+      return takeOut(d, from, product)
+  }
+}
 
 /** What the steps of the plan do to one another, gravest first, each with one-tap repairs that have been tried. */
 export function WhatMeets({ context }: { context: VisitContext }) {
@@ -33,22 +35,13 @@ export function WhatMeets({ context }: { context: VisitContext }) {
           <li key={f.id + f.products.join()}>
             <span>
               <b>
-                {capital(WORDS[f.meeting])}: {f.names.join(' and ')}.
+                {capital(MEETINGS[f.meeting])}: {f.names.join(' and ')}.
               </b>{' '}
               {f.because.sentence} {f.otherSchool !== '' && <i>Others: {f.otherSchool}</i>}
             </span>
             <span className="row">
               {f.repairs.map((r) => (
-                <Button
-                  key={r.words}
-                  onClick={() =>
-                    work.change((d) =>
-                      r.mend === 'MOVE'
-                        ? putIn(takeOut(d, r.from, r.product), other(r.from), r.product)
-                        : takeOut(d, r.from, r.product),
-                    )
-                  }
-                >
+                <Button key={r.words} onClick={() => work.change((d) => mended(d, r))}>
                   {r.words}
                 </Button>
               ))}
@@ -67,7 +60,7 @@ export function WhatMeets({ context }: { context: VisitContext }) {
               <li key={f.id + f.products.join()}>
                 <span>
                   <b>
-                    {f.names.join(' and ')}, {WORDS[f.meeting]}:
+                    {f.names.join(' and ')}, {MEETINGS[f.meeting]}:
                   </b>{' '}
                   {f.because.sentence}
                 </span>

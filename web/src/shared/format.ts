@@ -17,6 +17,16 @@ export const MONTHS: Month[] = [
 
 export const DAYS = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY'] as const
 
+/** What two things on one skin are to one another. */
+export const MEETINGS = {
+  NEVER: 'never together',
+  AM_PM: 'not in one routine',
+  NIGHTS: 'not on one night',
+  CAUTION: 'mind',
+  FINE: 'fine',
+  MYTH: 'fine, the clash is a myth',
+} as const
+
 /** "NOVEMBER" as "November". */
 export const monthName = (month: Month) => month.charAt(0) + month.slice(1).toLowerCase()
 

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
@@ -27,6 +28,7 @@ public final class Meetings {
     /** A skin that a rule is for. */
     public enum OnSkin {
         SENSITIVE,
+        OILY,
         STRAINED,
         PRONE
     }
@@ -42,6 +44,7 @@ public final class Meetings {
      *
      * @param b absent for a rule about one product by itself
      * @param otherSchool what those say who see it otherwise; may be empty
+     * @param otherMeeting what they make of it; absent where nobody has it otherwise
      */
     public record Rule(
             String id,
@@ -52,15 +55,34 @@ public final class Meetings {
             Optional<OnSkin> skin,
             Meeting meeting,
             Because because,
-            String otherSchool) {}
+            String otherSchool,
+            Optional<Meeting> otherMeeting) {
+        Rule switched() {
+            return new Rule(
+                    id,
+                    a,
+                    b,
+                    where,
+                    hour,
+                    skin,
+                    otherMeeting.orElse(meeting),
+                    because.withSentence(otherSchool),
+                    because.sentence(),
+                    otherMeeting.map(_ -> meeting));
+        }
+    }
+
+    /** Percent from which an ingredient makes a film of its own. */
+    private static final double MUCH = 5;
 
     private static final List<Rule> ALL =
             Row.unique(KnowledgeFile.yaml("meetings.yaml").rows("meetings"), Meetings::read, Rule::id);
 
     private Meetings() {}
 
-    public static List<Rule> all() {
-        return ALL;
+    /** @param others ids of the rows in which the other school is followed */
+    static List<Rule> following(Set<String> others) {
+        return ALL.stream().map(r -> others.contains(r.id()) ? r.switched() : r).toList();
     }
 
     private static Rule read(Row row) {
@@ -73,7 +95,8 @@ public final class Meetings {
                 row.has("skin") ? Optional.of(row.one("skin", OnSkin.class)) : Optional.empty(),
                 row.one("meeting", Meeting.class),
                 row.because(row.text("reason")),
-                row.text("other-school", ""));
+                row.text("other-school", ""),
+                row.has("other-meeting") ? Optional.of(row.one("other-meeting", Meeting.class)) : Optional.empty());
     }
 
     private static Predicate<Product> condition(Row row, String text) {
@@ -107,11 +130,11 @@ public final class Meetings {
                     double high = Double.parseDouble(ends[1]);
                     yield p -> p.texture() >= low && p.texture() <= high;
                 }
-                case "ingredient" ->
-                    p -> p.label().certain().stream()
-                            .anyMatch(l -> l.ingredient()
-                                    .filter(i -> i.inci().equals(words[1]))
-                                    .isPresent());
+                case "ingredient" -> p -> p.holds(words[1]);
+                case "much" -> {
+                    Tag tag = Tag.valueOf(words[1].toUpperCase(Locale.ROOT));
+                    yield p -> p.share(tag) >= MUCH;
+                }
                 default -> throw row.fault("\"%s\" is no condition".formatted(part));
             };
         } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException slip) {

@@ -32,6 +32,7 @@ public record Method(
         int serumsEvening,
         int strongActives,
         boolean masks,
+        RetinoidPlace retinoidPlace,
         EyePlace eyePlace,
         OilPlace oilPlace,
         BetweenLayers betweenLayers,
@@ -71,6 +72,13 @@ public record Method(
         BEFORE_TONER,
         AFTER_TONER,
         BETWEEN_TONERS
+    }
+
+    /** A retinoid that nobody prescribed: under the cream, or between two thin coats of it. */
+    public enum RetinoidPlace {
+        BEFORE_CREAM,
+        BETWEEN_CREAMS_WHEN_REACTIVE,
+        BETWEEN_CREAMS
     }
 
     public enum EyePlace {

@@ -73,6 +73,7 @@ public final class Methods {
                 whole(all, "serums-evening"),
                 whole(all, "strong-actives"),
                 yes(all, "masks"),
+                one(all, "retinoid-place", Method.RetinoidPlace.class),
                 one(all, "eye-place", Method.EyePlace.class),
                 one(all, "oil-place", Method.OilPlace.class),
                 one(all, "between-layers", Method.BetweenLayers.class),

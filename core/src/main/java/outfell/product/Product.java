@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import outfell.knowledge.Because;
 
@@ -43,6 +44,26 @@ public record Product(
         Label label,
         List<Finding> findings,
         List<HomeHarms.Harm> homeHarms) {
+    private static final Pattern TWO_PART = Pattern.compile("(?i)\\b(two|2)[- ]part\\b");
+
+    /** Whether an ingredient of that INCI name is certain to be in it. */
+    public boolean holds(String inci) {
+        return label.certain().stream()
+                .anyMatch(l -> l.ingredient().filter(i -> i.inci().equals(inci)).isPresent());
+    }
+
+    /** The likely share of all ingredients that are of a kind, percent. */
+    public double share(Tag tag) {
+        return label.certain().stream()
+                .filter(l -> l.is(tag))
+                .mapToDouble(LabelLine::likely)
+                .sum();
+    }
+
+    /** Whether it goes on in two parts, one over the other, and comes off as one. */
+    public boolean twoPart() {
+        return kind.comesOff() && TWO_PART.matcher(name).find();
+    }
 
     /** Why a mixture made at home is used by nobody, each by the harm; empty when it may be. */
     public List<Because> harms() {

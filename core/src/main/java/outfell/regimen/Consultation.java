@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import outfell.climate.Site;
+import outfell.conflict.Conflicts;
 import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -236,6 +237,15 @@ public record Consultation(
             return new ByHand(added(pins, pin), left, adjustments);
         }
 
+        /** One step changed in place of what was changed on it before. */
+        ByHand with(Adjustment change) {
+            List<Adjustment> others = new ArrayList<>(adjustments.stream()
+                    .filter(a -> a.part() != change.part() || !a.product().equals(change.product()))
+                    .toList());
+            others.add(change);
+            return new ByHand(pins, left, others);
+        }
+
         ByHand without(Choice out) {
             return new ByHand(
                     pins.stream().filter(p -> !p.equals(out)).toList(),
@@ -257,9 +267,10 @@ public record Consultation(
      *
      * @param bands of its probe
      * @param yardstick by which it chooses
+     * @param conflicts what may meet, by the schools that it follows
      */
-    public record House(ProbeBands bands, Yardstick yardstick) {
-        public static final House SHIPPED = new House(ProbeBands.SHIPPED, Yardstick.SHIPPED);
+    public record House(ProbeBands bands, Yardstick yardstick, Conflicts conflicts) {
+        public static final House SHIPPED = new House(ProbeBands.SHIPPED, Yardstick.SHIPPED, Conflicts.SHIPPED);
     }
 
     public Consultation {

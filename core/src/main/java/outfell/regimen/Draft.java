@@ -226,13 +226,14 @@ final class Draft {
                 .withSentence("%s has no night: a %s skin bears none of it.".formatted(p.name(), tolerance.label()));
     }
 
-    private static Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
+    private Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
         if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
             return Optional.of(Because.custom("Two retinoids: no gain, more to bear; %s stays.".formatted(b.name())));
         }
         for (ActiveIn x : a.actives()) {
             for (ActiveIn y : b.actives()) {
-                Optional<Interactions.Interaction> i = Interactions.between(x.kind(), y.kind());
+                Optional<Interactions.Interaction> i =
+                        consultation.house().conflicts().interactions().between(a, x.kind(), b, y.kind());
                 boolean apart = i.isPresent()
                         && (i.get().meeting() == Meeting.NEVER
                                 || (sameRoutine && i.get().meeting() == Meeting.AM_PM)
@@ -540,7 +541,8 @@ final class Draft {
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(evening),
                 id -> purpose(Stream.concat(morning.stream(), evening.stream()).toList(), id),
-                byHand());
+                byHand(),
+                skin.sensitivity().treatAsSensitive());
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =

@@ -1,13 +1,19 @@
 package outfell.regimen;
 
+import java.time.DayOfWeek;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import outfell.conflict.Interactions;
+import java.util.Set;
+import java.util.stream.Collectors;
+import outfell.conflict.Conflicts;
 import outfell.conflict.Meeting;
 import outfell.conflict.Meetings;
 import outfell.knowledge.Because;
@@ -16,9 +22,11 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Choice;
+import outfell.routine.Adjustment;
 import outfell.routine.Part;
 import outfell.routine.Routine;
 import outfell.routine.Step;
+import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.BarrierState;
@@ -56,13 +64,15 @@ public final class Findings {
     /** What mends a finding. */
     public enum Mend {
         MOVE,
+        OTHER_NIGHTS,
         TAKE_OUT
     }
 
     /**
      * @param from the routine that the product stands in now
+     * @param nights for other nights: which; else none
      */
-    public record Repair(Mend mend, Part from, ProductId product, String words) {}
+    public record Repair(Mend mend, Part from, ProductId product, List<DayOfWeek> nights, String words) {}
 
     /** One step with its product and nights. */
     private record Placed(Part part, int at, Step step, Product product) {}
@@ -95,12 +105,13 @@ public final class Findings {
         }
         Map<String, Met> found = new LinkedHashMap<>();
         for (Placed x : placed) {
-            for (Meetings.Rule rule : Meetings.all()) {
+            for (Meetings.Rule rule : consultation.house().conflicts().meetings()) {
                 alone(rule, x, planned.skin()).ifPresent(f -> found.putIfAbsent(key(f), f));
             }
             for (Placed y : placed) {
                 if (x != y) {
-                    pairs(x, y, planned.skin()).forEach(f -> found.putIfAbsent(key(f), f));
+                    pairs(consultation.house().conflicts(), x, y, planned.skin())
+                            .forEach(f -> found.putIfAbsent(key(f), f));
                 }
             }
         }
@@ -139,6 +150,8 @@ public final class Findings {
                 && rule.skin()
                         .map(s -> switch (s) {
                             case SENSITIVE -> skin.sensitivity().treatAsSensitive();
+                            case OILY ->
+                                skin.type().bandT() == Band.OILY || skin.type().bandU() == Band.OILY;
                             case STRAINED ->
                                 skin.barrier().state() == BarrierState.STRAINED
                                         || skin.barrier().state() == BarrierState.BROKEN;
@@ -150,9 +163,9 @@ public final class Findings {
                         .orElse(true);
     }
 
-    private static List<Met> pairs(Placed x, Placed y, SkinVerdict skin) {
+    private static List<Met> pairs(Conflicts conflicts, Placed x, Placed y, SkinVerdict skin) {
         List<Met> all = new ArrayList<>();
-        for (Meetings.Rule rule : Meetings.all()) {
+        for (Meetings.Rule rule : conflicts.meetings()) {
             if (rule.b().isPresent()
                     && rule.where() != Meetings.Where.PRODUCT
                     && !x.product().id().equals(y.product().id())
@@ -166,7 +179,9 @@ public final class Findings {
         if (x.part() == y.part() && x.at() < y.at() && oneNight(x, y)) {
             for (ActiveIn a : held(x)) {
                 for (ActiveIn b : held(y)) {
-                    Interactions.between(a.kind(), b.kind())
+                    conflicts
+                            .interactions()
+                            .between(x.product(), a.kind(), y.product(), b.kind())
                             .ifPresent(i -> all.add(pair(i.id(), i.meeting(), x, y, i.because(), i.otherSchool())));
                 }
             }
@@ -221,20 +236,61 @@ public final class Findings {
                                 Mend.MOVE,
                                 part,
                                 step.product(),
+                                List.of(),
                                 "Move %s to the %s"
                                         .formatted(step.name(), there.part().words())));
                     }
+                    otherNights(consultation, finding, before, planned, step, part)
+                            .ifPresent(all::add);
                     if (mends(consultation.leaving(here), finding, before, Optional.empty())) {
                         all.add(new Repair(
                                 Mend.TAKE_OUT,
                                 part,
                                 step.product(),
+                                List.of(),
                                 out(consultation.leaving(here), part, step, planned)));
                     }
                 }
             }
         }
         return List.copyOf(all);
+    }
+
+    /** The step on nights that the other of a pair leaves free; the wash, the cream and a prescription keep theirs. */
+    private static Optional<Repair> otherNights(
+            Consultation consultation, Met finding, List<Met> before, Outcome.Planned planned, Step step, Part part) {
+        boolean daily = step.kind() == StepKind.WASH
+                || step.kind() == StepKind.FIRST_CLEANSE
+                || step.kind() == StepKind.MOISTURISER;
+        if (part == Part.MORNING || daily || finding.products().size() < 2) {
+            return Optional.empty();
+        }
+        Set<DayOfWeek> free = EnumSet.allOf(DayOfWeek.class);
+        planned.regimen().evening().steps().stream()
+                .filter(s -> !s.product().equals(step.product()) && !s.everyDay())
+                .filter(s -> !step.everyDay() || finding.products().contains(s.product()))
+                .forEach(s -> free.removeAll(s.nights()));
+        List<DayOfWeek> nights =
+                free.stream().limit(step.everyDay() ? 7 : step.nights().size()).toList();
+        if (nights.isEmpty() || nights.size() == 7 || nights.equals(step.nights())) {
+            return Optional.empty();
+        }
+        Adjustment now = Adjustment.of(consultation.byHand().adjustments(), part, step.product());
+        Consultation changed = consultation.by(consultation.byHand().with(now.on(nights)));
+        return mends(changed, finding, before, Optional.of(new Choice(part, step.product())))
+                ? Optional.of(new Repair(
+                        Mend.OTHER_NIGHTS,
+                        part,
+                        step.product(),
+                        nights,
+                        "%s on %s only".formatted(step.name(), words(nights))))
+                : Optional.empty();
+    }
+
+    private static String words(List<DayOfWeek> nights) {
+        return nights.stream()
+                .map(n -> n.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
+                .collect(Collectors.joining(", "));
     }
 
     /** What comes in its place, when something of its kind does. */

@@ -75,17 +75,21 @@ public final class PresentRoutine {
     private final SafetyVerdict safety;
     private final StepOrder order;
     private final Tolerance tolerance;
+    private final Interactions interactions;
 
-    private PresentRoutine(List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method) {
+    private PresentRoutine(
+            List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method, Interactions interactions) {
         this.shelf = shelf;
         this.skin = skin;
         this.safety = safety;
         this.order = new StepOrder(method);
+        this.interactions = interactions;
         this.tolerance = Tolerance.of(skin);
     }
 
-    public static Present read(List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method) {
-        PresentRoutine routine = new PresentRoutine(shelf, skin, safety, method);
+    public static Present read(
+            List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method, Interactions interactions) {
+        PresentRoutine routine = new PresentRoutine(shelf, skin, safety, method, interactions);
         List<Flawed> found = new ArrayList<>();
         found.addAll(routine.clashes());
         found.addAll(routine.doubles());
@@ -199,14 +203,15 @@ public final class PresentRoutine {
         return all;
     }
 
-    private static Optional<Flawed> clash(Used a, Used b) {
+    private Optional<Flawed> clash(Used a, Used b) {
         if (held(a.product()).isEmpty() || held(b.product()).isEmpty() || a.daysAWeek() == 0 || b.daysAWeek() == 0) {
             return Optional.empty();
         }
         boolean together = (a.morning() && b.morning()) || (a.evening() && b.evening());
         for (ActiveIn x : held(a.product())) {
             for (ActiveIn y : held(b.product())) {
-                Optional<Interactions.Interaction> i = Interactions.between(x.kind(), y.kind());
+                Optional<Interactions.Interaction> i =
+                        interactions.between(a.product(), x.kind(), b.product(), y.kind());
                 if (i.isPresent() && meets(i.get().meeting(), together, a.daysAWeek() + b.daysAWeek())) {
                     return Optional.of(new Flawed(
                             Flaw.CLASH,

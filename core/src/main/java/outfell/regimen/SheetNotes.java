@@ -15,6 +15,7 @@ public final class SheetNotes {
         SEA,
         DRY_ROOMS,
         HEAT,
+        MAKE_UP,
         FULL_MAKE_UP
     }
 
@@ -43,6 +44,7 @@ public final class SheetNotes {
                     case SEA -> life.places().contains(Place.SEA);
                     case DRY_ROOMS -> DRY.stream().anyMatch(life.places()::contains);
                     case HEAT -> life.places().contains(Place.HEAT);
+                    case MAKE_UP -> life.makeUpDays() > 0;
                     case FULL_MAKE_UP -> firstCleanse && life.fullMakeUp() && life.makeUpDays() > 0;
                 })
                 .map(r -> new SheetNote(

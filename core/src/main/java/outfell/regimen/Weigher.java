@@ -44,9 +44,8 @@ final class Weigher {
     private final List<Adjustment> byHand;
     private final Yardstick yardstick;
     private final Target evening;
-    private final long[] apartInPlan = apartInPlan();
-    private final long[] apartFromRationed;
-    private final long[] apartFromDaily;
+    private final Interactions interactions;
+    private final List<Interaction> withExceptions;
     private final List<RankedConcern> concerns;
     private final List<Product> ownedSuitable;
     private final Map<ProductId, Integer> rank = new HashMap<>();
@@ -65,8 +64,9 @@ final class Weigher {
         this.byHand = byHand;
         this.yardstick = consultation.house().yardstick();
         this.evening = Target.evening(skin, asked.air());
-        this.apartFromRationed = apart((i, other) -> apartInRoutine(true, i, other));
-        this.apartFromDaily = apart((i, other) -> apartInRoutine(false, i, other));
+        this.interactions = consultation.house().conflicts().interactions();
+        this.withExceptions =
+                interactions.all().stream().filter(i -> !i.but().isEmpty()).toList();
         this.concerns = skin.concerns().stream().limit(yardstick.mostConcerns()).toList();
         List<ProductId> ids =
                 consultation.products().stream().map(Product::id).sorted().toList();
@@ -216,10 +216,10 @@ final class Weigher {
 
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
     private int seconds(Product p, int coats) {
-        int own = Layout.seconds(consultation.method(), p, coats);
+        int own = Layout.seconds(consultation.method(), skin.sensitivity().treatAsSensitive(), p, coats);
         boolean over = p.kind() == StepKind.SUNSCREEN
                 && consultation.method().sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM;
-        return over ? own + Amounts.creamBeforeSunscreen() : own;
+        return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;
     }
 
     /** For ties only, far below any point: cheaper, then milder, then id. */
@@ -329,51 +329,56 @@ final class Weigher {
     }
 
     /** What is rinsed off in a wash meets nothing. */
-    private static long held(Product p) {
-        if (p.kind() == StepKind.WASH || p.kind() == StepKind.FIRST_CLEANSE) {
-            return 0;
-        }
+    private static boolean meetsNothing(Product p) {
+        return p.kind() == StepKind.WASH || p.kind() == StepKind.FIRST_CLEANSE;
+    }
+
+    /** A bit for each active on the skin, and one for each rule with exceptions that this product is none of. */
+    private long held(Product p) {
         long bits = 0;
-        for (ActiveIn active : p.actives()) {
+        for (ActiveIn active : meetsNothing(p) ? List.<ActiveIn>of() : p.actives()) {
             bits |= 1L << active.kind().ordinal();
+            for (int n = 0; n < withExceptions.size(); n++) {
+                Interaction i = withExceptions.get(n);
+                boolean excepted = i.but().stream().anyMatch(x -> p.holds(x.ingredient()));
+                bits |= excepted
+                        ? 0
+                        : (i.a() == active.kind() ? ruleBit(n, true) : 0)
+                                | (i.b() == active.kind() ? ruleBit(n, false) : 0);
+            }
         }
         return bits;
+    }
+
+    private static long ruleBit(int rule, boolean first) {
+        return 1L << (ActiveKind.values().length + 2 * rule + (first ? 0 : 1));
     }
 
     private long clash(Product p, boolean inRoutine) {
-        long bits = 0;
-        if (held(p) == 0) {
-            return bits;
+        if (meetsNothing(p)) {
+            return 0;
         }
-        boolean rationed = p.rationed();
-        if (!inRoutine && p.has(ActiveKind.RETINOID) && uses.acidsWait(p)) {
-            bits |= 1L << ActiveKind.AHA.ordinal() | 1L << ActiveKind.BHA.ordinal();
+        long bits = 0;
+        if (!inRoutine && p.has(ActiveKind.RETINOID)) {
+            bits |= 1L << ActiveKind.RETINOID.ordinal();
+            bits |= uses.acidsWait(p) ? 1L << ActiveKind.AHA.ordinal() | 1L << ActiveKind.BHA.ordinal() : 0;
         }
         for (ActiveIn active : p.actives()) {
-            int kind = active.kind().ordinal();
-            bits |= inRoutine ? (rationed ? apartFromRationed[kind] : apartFromDaily[kind]) : apartInPlan[kind];
+            for (ActiveKind other : ActiveKind.values()) {
+                bits |= clash(p, active.kind(), other, inRoutine);
+            }
         }
         return bits;
     }
 
-    /** For each active the bits of those that it may not meet. */
-    private static long[] apart(java.util.function.BiPredicate<Interaction, ActiveKind> apart) {
-        long[] all = new long[ActiveKind.values().length];
-        for (ActiveKind kind : ActiveKind.values()) {
-            for (ActiveKind other : ActiveKind.values()) {
-                Optional<Interaction> i = Interactions.between(kind, other);
-                if (i.isPresent() && apart.test(i.get(), other)) {
-                    all[kind.ordinal()] |= 1L << other.ordinal();
-                }
-            }
+    private long clash(Product p, ActiveKind mine, ActiveKind other, boolean inRoutine) {
+        Optional<Interaction> found = interactions.between(mine, other).map(i -> i.between(p, p));
+        if (found.isEmpty()
+                || !(inRoutine ? apartInRoutine(p.rationed(), found.get(), other) : apartInPlan(found.get()))) {
+            return 0;
         }
-        return all;
-    }
-
-    private static long[] apartInPlan() {
-        long[] all = apart((i, _) -> apartInPlan(i));
-        all[ActiveKind.RETINOID.ordinal()] |= 1L << ActiveKind.RETINOID.ordinal();
-        return all;
+        int rule = withExceptions.indexOf(found.get());
+        return rule < 0 ? 1L << other.ordinal() : ruleBit(rule, found.get().a() == other);
     }
 
     private static boolean apartInPlan(Interaction i) {

@@ -55,7 +55,12 @@ public record Adjustment(
         return new Adjustment(part, product, false, Optional.empty(), List.of(), false, "", Optional.empty());
     }
 
-    static Adjustment of(List<Adjustment> all, Part part, ProductId product) {
+    /** The same on other days. */
+    public Adjustment on(List<DayOfWeek> days) {
+        return new Adjustment(part, product, optional, on, days, secondCoat, words, move);
+    }
+
+    public static Adjustment of(List<Adjustment> all, Part part, ProductId product) {
         return all.stream()
                 .filter(a -> a.part() == part && a.product().equals(product))
                 .findFirst()

@@ -79,12 +79,6 @@ public final class Amounts {
         return covered;
     }
 
-    /** Seconds of one use with its waiting: hands on, contact and the wait after. */
-    public static int seconds(Product product, int layers) {
-        Use use = of(product.kind());
-        return use.handsOn() * layers + use.contact() + settle(product);
-    }
-
     /** Seconds between this step and the next. */
     static int settle(Product product) {
         int own = of(product.kind()).settle();

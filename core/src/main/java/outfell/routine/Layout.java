@@ -8,8 +8,10 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
 import outfell.method.Method;
 import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
 import outfell.product.Product;
@@ -39,6 +41,7 @@ public final class Layout {
     private final Map<ProductId, OnNights> nights;
     private final Function<ProductId, List<Because>> purpose;
     private final ByHand byHand;
+    private final boolean reactive;
 
     /**
      * What stands by hand.
@@ -67,6 +70,7 @@ public final class Layout {
      * @param nights of the steps that are not daily
      * @param purpose what each product is for
      * @param byHand what the therapist has changed
+     * @param reactive whether the skin is treated as sensitive
      */
     public Layout(
             Method method,
@@ -74,13 +78,15 @@ public final class Layout {
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
             Function<ProductId, List<Because>> purpose,
-            ByHand byHand) {
+            ByHand byHand,
+            boolean reactive) {
         this.method = method;
         this.band = band;
         this.owned = owned;
         this.nights = nights;
         this.purpose = purpose;
         this.byHand = byHand;
+        this.reactive = reactive;
     }
 
     public Routine lay(Part part, List<Product> products, int limitMinutes) {
@@ -111,7 +117,7 @@ public final class Layout {
                 && i + 1 < sorted.size()
                 && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
                 && !p.kind().comesOff();
-        int settle = Math.max(settle(method, p), underSunscreen ? Amounts.creamBeforeSunscreen() : 0);
+        int settle = Math.max(settle(method, p), underSunscreen ? creamBeforeSunscreen(method) : 0);
         return new Step(
                 i + 1,
                 p.id(),
@@ -127,16 +133,16 @@ public final class Layout {
                 Amounts.amount(p, band, layers, hand),
                 technique(p, layers),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
-                use.handsOn() * layers * hand.coats(),
-                use.contact(),
+                handsOn(method, reactive, p, layers * hand.coats()),
+                contact(p),
                 settle,
-                settleBecause(p, settle, underSunscreen),
+                settleBecause(p, settle, underSunscreen && settle == creamBeforeSunscreen(method)),
                 on.nights(),
                 on.because(),
                 hand.on().map(Coverage::words).orElse(part(p)),
                 owned.contains(p.id()),
                 p.prescription(),
-                order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size())),
+                place(order, sorted, i),
                 purpose.apply(p.id()),
                 next(part, order, sorted, i),
                 Step.Hand.of(hand, byHand.keeps(part, p.id())),
@@ -171,8 +177,49 @@ public final class Layout {
     }
 
     /** Seconds of one use with contact and wait, as this method waits. */
-    public static int seconds(Method method, Product p, int coats) {
-        return Amounts.seconds(p, layers(method, p) * coats) - Amounts.settle(p) + settle(method, p);
+    public static int seconds(Method method, boolean reactive, Product p, int coats) {
+        return handsOn(method, reactive, p, layers(method, p) * coats) + contact(p) + settle(method, p);
+    }
+
+    /** Both parts of a two-part step stay on for their time. */
+    private static int contact(Product p) {
+        return Amounts.of(p.kind()).contact() * (p.twoPart() ? 2 : 1);
+    }
+
+    private static int handsOn(Method method, boolean reactive, Product p, int coats) {
+        return Amounts.of(p.kind()).handsOn() * coats * (p.twoPart() ? 2 : 1)
+                + (sandwiched(method, reactive, p)
+                        ? Amounts.of(StepKind.MOISTURISER).handsOn()
+                        : 0);
+    }
+
+    /** Whether a thin coat of the cream goes on before it, too. */
+    private static boolean sandwiched(Method method, boolean reactive, Product p) {
+        return p.has(ActiveKind.RETINOID)
+                && !p.prescription()
+                && p.kind() == StepKind.TREATMENT
+                && switch (method.retinoidPlace()) {
+                    case BEFORE_CREAM -> false;
+                    case BETWEEN_CREAMS_WHEN_REACTIVE -> reactive;
+                    case BETWEEN_CREAMS -> true;
+                };
+    }
+
+    private Because place(StepOrder order, List<Product> sorted, int i) {
+        Product p = sorted.get(i);
+        Because place = order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size()));
+        return sandwiched(method, reactive, p)
+                ? new Because(
+                        "Between two thin coats of cream: it irritates less, and may work a little less. %s"
+                                .formatted(place.sentence()),
+                        Evidence.SMALL,
+                        "draelos-ertel-2006")
+                : place;
+    }
+
+    /** Seconds for the cream to settle before a sunscreen goes on it, as this method waits. */
+    public static int creamBeforeSunscreen(Method method) {
+        return waited(method, Amounts.creamBeforeSunscreen());
     }
 
     /** A prescriber's wait stands whatever the method says. */
@@ -181,6 +228,10 @@ public final class Layout {
         if (p.prescription()) {
             return full;
         }
+        return waited(method, full);
+    }
+
+    private static int waited(Method method, int full) {
         return switch (method.waits()) {
             case NONE -> 0;
             case SHORT -> Math.min(full, SHORT_WAIT);
@@ -190,6 +241,12 @@ public final class Layout {
 
     private String technique(Product p, int layers) {
         String technique = Amounts.technique(p);
+        if (p.twoPart()) {
+            return "part one, leave on; part two over it, leave on; rinse both off together";
+        }
+        if (sandwiched(method, reactive, p)) {
+            return "a thin coat of the cream first; then this: " + technique + "; the cream as usual after it";
+        }
         if (p.kind() == StepKind.WASH) {
             return technique + (method.cloth() == Method.Cloth.FRESH ? " with a fresh cloth" : " with the day's cloth");
         }
@@ -231,8 +288,8 @@ public final class Layout {
         if (seconds == 0) {
             return NO_WAIT;
         }
-        if (underSunscreen && seconds == Amounts.creamBeforeSunscreen()) {
-            return Because.custom("Two minutes, so that the sunscreen lies on a dry film.");
+        if (underSunscreen) {
+            return Because.custom("%s, so that the sunscreen lies on a dry film.".formatted(time(seconds)));
         }
         String what = p.leading()
                 .map(ActiveIn::kind)

@@ -23,6 +23,7 @@ class MethodsTest {
             serums-evening: 1
             strong-actives: 1
             masks: no
+            retinoid-place: before_cream
             eye-place: after_serums
             oil-place: after_cream
             between-layers: damp
@@ -66,7 +67,7 @@ class MethodsTest {
                 .extracting(Method::name)
                 .containsExactly("Essentials", "Classic", "Layered", "Re-tone", "Barrier-first");
         for (Method method : Methods.all()) {
-            assertThat(Schools.of(method)).as(method.name()).hasSize(21).allSatisfy(a -> {
+            assertThat(Schools.of(method)).as(method.name()).hasSize(22).allSatisfy(a -> {
                 assertThat(a.answer()).isNotBlank();
                 assertThat(a.others()).isNotEmpty().doesNotContain(a.answer());
             });

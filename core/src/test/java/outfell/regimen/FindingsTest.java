@@ -1,6 +1,8 @@
 package outfell.regimen;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static outfell.skin.Faces.face;
 
 import java.time.Month;
 import java.util.ArrayList;
@@ -10,18 +12,24 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGeneratorFactory;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import outfell.conflict.Conflicts;
 import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
-import outfell.conflict.Meetings;
+import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
+import outfell.product.Tag;
 import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Findings.Mend;
 import outfell.regimen.Findings.Met;
+import outfell.routine.Adjustment;
 import outfell.routine.Part;
+import outfell.skin.Sign;
 
 class FindingsTest {
     private static final Product PHOTOTOXIC =
@@ -31,9 +39,14 @@ class FindingsTest {
     @Test
     void every_row_has_an_id_of_its_own_a_reason_and_a_source() {
         Set<String> ids = new HashSet<>();
-        Interactions.all().forEach(i -> assertThat(ids.add(i.id())).as(i.id()).isTrue());
-        Meetings.all().forEach(m -> assertThat(ids.add(m.id())).as(m.id()).isTrue());
-        assertThat(Meetings.all())
+        Conflicts.SHIPPED
+                .interactions()
+                .all()
+                .forEach(i -> assertThat(ids.add(i.id())).as(i.id()).isTrue());
+        Conflicts.SHIPPED
+                .meetings()
+                .forEach(m -> assertThat(ids.add(m.id())).as(m.id()).isTrue());
+        assertThat(Conflicts.SHIPPED.meetings())
                 .hasSizeGreaterThan(20)
                 .allSatisfy(m -> assertThat(m.because().source()).isNotBlank());
     }
@@ -92,6 +105,116 @@ class FindingsTest {
                     Consultation.Life.USUAL);
             assertThat(Planner.findings(c)).as("seed %d", seed).noneMatch(Met::grave);
         }
+    }
+
+    @Test
+    void adapalene_bears_peroxide_and_other_retinoids_do_not() {
+        Product peroxide = made("peroxide", "Peroxide gel", StepKind.SERUM, "Aqua, Benzoyl Peroxide 5%, Carbomer");
+        Product adapalene = made("adapalene", "Adapalene gel", StepKind.TREATMENT, "Aqua, Adapalene 0.1%, Carbomer");
+        Product retinol = made("retinol", "Retinol fluid", StepKind.TREATMENT, "Aqua, Glycerin, Retinol 0.3%");
+        Interactions shipped = Conflicts.SHIPPED.interactions();
+        assertThat(shipped.between(peroxide, ActiveKind.BENZOYL_PEROXIDE, retinol, ActiveKind.RETINOID)
+                        .orElseThrow()
+                        .meeting())
+                .isEqualTo(Meeting.AM_PM);
+        assertThat(shipped.between(peroxide, ActiveKind.BENZOYL_PEROXIDE, adapalene, ActiveKind.RETINOID)
+                        .orElseThrow()
+                        .meeting())
+                .isEqualTo(Meeting.CAUTION);
+        assertThat(bears(peroxide, retinol)).isFalse();
+        assertThat(bears(peroxide, adapalene)).isTrue();
+    }
+
+    @Test
+    void a_practice_that_follows_the_other_school_gets_its_verdict_in_choice_and_findings() {
+        Product pha = made("pha", "Gluconolactone fluid", StepKind.SERUM, "Aqua, Gluconolactone 4%, Glycerin");
+        Product retinol = made("retinol", "Retinol fluid", StepKind.TREATMENT, "Aqua, Glycerin, Retinol 0.3%");
+        Conflicts other = Conflicts.following(Set.of("retinoid-pha"));
+        assertThat(other.interactions()
+                        .between(pha, ActiveKind.PHA, retinol, ActiveKind.RETINOID)
+                        .orElseThrow())
+                .satisfies(i -> {
+                    assertThat(i.meeting()).isEqualTo(Meeting.FINE);
+                    assertThat(i.because().sentence()).startsWith("Together is fine");
+                    assertThat(i.otherSchool()).startsWith("Milder acids");
+                });
+        assertThat(Conflicts.debated())
+                .hasSizeGreaterThan(10)
+                .allSatisfy(d -> assertThat(d.otherSchool()).isNotBlank())
+                .allSatisfy(d -> assertThat(d.other()).isNotEqualTo(d.shipped()));
+        assertThatThrownBy(() -> Conflicts.following(Set.of("retinoid-scrub")))
+                .hasMessage("Schools do not differ on \"retinoid-scrub\".");
+    }
+
+    @Test
+    void a_seal_over_a_retinoid_is_mended_by_other_nights() {
+        Consultation c = IntStream.range(0, 60)
+                .mapToObj(seed -> Consultations.of(
+                                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom")
+                                        .create(seed)),
+                                "classic",
+                                Month.MAY,
+                                Consultations.CATALOGUE,
+                                List.of(),
+                                Consultations.NOTHING,
+                                Consultation.Life.USUAL)
+                        .with(new Choice(Part.EVENING, new ProductId("retinal-cream-005")))
+                        .with(new Choice(Part.EVENING, new ProductId("balm-seal"))))
+                .filter(x -> Planner.findings(x).stream().anyMatch(f -> f.id().equals("seal-over-retinoid")))
+                .findFirst()
+                .orElseThrow();
+        Met met = Planner.findings(c).stream()
+                .filter(f -> f.id().equals("seal-over-retinoid"))
+                .findFirst()
+                .orElseThrow();
+        Findings.Repair repair = met.repairs().stream()
+                .filter(r -> r.mend() == Mend.OTHER_NIGHTS)
+                .findFirst()
+                .orElseThrow();
+        assertThat(repair.words()).contains(" on ").endsWith(" only");
+        Consultation mended = c.by(
+                c.byHand().with(Adjustment.none(Part.EVENING, repair.product()).on(repair.nights())));
+        assertThat(Planner.findings(mended)).noneMatch(met::same);
+    }
+
+    @Test
+    void a_trace_of_silicone_does_not_roll_up_and_a_film_of_it_does() {
+        Product trace = made(
+                "trace",
+                "Plain cream",
+                StepKind.MOISTURISER,
+                "Aqua, Glycerin, Cetyl Alcohol, Phenoxyethanol, Dimethicone");
+        Product film = made(
+                "film",
+                "Smooth cream",
+                StepKind.MOISTURISER,
+                "Aqua, Dimethicone, Glycerin, Cetyl Alcohol, Phenoxyethanol");
+        assertThat(trace.share(Tag.SILICONE)).isPositive().isLessThan(2);
+        assertThat(film.share(Tag.SILICONE)).isGreaterThan(5);
+    }
+
+    private static boolean bears(Product a, Product b) {
+        List<Product> both = new ArrayList<>(Consultations.CATALOGUE);
+        both.add(a);
+        both.add(b);
+        Consultation tolerant = Consultations.of(
+                        face().with(Sign.SHINE, 3, 3, 3, 3, 3)
+                                .calm()
+                                .with(Sign.REDNESS, 0, 0, 0, 0, 0)
+                                .with(Sign.STING, 0, 0, 0, 0, 0)
+                                .with(Sign.SPOTS, 2, 0, 2, 1, 1)
+                                .history(0, 0)
+                                .reading(),
+                        "classic",
+                        Month.OCTOBER,
+                        both,
+                        List.of(),
+                        Consultations.NOTHING,
+                        Consultation.Life.USUAL)
+                .with(new Choice(Part.EVENING, a.id()));
+        Optional<Because> refusal = Planner.refusal(tolerant, new Choice(Part.EVENING, b.id()));
+        assertThat(refusal.map(Because::sentence).orElse("Peroxide")).contains("Peroxide");
+        return refusal.isEmpty();
     }
 
     private static Consultation with(Product extra, Part part) {

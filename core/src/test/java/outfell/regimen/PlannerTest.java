@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import outfell.conflict.Conflicts;
 import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
 import outfell.method.Methods;
@@ -437,16 +438,18 @@ class PlannerTest {
     @Test
     void the_interaction_table_has_both_sides_of_every_pair() {
         Set<String> seen = new HashSet<>();
-        for (Interactions.Interaction i : Interactions.all()) {
-            assertThat(Interactions.between(i.a(), i.b())).contains(i);
-            assertThat(Interactions.between(i.b(), i.a())).contains(i);
+        for (Interactions.Interaction i : Conflicts.SHIPPED.interactions().all()) {
+            assertThat(Conflicts.SHIPPED.interactions().between(i.a(), i.b())).contains(i);
+            assertThat(Conflicts.SHIPPED.interactions().between(i.b(), i.a())).contains(i);
             assertThat(seen.add(i.id())).isTrue();
         }
-        assertThat(Interactions.between(ActiveKind.VITAMIN_C_ACID, ActiveKind.NIACINAMIDE)
+        assertThat(Conflicts.SHIPPED
+                        .interactions()
+                        .between(ActiveKind.VITAMIN_C_ACID, ActiveKind.NIACINAMIDE)
                         .orElseThrow()
                         .meeting())
                 .isEqualTo(Meeting.MYTH);
-        assertThat(Interactions.between(ActiveKind.HUMECTANT, ActiveKind.RETINOID))
+        assertThat(Conflicts.SHIPPED.interactions().between(ActiveKind.HUMECTANT, ActiveKind.RETINOID))
                 .isEmpty();
     }
 
@@ -461,7 +464,9 @@ class PlannerTest {
                 if (a != b) {
                     a.actives()
                             .forEach(x -> b.actives()
-                                    .forEach(y -> assertThat(Interactions.between(x.kind(), y.kind())
+                                    .forEach(y -> assertThat(Conflicts.SHIPPED
+                                                    .interactions()
+                                                    .between(x.kind(), y.kind())
                                                     .map(Interactions.Interaction::meeting))
                                             .as("%s with %s", a.name(), b.name())
                                             .isNotIn(

@@ -120,7 +120,8 @@ class PresentRoutineTest {
                 List.of(shelf),
                 skin,
                 SafetyScreen.screen(answers, face.reading(), skin),
-                Methods.find("classic").orElseThrow());
+                Methods.find("classic").orElseThrow(),
+                outfell.conflict.Conflicts.SHIPPED.interactions());
     }
 
     private static Used daily(String id) {

@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -16,6 +18,7 @@ import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.product.StepKind;
 import outfell.skin.Band;
@@ -104,7 +107,8 @@ class StepOrderTest {
 
     @Test
     void every_step_says_why_it_stands_where_it_does() {
-        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING);
+        Layout layout =
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, false);
         Routine morning = layout.lay(
                 Part.MORNING,
                 products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"),
@@ -143,7 +147,8 @@ class StepOrderTest {
         Map<ProductId, Layout.OnNights> nights = Map.of(
                 new ProductId("retinal-cream-005"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
-        Layout layout = new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of(), Layout.ByHand.NOTHING);
+        Layout layout =
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of(), Layout.ByHand.NOTHING, false);
         Routine evening = layout.lay(
                 Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
         assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);
@@ -162,6 +167,67 @@ class StepOrderTest {
         assertThat(Layout.layers(LAYERED, toner)).isEqualTo(3);
         assertThat(Amounts.amount(toner, Band.NORMAL, 3).words()).isEqualTo("20 drops, 3 layers");
         assertThat(toner.kind()).isEqualTo(StepKind.TONER);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"essentials", "classic", "layered", "re-tone", "barrier-first"})
+    void of_any_two_products_a_rule_speaks_for_one_order_at_most_and_it_is_the_computed_one(String id) {
+        StepOrder order = new StepOrder(Methods.find(id).orElseThrow());
+        List<Product> all = StarterCatalogue.products();
+        for (Product a : all) {
+            for (Product b : all) {
+                if (a != b) {
+                    boolean before = order.compare(a, b) < 0;
+                    assertThat(order.rule(before ? b : a, before ? a : b)).isEmpty();
+                    assertThat(order.between(a, b, "so it is").sentence()).isNotBlank();
+                    if (!before && order.rule(b, a).isPresent()) {
+                        assertThat(order.between(a, b, "so it is").sentence()).isEqualTo("By hand: so it is");
+                    }
+                }
+            }
+        }
+        Product cream = products("cream-ceramide-night").getFirst();
+        Product lips = products("lip-balm-plain").getFirst();
+        assertThat(order.rule(cream, lips)).isEmpty();
+    }
+
+    @Test
+    void a_retinoid_on_reactive_skin_goes_between_two_thin_coats_of_cream() {
+        Layout reactive =
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, true);
+        Layout calm =
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, false);
+        List<Product> steps = products("retinal-cream-005", "cream-ceramide-night");
+        Step between = reactive.lay(Part.EVENING, steps, 20).steps().getFirst();
+        Step under = calm.lay(Part.EVENING, steps, 20).steps().getFirst();
+        assertThat(between.technique()).startsWith("a thin coat of the cream first");
+        assertThat(between.place().sentence()).startsWith("Between two thin coats");
+        assertThat(between.handsOn()).isEqualTo(under.handsOn() + 40);
+        assertThat(under.technique()).isEqualTo("fully dry skin, dot, spread thin");
+    }
+
+    @Test
+    void a_two_part_treatment_is_one_block_that_stays_on_for_both_parts() {
+        Product one = products("clay-mask-kaolin").getFirst();
+        Product two = ProductReader.read(new Product.Facts(
+                new ProductId("two"),
+                "Two-part clay treatment",
+                "",
+                50,
+                "ml",
+                10,
+                "Aqua, Kaolin, Glycerin",
+                Optional.of(StepKind.CLAY_MASK),
+                OptionalDouble.empty(),
+                false));
+        Layout layout =
+                new Layout(LAYERED, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, false);
+        Step plain = layout.lay(Part.EVENING, List.of(one), 20).steps().getFirst();
+        Step block = layout.lay(Part.EVENING, List.of(two), 20).steps().getFirst();
+        assertThat(block.contact()).isEqualTo(2 * plain.contact());
+        assertThat(block.handsOn()).isEqualTo(2 * plain.handsOn());
+        assertThat(block.technique()).startsWith("part one, leave on; part two over it");
+        assertThat(Layout.seconds(LAYERED, false, two, 1)).isEqualTo(block.handsOn() + block.contact());
     }
 
     private static List<String> order(Method method, String... ids) {

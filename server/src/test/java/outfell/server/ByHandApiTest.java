@@ -131,6 +131,26 @@ class ByHandApiTest extends OverHttp {
         assertThat(plan(visit).at("/regimen/morning/steps")).isEqualTo(before);
     }
 
+    @Test
+    void the_house_follows_another_school_and_back() throws Exception {
+        JsonNode shipped = setting(get("/api/practice/schools").body(), "retinoid-pha");
+        assertThat(shipped.at("/followsOther").asBoolean()).isFalse();
+        assertThat(shipped.at("/by").isNull()).isTrue();
+        JsonNode other = put("/api/practice/schools/retinoid-pha", JSON.readTree("{\"other\": true, \"by\": \"Runa\"}"))
+                .body();
+        assertThat(setting(other, "retinoid-pha").at("/followsOther").asBoolean())
+                .isTrue();
+        assertThat(setting(other, "retinoid-pha").at("/by").asString()).isEqualTo("Runa");
+        put("/api/practice/schools/retinoid-pha", JSON.readTree("{\"other\": false, \"by\": \"Runa\"}"));
+        assertThat(setting(get("/api/practice/schools").body(), "retinoid-pha")
+                        .at("/followsOther")
+                        .asBoolean())
+                .isFalse();
+        assertThat(put("/api/practice/schools/retinoid-scrub", JSON.readTree("{\"other\": true, \"by\": \"Runa\"}"))
+                        .status())
+                .isEqualTo(404);
+    }
+
     private static JsonNode setting(JsonNode all, String id) {
         return all.valueStream()
                 .filter(s -> s.at("/id").asString().equals(id))

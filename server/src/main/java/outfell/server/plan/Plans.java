@@ -4,6 +4,7 @@ import java.time.Month;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
+import outfell.conflict.Interactions;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
@@ -44,9 +45,15 @@ public class Plans {
     }
 
     public PresentRoutine.Present present(
-            Cases.Asked asked, Set<Concern> lifted, ProbeBands bands, List<PresentRoutine.Used> shelf, Method method) {
+            Cases.Asked asked,
+            Set<Concern> lifted,
+            ProbeBands bands,
+            List<PresentRoutine.Used> shelf,
+            Method method,
+            Interactions interactions) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
-        return PresentRoutine.read(shelf, skin, SafetyScreen.screen(asked.answers(), asked.face(), skin), method);
+        return PresentRoutine.read(
+                shelf, skin, SafetyScreen.screen(asked.answers(), asked.face(), skin), method, interactions);
     }
 
     public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {

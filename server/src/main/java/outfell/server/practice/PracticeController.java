@@ -41,14 +41,34 @@ class PracticeController {
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
             String by) {}
 
+    record SchoolForm(
+            boolean other,
+
+            @NotBlank(message = "Say who changes it.")
+            @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
+            String by) {}
+
     private final Bands bands;
     private final Settings settings;
     private final Yardsticks yardsticks;
+    private final FollowedSchools schools;
 
-    PracticeController(Bands bands, Settings settings, Yardsticks yardsticks) {
+    PracticeController(Bands bands, Settings settings, Yardsticks yardsticks, FollowedSchools schools) {
         this.bands = bands;
         this.settings = settings;
         this.yardsticks = yardsticks;
+        this.schools = schools;
+    }
+
+    /** Rows of what may meet on which schools differ. */
+    @GetMapping("/schools")
+    List<FollowedSchools.DebatedView> schools() {
+        return schools.view();
+    }
+
+    @PutMapping("/schools/{id}")
+    List<FollowedSchools.DebatedView> follow(@PathVariable String id, @RequestBody @Valid SchoolForm form) {
+        return schools.follow(id, form.other(), form.by());
     }
 
     @GetMapping("/yardstick")

@@ -43,6 +43,7 @@ import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.Plans;
 import outfell.server.plan.VerdictView;
 import outfell.server.practice.Bands;
+import outfell.server.practice.FollowedSchools;
 import outfell.server.practice.HouseMethods;
 import outfell.server.practice.Yardsticks;
 import outfell.server.problem.Clash;
@@ -68,6 +69,7 @@ public class Visits {
     private final Bands bands;
     private final HouseMethods methods;
     private final Yardsticks yardsticks;
+    private final FollowedSchools schools;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -81,6 +83,7 @@ public class Visits {
             Bands bands,
             HouseMethods methods,
             Yardsticks yardsticks,
+            FollowedSchools schools,
             JsonMapper json,
             Clock clock) {
         this.store = store;
@@ -92,6 +95,7 @@ public class Visits {
         this.bands = bands;
         this.methods = methods;
         this.yardsticks = yardsticks;
+        this.schools = schools;
         this.json = json;
         this.clock = clock;
     }
@@ -296,7 +300,8 @@ public class Visits {
                 Cases.concerns(visit.intake()),
                 now,
                 shelf.used(visit.client()),
-                methods.get(visit.method()));
+                methods.get(visit.method()),
+                schools.current().interactions());
     }
 
     private Cases.Asked asked(Visit visit, ProbeBands now) {
@@ -341,7 +346,7 @@ public class Visits {
                 v.month(),
                 Cases.byHand(v.pins(), v.takenOut(), v.steps()),
                 patches.of(v.client()),
-                new Consultation.House(bands.current(), yardsticks.current()));
+                new Consultation.House(bands.current(), yardsticks.current(), schools.current()));
     }
 
     /** What stands until it is asked again; a wait that has run out and a release for one visit do not come along. */

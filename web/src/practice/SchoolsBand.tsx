@@ -1,0 +1,85 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import { api, ask, type Schemas } from '../api/client'
+import { keys } from '../api/hooks'
+import { capital, dateWords, MEETINGS, timeWords } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import { useWho } from '../shared/who'
+import { Why } from '../shared/Why'
+
+type Debated = Schemas['DebatedView']
+
+/** Where schools differ on what may meet, and which of them the practice follows. */
+export function SchoolsBand() {
+  const schools = useQuery({
+    queryKey: keys.schools,
+    queryFn: () => ask(api.GET('/api/practice/schools')),
+  })
+  const [who, setWho] = useWho()
+  if (schools.isError) return <ErrorBand error={schools.error} again={() => void schools.refetch()} />
+  const followed = (schools.data ?? []).filter((d) => d.followsOther).length
+  return (
+    <section className="band practice" aria-label="What may meet">
+      <div>
+        <h2>What may meet</h2>
+        <p className="second">Where schools differ, choose the one that this house follows.</p>
+        <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+      </div>
+      <div>
+        <details className="yardstick">
+          <summary>
+            {schools.data?.length ?? 0} meetings on which schools differ
+            {followed > 0 && `, the other school in ${followed}`}
+          </summary>
+          {(schools.data ?? []).map((d) => (
+            <OneMeeting key={d.id} debated={d} who={who} />
+          ))}
+        </details>
+      </div>
+    </section>
+  )
+}
+
+function OneMeeting({ debated, who }: { debated: Debated; who: string }) {
+  const queries = useQueryClient()
+  const follow = useMutation({
+    mutationFn: (other: boolean) =>
+      ask(
+        api.PUT('/api/practice/schools/{id}', {
+          params: { path: { id: debated.id } },
+          body: { other, by: who },
+        }),
+      ),
+    onSuccess: (all) => {
+      queries.setQueryData(keys.schools, all)
+      void queries.invalidateQueries({ queryKey: ['plan'] })
+    },
+  })
+  const name = capital(debated.id.replaceAll('-', ' '))
+  return (
+    <div className="row">
+      <ToggleButtonGroup
+        exclusive
+        value={debated.followsOther}
+        aria-label={name}
+        disabled={who.trim() === '' || follow.isPending}
+        onChange={(_, other: boolean | null) => other !== null && follow.mutate(other)}
+      >
+        <ToggleButton value={false}>{capital(MEETINGS[debated.meeting])}</ToggleButton>
+        <ToggleButton value={true}>{capital(MEETINGS[debated.otherMeeting])}</ToggleButton>
+      </ToggleButtonGroup>
+      <span style={{ flex: 1 }}>
+        <b>{name}.</b> <Why because={debated.because} /> Others: {debated.otherSchool}
+        {debated.by != null && debated.at != null && (
+          <span className="second">
+            {' '}
+            {debated.by}, {dateWords(debated.at)} {timeWords(debated.at)}.
+          </span>
+        )}
+      </span>
+      {follow.isError && <ErrorBand error={follow.error} />}
+    </div>
+  )
+}
