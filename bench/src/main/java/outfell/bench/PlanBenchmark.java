@@ -1,11 +1,8 @@
 package outfell.bench;
 
-import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -21,20 +18,10 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import outfell.climate.Sites;
-import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.regimen.Consultation;
-import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
-import outfell.safety.Answers;
-import outfell.skin.History;
-import outfell.skin.Observation;
-import outfell.skin.ProbeConditions;
-import outfell.skin.Sign;
-import outfell.skin.Signs;
-import outfell.skin.SkinReading;
-import outfell.skin.Zone;
 
 /** One whole plan: verdict, safety, choice, order, amounts, nights and reasons. */
 @State(Scope.Benchmark)
@@ -60,32 +47,8 @@ public class PlanBenchmark {
         List<Product> catalogue = Catalogues.varied(products, random);
         List<Consultation> all = new ArrayList<>();
         for (int i = 0; i < 10; i++) {
-            all.add(new Consultation(
-                    face(random),
-                    Answers.none(LocalDate.of(2026, 11, 25)),
-                    new Consultation.Life(
-                            10,
-                            20,
-                            9,
-                            2,
-                            2,
-                            false,
-                            3,
-                            Set.of(),
-                            Taste.ANY,
-                            Taste.ANY,
-                            Taste.ANY,
-                            OptionalDouble.empty()),
-                    Set.of(),
-                    List.of(),
-                    catalogue,
-                    Methods.find(method).orElseThrow(),
-                    Sites.all().get(i % 3),
-                    Month.of(i + 1),
-                    Consultation.ByHand.NOTHING,
-                    Consultation.Standing.NONE,
-                    List.of(),
-                    Consultation.House.SHIPPED));
+            all.add(Faces.consultation(
+                    Faces.face(random), method, catalogue, Sites.all().get(i % 3), Month.of(i + 1)));
         }
         consultations = all;
     }
@@ -94,19 +57,5 @@ public class PlanBenchmark {
     public Outcome plan() {
         next = (next + 1) % consultations.size();
         return Planner.plan(consultations.get(next));
-    }
-
-    private static SkinReading face(RandomGenerator random) {
-        List<Observation> observations = new ArrayList<>();
-        for (Sign sign : Sign.values()) {
-            int usual = random.nextInt(3);
-            for (Zone zone : Signs.of(sign).zones()) {
-                int grade = sign == Sign.STING ? 0 : Math.min(3, Math.max(0, usual + random.nextInt(3) - 1));
-                observations.add(
-                        new Observation(zone, sign, grade, Signs.of(sign).how()));
-            }
-        }
-        return new SkinReading(
-                observations, List.of(), ProbeConditions.UNSTATED, History.NONE, List.of(), List.of(), List.of());
     }
 }

@@ -1,5 +1,6 @@
 package outfell.conflict;
 
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -74,6 +75,11 @@ public final class Interactions {
 
     public List<Interaction> all() {
         return rows;
+    }
+
+    /** Every row that joins an active to another. */
+    public Collection<Interaction> of(ActiveKind kind) {
+        return table.getOrDefault(kind, Map.of()).values();
     }
 
     /** What the families of two actives are to one another. */

@@ -48,8 +48,14 @@ public record Product(
 
     /** Whether an ingredient of that INCI name is certain to be in it. */
     public boolean holds(String inci) {
-        return label.certain().stream()
-                .anyMatch(l -> l.ingredient().filter(i -> i.inci().equals(inci)).isPresent());
+        for (LabelLine line : label.lines()) {
+            if (!line.mayContain()
+                    && line.ingredient().isPresent()
+                    && line.ingredient().get().inci().equals(inci)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The likely share of all ingredients that are of a kind, percent. */

@@ -1,6 +1,7 @@
 package outfell.regimen;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import outfell.product.Product;
 import outfell.product.StepKind;
 
@@ -50,6 +51,17 @@ record Candidate(
 
     /** @param points earned, or lost when negative */
     record Point(String reason, double points) {}
+
+    /** One weighing is one candidate: two are the same only when they are one. */
+    @Override
+    public boolean equals(@Nullable Object other) {
+        return this == other;
+    }
+
+    @Override
+    public int hashCode() {
+        return number;
+    }
 
     double alone() {
         double sum = own;
@@ -104,7 +116,7 @@ record Candidate(
             if (more > 0 && !Double.isInfinite(scarce[r].ceiling())) {
                 return false;
             }
-            ahead -= more > 0 ? more * scarce[r].over() : -more * scarce[r].under();
+            ahead -= Math.max(0, more) * scarce[r].over();
         }
         if (spendLeast > other.spendLeast && !scarce[Scarcity.MONEY.ordinal()].equals(Scarce.FREE)) {
             return false;

@@ -120,6 +120,16 @@ final class Draft {
         return slots(pins());
     }
 
+    /** What any plan of these slots must keep to and pays for. */
+    Limits limitsOf(List<Slot> slots) {
+        return limits(slots);
+    }
+
+    /** How many concerns the plan works on. */
+    int concerns() {
+        return weigher.concerns().size();
+    }
+
     Search searchOf(List<Slot> slots) {
         return search(slots, limits(slots));
     }
@@ -433,9 +443,7 @@ final class Draft {
                         "The %s needs %d steps; the limit is %d.".formatted(part.words(), needs.steps(), most)));
             }
             double ceiling = Math.max(minutes, needs.minutes());
-            of.put(
-                    Scarcity.minutes(part),
-                    new Scarce(Double.NEGATIVE_INFINITY, 0, minutes / 2.0, yardstick.minute(), ceiling));
+            of.put(Scarcity.minutes(part), new Scarce(minutes / 2.0, yardstick.minute(), ceiling));
             of.put(Scarcity.steps(part), Scarce.atMost(Math.max(most, needs.steps())));
         }
         consultation.life().budget().ifPresent(budget -> of.put(Scarcity.MONEY, money(slots, budget)));
@@ -473,7 +481,7 @@ final class Draft {
             notices.add(Because.house("The necessary steps alone cost up to %.2f a month; the budget is %.2f."
                     .formatted(needed, budget)));
         }
-        return new Scarce(Double.NEGATIVE_INFINITY, 0, budget / 2, yardstick.money(), Math.max(budget, needed));
+        return new Scarce(budget / 2, yardstick.money(), Math.max(budget, needed));
     }
 
     private static Stream<Candidate> pinned(List<Slot> slots) {

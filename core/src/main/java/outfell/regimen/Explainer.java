@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import outfell.knowledge.Because;
 import outfell.product.Kinds;
 import outfell.product.Product;
@@ -57,28 +58,27 @@ final class Explainer {
     }
 
     private List<Alternative> alternatives(int s, Candidate chosen, Set<ProductId> inPlan) {
-        List<Optional<Candidate>> plan = new ArrayList<>(found.chosen());
-        List<Alternative> all = new ArrayList<>();
-        for (Candidate other : slots.get(s).candidates()) {
-            if (inPlan.contains(other.product().id())) {
-                continue;
-            }
-            plan.set(s, Optional.of(other));
-            search.weigh(plan)
-                    .ifPresent(score -> all.add(new Alternative(
-                            other.product().id(),
-                            other.product().name(),
-                            Math.max(0, Math.round((found.score() - score) * 10) / 10.0),
-                            Math.round((other.product().price()
-                                                    - chosen.product().price())
-                                            * 100)
-                                    / 100.0,
-                            Because.house(why(chosen, other, found.score() - score)))));
-        }
-        return all.stream()
-                .sorted(Comparator.comparingDouble(Alternative::behind).thenComparing(Alternative::product))
+        List<Candidate> candidates = slots.get(s).candidates();
+        double[] scores = search.scoresWith(found.chosen(), s);
+        return IntStream.range(0, scores.length)
+                .filter(i -> !Double.isNaN(scores[i])
+                        && !inPlan.contains(candidates.get(i).product().id()))
+                .boxed()
+                .sorted(Comparator.comparingDouble((Integer i) -> -scores[i])
+                        .thenComparing(i -> candidates.get(i).product().id()))
                 .limit(ALTERNATIVES)
+                .map(i -> alternative(chosen, candidates.get(i), found.score() - scores[i]))
                 .toList();
+    }
+
+    private Alternative alternative(Candidate chosen, Candidate other, double behind) {
+        double price = other.product().price() - chosen.product().price();
+        return new Alternative(
+                other.product().id(),
+                other.product().name(),
+                Math.max(0, Math.round(behind * 10) / 10.0),
+                Math.round(price * 100) / 100.0,
+                Because.house(why(chosen, other, behind)));
     }
 
     /** The one difference that weighs most against the other. */

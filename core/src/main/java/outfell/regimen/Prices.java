@@ -178,7 +178,7 @@ final class Prices {
 
     private int[] priced(double[] of) {
         return IntStream.range(0, scarce.length)
-                .filter(r -> of[r] != 0 && (scarce[r].leastPrice() < 0 || scarce[r].mostPrice() > 0))
+                .filter(r -> of[r] != 0 && scarce[r].mostPrice() > 0)
                 .toArray();
     }
 
@@ -215,7 +215,7 @@ final class Prices {
         for (Scarcity r : Scarcity.values()) {
             Scarce cost = scarce[r.ordinal()];
             double use = plan.use(r);
-            setting.of[r.ordinal()] = use > cost.high() ? cost.over() : use < cost.low() ? -cost.under() : 0;
+            setting.of[r.ordinal()] = use > cost.high() ? cost.over() : 0;
         }
         for (int s = 0; s < slots.size(); s++) {
             Candidate c = plan.at(s);
@@ -280,16 +280,19 @@ final class Prices {
 
     private void price(Setting at, int s, int i, Candidate c) {
         double helps = 0;
-        for (int on = 0; on < c.on().length; on++) {
-            int k = c.on()[on];
-            double v = c.helps()[k];
-            double[] thresholds = at.threshold[k];
-            double[] bonuses = at.bonus[pair[s][i][on]];
-            for (int place = 0; place < PLACES; place++) {
-                double t = place < PLACES - 1 ? thresholds[place] : 0;
-                double part = Math.max(0, same * v - t);
-                helps += weight[place] * (part + Math.max(0, Math.max(0, v - t) - part - bonuses[place]));
+        int[] on = c.on();
+        int[] pairs = pair[s][i];
+        for (int o = 0; o < on.length; o++) {
+            double v = c.helps()[on[o]];
+            double half = same * v;
+            double[] thresholds = at.threshold[on[o]];
+            double[] bonuses = at.bonus[pairs[o]];
+            for (int place = 0; place < PLACES - 1; place++) {
+                double part = Math.max(0, half - thresholds[place]);
+                double whole = Math.max(0, v - thresholds[place]);
+                helps += weight[place] * (part + Math.max(0, whole - part - bonuses[place]));
             }
+            helps += weight[PLACES - 1] * (half + Math.max(0, v - half - bonuses[PLACES - 1]));
         }
         double cost = at.of[Scarcity.MONEY.ordinal()] * floor[s][i];
         for (int r : taking[s][i]) {
@@ -483,7 +486,7 @@ final class Prices {
         }
         double step = eagerness * Math.max(bound - aim, 1e-6) / length;
         for (int r = 0; r < scarce.length; r++) {
-            at.of[r] = Math.clamp(at.of[r] - step * slope.of[r], scarce[r].leastPrice(), scarce[r].mostPrice());
+            at.of[r] = Math.clamp(at.of[r] - step * slope.of[r], 0, scarce[r].mostPrice());
         }
         for (int k = 0; k < concerns; k++) {
             for (int i = 0; i < PLACES - 1; i++) {
@@ -526,7 +529,7 @@ final class Prices {
         double length = 0;
         for (int r = 0; r < use.length; r++) {
             slope.of[r] = scarce[r].fairUse(at.of[r], use[r]) - use[r];
-            if (!pulls(slope.of[r], at.of[r], scarce[r].leastPrice(), scarce[r].mostPrice())) {
+            if (!pulls(slope.of[r], at.of[r], scarce[r].mostPrice())) {
                 slope.of[r] = 0;
             }
             length += slope.of[r] * slope.of[r];
@@ -537,8 +540,8 @@ final class Prices {
     }
 
     /** At the end of its range a price is not pulled further out. */
-    private static boolean pulls(double slope, double at, double least, double most) {
-        return slope > 0 ? at > least : slope < 0 && at < most;
+    private static boolean pulls(double slope, double at, double most) {
+        return slope > 0 ? at > 0 : slope < 0 && at < most;
     }
 
     private static double length(double[][] slopes, double[][] at) {

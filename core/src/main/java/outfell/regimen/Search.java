@@ -17,13 +17,13 @@ final class Search {
     /** Steps of moving the prices: over all candidates, over those that are left then, and at each step down. */
     private static final int FIRST = 60;
 
-    private static final int SECOND = 300;
-    private static final int DOWN = 2;
+    private static final int SECOND = 100;
+    private static final int DOWN = 1;
     /** Good plans tried from the prices, at most. */
-    private static final int AGAIN = 2;
+    private static final int AGAIN = 1;
 
     /** Steps without a lower bound before the prices are moved less eagerly: while there is much left, and little. */
-    private static final int HASTE = 6;
+    private static final int HASTE = 3;
 
     private static final int CARE = 20;
     private static final int[] NONE = {};
@@ -146,6 +146,24 @@ final class Search {
         Optional<Double> score = fits ? Optional.of(partial.score()) : Optional.empty();
         partial.reset();
         return score;
+    }
+
+    /** What the plan would score with each candidate of one slot in its place; not a number where a limit forbids it. */
+    double[] scoresWith(List<Optional<Candidate>> plan, int slot) {
+        fillBut(plan, slot, -1);
+        double[] scores = slots.get(slot).candidates().stream()
+                .mapToDouble(c -> {
+                    if (!partial.allows(slot, c)) {
+                        return Double.NaN;
+                    }
+                    partial.take(slot, c);
+                    double score = partial.score();
+                    partial.putBack(slot);
+                    return score;
+                })
+                .toArray();
+        partial.reset();
+        return scores;
     }
 
     private double benefit(List<Optional<Candidate>> plan) {
@@ -382,7 +400,9 @@ final class Search {
         }
         int s = nextOf(depth);
         Slot slot = slots.get(s);
-        prices.bound(settings[depth], lefts[depth]);
+        if (depth == 0) {
+            prices.bound(settings[depth], lefts[depth]);
+        }
         int[] ways = byWorth(depth, s);
         double[] bounds = Arrays.stream(ways)
                 .mapToDouble(i -> i < 0 ? prices.boundWithout(s) : prices.boundWith(s, i))
@@ -464,7 +484,7 @@ final class Search {
                 least = Math.min(least, take);
                 most = Math.max(most, take);
             }
-            sum += Math.max(scarce[r].under(), scarce[r].over()) * Math.max(0, most - least);
+            sum += scarce[r].over() * Math.max(0, most - least);
         }
         return sum;
     }

@@ -49,6 +49,8 @@ final class Weigher {
     private final List<RankedConcern> concerns;
     private final List<Product> ownedSuitable;
     private final Map<ProductId, Integer> rank = new HashMap<>();
+    private final Map<ProductId, Parting> partings = new HashMap<>();
+    private final Map<OnDays, List<Benefits.Help>> benefits = new HashMap<>();
 
     Weigher(
             Consultation consultation,
@@ -98,16 +100,15 @@ final class Weigher {
         if (days == 0) {
             return Optional.empty();
         }
-        List<Benefits.Help> helps = Benefits.of(p, hand.daysOr(rationed ? uses.inTime(p) : 7), yardstick).stream()
-                .filter(h -> concerns.stream()
-                        .anyMatch(c -> c.concern() == h.concern() && h.share() * c.weight() >= yardstick.leastHelp()))
-                .toList();
+        List<Benefits.Help> helps = new ArrayList<>();
         double[] values = new double[concerns.size()];
         int[] kinds = new int[concerns.size()];
-        for (int c = 0; c < concerns.size(); c++) {
-            for (Benefits.Help help : helps) {
-                if (help.concern() == concerns.get(c).concern()) {
-                    values[c] = help.share() * concerns.get(c).weight();
+        for (Benefits.Help help : helps(p, hand.daysOr(rationed ? uses.inTime(p) : 7))) {
+            for (int c = 0; c < values.length; c++) {
+                double points = help.share() * concerns.get(c).weight();
+                if (help.concern() == concerns.get(c).concern() && points >= yardstick.leastHelp()) {
+                    helps.add(help);
+                    values[c] = points;
                     kinds[c] = help.active().ordinal();
                 }
             }
@@ -115,6 +116,7 @@ final class Weigher {
         List<Point> points = points(p, part, slot, required, methodWants);
         double own = points.stream().mapToDouble(Point::points).sum() - trace(p);
         boolean strong = p.kind() == StepKind.TREATMENT && rationed;
+        Parting parting = parting(p);
         return Optional.of(new Candidate(
                 p,
                 rank.getOrDefault(p.id(), 0),
@@ -131,12 +133,19 @@ final class Weigher {
                 strong && uses.isNew(p) && !p.prescription(),
                 strong && !p.prescription(),
                 hers(p),
-                held(p),
-                clash(p, false),
-                clash(p, true),
+                parting.held(),
+                parting.notInPlan(),
+                parting.notInRoutine(),
                 strong && (p.prescription() || p.has(ActiveKind.RETINOID) || p.has(ActiveKind.AHA)),
                 helps));
     }
+
+    /** What a product does at so many days a week, wherever it stands. */
+    private List<Benefits.Help> helps(Product p, int days) {
+        return benefits.computeIfAbsent(new OnDays(p.id(), days), _ -> Benefits.of(p, days, yardstick));
+    }
+
+    private record OnDays(ProductId product, int days) {}
 
     /** The bands that the evening's and the morning's layers should lie in. */
     Target target(Part part) {
@@ -333,18 +342,32 @@ final class Weigher {
         return p.kind() == StepKind.WASH || p.kind() == StepKind.FIRST_CLEANSE;
     }
 
-    /** A bit for each active on the skin, and one for each rule with exceptions that this product is none of. */
+    /**
+     * How the actives of a product part it from others.
+     *
+     * @param held a bit for each active on the skin, and one for each rule with exceptions that it is none of
+     * @param notInPlan bits of those that may not be in one plan with it
+     * @param notInRoutine bits of those that may not be in one routine with it
+     */
+    private record Parting(long held, long notInPlan, long notInRoutine) {
+        static final Parting NONE = new Parting(0, 0, 0);
+    }
+
+    private Parting parting(Product p) {
+        return partings.computeIfAbsent(
+                p.id(), _ -> meetsNothing(p) ? Parting.NONE : new Parting(held(p), clash(p, false), clash(p, true)));
+    }
+
     private long held(Product p) {
         long bits = 0;
-        for (ActiveIn active : meetsNothing(p) ? List.<ActiveIn>of() : p.actives()) {
+        for (ActiveIn active : p.actives()) {
             bits |= 1L << active.kind().ordinal();
             for (int n = 0; n < withExceptions.size(); n++) {
                 Interaction i = withExceptions.get(n);
-                boolean excepted = i.but().stream().anyMatch(x -> p.holds(x.ingredient()));
-                bits |= excepted
-                        ? 0
-                        : (i.a() == active.kind() ? ruleBit(n, true) : 0)
-                                | (i.b() == active.kind() ? ruleBit(n, false) : 0);
+                boolean first = i.a() == active.kind();
+                if ((first || i.b() == active.kind()) && i.but().stream().noneMatch(x -> p.holds(x.ingredient()))) {
+                    bits |= ruleBit(n, first);
+                }
             }
         }
         return bits;
@@ -355,30 +378,22 @@ final class Weigher {
     }
 
     private long clash(Product p, boolean inRoutine) {
-        if (meetsNothing(p)) {
-            return 0;
-        }
         long bits = 0;
         if (!inRoutine && p.has(ActiveKind.RETINOID)) {
             bits |= 1L << ActiveKind.RETINOID.ordinal();
             bits |= uses.acidsWait(p) ? 1L << ActiveKind.AHA.ordinal() | 1L << ActiveKind.BHA.ordinal() : 0;
         }
         for (ActiveIn active : p.actives()) {
-            for (ActiveKind other : ActiveKind.values()) {
-                bits |= clash(p, active.kind(), other, inRoutine);
+            for (Interaction i : interactions.of(active.kind())) {
+                ActiveKind other = i.a() == active.kind() ? i.b() : i.a();
+                Interaction mine = i.between(p, p);
+                if (inRoutine ? apartInRoutine(p.rationed(), mine, other) : apartInPlan(mine)) {
+                    int rule = withExceptions.indexOf(mine);
+                    bits |= rule < 0 ? 1L << other.ordinal() : ruleBit(rule, mine.a() == other);
+                }
             }
         }
         return bits;
-    }
-
-    private long clash(Product p, ActiveKind mine, ActiveKind other, boolean inRoutine) {
-        Optional<Interaction> found = interactions.between(mine, other).map(i -> i.between(p, p));
-        if (found.isEmpty()
-                || !(inRoutine ? apartInRoutine(p.rationed(), found.get(), other) : apartInPlan(found.get()))) {
-            return 0;
-        }
-        int rule = withExceptions.indexOf(found.get());
-        return rule < 0 ? 1L << other.ordinal() : ruleBit(rule, found.get().a() == other);
     }
 
     private static boolean apartInPlan(Interaction i) {
