@@ -97,6 +97,10 @@ public record Consultation(
             }
         }
 
+        int minutes(Part part) {
+            return part == Part.MORNING ? morningMinutes : eveningMinutes;
+        }
+
         Life withMinutes(Part part, int minutes) {
             return within(
                     part == Part.MORNING ? minutes : morningMinutes,

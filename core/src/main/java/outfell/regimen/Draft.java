@@ -14,18 +14,14 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.balance.Balance;
-import outfell.conflict.Interactions;
-import outfell.conflict.Meeting;
 import outfell.knowledge.Because;
 import outfell.method.Method;
-import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Choice;
-import outfell.regimen.Consultation.Owned;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Regimen.KeptOut;
 import outfell.regimen.Regimen.PartBalance;
@@ -34,14 +30,12 @@ import outfell.routine.Adjustment;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
-import outfell.routine.Step;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.skin.TypeVerdict;
-import outfell.sun.Film;
 import outfell.week.Nights;
 import outfell.week.Tolerance;
 
@@ -74,6 +68,7 @@ final class Draft {
     private final List<Product> allowed;
     private final Uses uses;
     private final Adjustments adjustments;
+    private final Pins pins;
     private final Weigher weigher;
     private final Yardstick yardstick;
     private final Patches patches;
@@ -93,15 +88,19 @@ final class Draft {
                 .toList();
         this.uses = new Uses(consultation, asked, tolerance);
         this.adjustments = new Adjustments(consultation, uses, tolerance);
+        this.pins = new Pins(consultation, safety, asked, tolerance, uses, this::forbidden);
+        this.refusals.addAll(pins.refusals());
         this.refusals.addAll(adjustments.refusals());
         this.yardstick = consultation.house().yardstick();
         this.weigher = new Weigher(consultation, skin, asked, uses, allowed, adjustments.followed());
     }
 
     Regimen regimen() {
-        List<Choice> pins = pins();
-        List<Slot> slots = slots(pins);
-        Limits limits = limits(slots);
+        List<Slot> slots = slots(pins.kept());
+        Allowance allowance = allowance(slots);
+        Limits limits = allowance.limits();
+        notices.addAll(pins.notices());
+        notices.addAll(allowance.notices());
         Search search = search(slots, limits);
         Search.Found found = search.run().orElseGet(() -> {
             throw new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
@@ -111,18 +110,21 @@ final class Draft {
 
     /** How many nodes the search looks at; for benchmarks and tests. */
     Search.Found found() {
-        List<Slot> slots = slots(pins());
-        return search(slots, limits(slots)).run().orElseThrow();
+        return searchOf(openSlots()).run().orElseThrow();
     }
 
     /** Every slot with everybody who may fill it, nothing pruned; for tests that try everything. */
     List<Slot> openSlots() {
-        return slots(pins());
+        return slots(pins.kept());
     }
 
     /** What any plan of these slots must keep to and pays for. */
     Limits limitsOf(List<Slot> slots) {
-        return limits(slots);
+        return allowance(slots).limits();
+    }
+
+    private Allowance allowance(List<Slot> slots) {
+        return new Allowance(consultation, uses, tolerance, slots);
     }
 
     /** How many concerns the plan works on. */
@@ -131,7 +133,7 @@ final class Draft {
     }
 
     Search searchOf(List<Slot> slots) {
-        return search(slots, limits(slots));
+        return search(slots, limitsOf(slots));
     }
 
     private Search search(List<Slot> slots, Limits limits) {
@@ -163,101 +165,6 @@ final class Draft {
                                 .distinct()
                                 .toList()))
                 .toList();
-    }
-
-    // ---- what the therapist has put in by hand
-
-    private List<Choice> pins() {
-        List<Choice> kept = new ArrayList<>();
-        List<Choice> wanted = new ArrayList<>();
-        consultation.shelf().stream()
-                .filter(o -> o.product().prescription())
-                .forEach(o -> wanted.add(new Choice(Part.EVENING, o.product().id())));
-        consultation.byHand().kept().stream().filter(p -> !wanted.contains(p)).forEach(wanted::add);
-        for (Choice pin : wanted) {
-            Optional<Product> product = Planner.find(consultation, pin.product());
-            if (product.isEmpty()) {
-                continue;
-            }
-            safety.tellPrescriber(product.get()).ifPresent(notices::add);
-            Optional<Because> refusal = refusal(product.get(), pin.part(), kept);
-            if (refusal.isPresent()) {
-                refusals.add(
-                        new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
-            } else {
-                kept.add(pin);
-            }
-        }
-        return kept;
-    }
-
-    private Optional<Because> refusal(Product p, Part part, List<Choice> kept) {
-        Optional<Because> ban = forbidden(p);
-        if (ban.isPresent()) {
-            return ban;
-        }
-        if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
-            return Optional.of(Because.custom(
-                    "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
-        }
-        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
-            return Optional.of(
-                    Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
-        }
-        if (part == Part.EVENING && p.kind() == StepKind.SUNSCREEN) {
-            return Optional.of(Because.custom("A sunscreen has no work in the evening."));
-        }
-        if (part == Part.MORNING
-                && p.kind() == StepKind.SUNSCREEN
-                && p.spf() < asked.spf().value()) {
-            return Optional.of(asked.spf()
-                    .because()
-                    .withSentence("%s has SPF %d. %s"
-                            .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
-        }
-        if (p.rationed() && !p.prescription() && uses.now(p) == 0) {
-            return Optional.of(noNight(p));
-        }
-        return kept.stream()
-                .map(k -> Planner.find(consultation, k.product()).flatMap(other -> clash(p, other, k.part() == part)))
-                .flatMap(Optional::stream)
-                .findFirst();
-    }
-
-    private Because noNight(Product p) {
-        if (p.has(ActiveKind.RETINOID) && uses.isNew(p) && !asked.newRetinoid().yes()) {
-            return asked.newRetinoid().because();
-        }
-        if (p.has(ActiveKind.AHA) && uses.isNew(p) && !asked.newAcid().yes()) {
-            return asked.newAcid().because();
-        }
-        return tolerance
-                .because()
-                .withSentence("%s has no night: a %s skin bears none of it.".formatted(p.name(), tolerance.label()));
-    }
-
-    private Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
-        if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
-            return Optional.of(Because.custom("Two retinoids: no gain, more to bear; %s stays.".formatted(b.name())));
-        }
-        for (ActiveIn x : a.actives()) {
-            for (ActiveIn y : b.actives()) {
-                Optional<Interactions.Interaction> i =
-                        consultation.house().conflicts().interactions().between(a, x.kind(), b, y.kind());
-                boolean apart = i.isPresent()
-                        && (i.get().meeting() == Meeting.NEVER
-                                || (sameRoutine && i.get().meeting() == Meeting.AM_PM)
-                                || (sameRoutine
-                                        && i.get().meeting() == Meeting.NIGHTS
-                                        && !(a.rationed() && b.rationed())));
-                if (apart) {
-                    return i.map(clash -> clash.because()
-                            .withSentence("With %s: %s"
-                                    .formatted(b.name(), clash.because().sentence())));
-                }
-            }
-        }
-        return Optional.empty();
     }
 
     // ---- slots
@@ -426,108 +333,6 @@ final class Draft {
                 .toList();
     }
 
-    // ---- limits
-
-    private Limits limits(List<Slot> slots) {
-        int most = Math.min(consultation.life().mostSteps(), method.mostSteps());
-        Map<Scarcity, Scarce> of = new EnumMap<>(Scarcity.class);
-        for (Part part : Part.values()) {
-            Needs needs = needs(slots, part);
-            int minutes = minutes(part);
-            if (needs.minutes() > minutes) {
-                notices.add(Because.house("The %s needs %.1f minutes for its necessary steps alone; there are %d."
-                        .formatted(part.words(), needs.minutes(), minutes)));
-            }
-            if (needs.steps() > most) {
-                notices.add(Because.house(
-                        "The %s needs %d steps; the limit is %d.".formatted(part.words(), needs.steps(), most)));
-            }
-            double ceiling = Math.max(minutes, needs.minutes());
-            of.put(Scarcity.minutes(part), new Scarce(minutes / 2.0, yardstick.minute(), ceiling));
-            of.put(Scarcity.steps(part), Scarce.atMost(Math.max(most, needs.steps())));
-        }
-        consultation.life().budget().ifPresent(budget -> of.put(Scarcity.MONEY, money(slots, budget)));
-        int prescribed = consultation.shelf().stream()
-                .filter(o -> o.product().prescription())
-                .mapToInt(o -> o.prescribedNights().size())
-                .max()
-                .orElse(0);
-        double prescribedLoad = consultation.shelf().stream()
-                .map(Owned::product)
-                .filter(Product::prescription)
-                .mapToDouble(p -> uses.now(p) * Tolerance.points(p))
-                .sum();
-        of.put(Scarcity.NIGHTS, Scarce.atMost(Math.max(pinnedNights(slots), 7 - tolerance.rest() - prescribed)));
-        of.put(Scarcity.LOAD, Scarce.atMost(Math.max(pinnedLoad(slots), tolerance.cap() - prescribedLoad)));
-        return new Limits(of, Math.max(method.strongActives(), pinnedStrong(slots)));
-    }
-
-    private int minutes(Part part) {
-        return part == Part.MORNING
-                ? consultation.life().morningMinutes()
-                : consultation.life().eveningMinutes();
-    }
-
-    /** Half the budget is comfortable; the necessary steps are shown even when they cost more, and it is said. */
-    private Scarce money(List<Slot> slots, double budget) {
-        double needed = slots.stream()
-                .filter(Slot::required)
-                .mapToDouble(s -> s.candidates().stream()
-                        .mapToDouble(c -> Math.max(c.spend(), c.spendLeast()))
-                        .min()
-                        .orElse(0))
-                .sum();
-        if (needed > budget) {
-            notices.add(Because.house("The necessary steps alone cost up to %.2f a month; the budget is %.2f."
-                    .formatted(needed, budget)));
-        }
-        return new Scarce(budget / 2, yardstick.money(), Math.max(budget, needed));
-    }
-
-    private static Stream<Candidate> pinned(List<Slot> slots) {
-        return slots.stream()
-                .filter(s -> s.required()
-                        && s.candidates().size() == 1
-                        && s.candidates().getFirst().rationed())
-                .map(s -> s.candidates().getFirst())
-                .filter(c -> !c.product().prescription());
-    }
-
-    private static int pinnedNights(List<Slot> slots) {
-        return pinned(slots).mapToInt(Candidate::uses).sum();
-    }
-
-    private static double pinnedLoad(List<Slot> slots) {
-        return pinned(slots).mapToDouble(Candidate::load).sum();
-    }
-
-    private static int pinnedStrong(List<Slot> slots) {
-        return (int) pinned(slots).filter(Candidate::strong).count();
-    }
-
-    /** What the necessary steps of a routine take at least; of those with their own nights the longest. */
-    private record Needs(double minutes, int steps) {}
-
-    private static Needs needs(List<Slot> slots, Part part) {
-        List<Slot> needed =
-                slots.stream().filter(s -> s.part() == part && s.required()).toList();
-        double daily = needed.stream()
-                .filter(Slot::requiredDaily)
-                .mapToDouble(Draft::quickest)
-                .sum();
-        double rationed = needed.stream()
-                .filter(s -> !s.requiredDaily())
-                .mapToDouble(Draft::quickest)
-                .max()
-                .orElse(0);
-        int count = (int) needed.stream().filter(Slot::requiredDaily).count();
-        return new Needs(daily + rationed, count + (rationed > 0 ? 1 : 0));
-    }
-
-    private static double quickest(Slot slot) {
-        return slot.candidates().stream().mapToDouble(Candidate::minutes).min().orElse(0);
-    }
-
     // ---- from choice to plan
 
     private Regimen laid(List<Slot> slots, Search.Found found, Search search, Limits limits) {
@@ -559,7 +364,7 @@ final class Draft {
         notFollowed(layout, Part.EVENING, products(evening));
         Explainer explainer = new Explainer(consultation, skin, slots, found, search);
         notices.addAll(explainer.notices());
-        underTheSun(am).ifPresent(notices::add);
+        OverCream.notice(consultation, am).ifPresent(notices::add);
         notices.addAll(unsure());
         return new Regimen(
                 consultation.month(),
@@ -628,57 +433,18 @@ final class Draft {
                                 .allMatch(c -> c.product().id().equals(a.product())));
     }
 
-    /** What a method that does not lay the sunscreen over the cream loses, or asks for. */
-    private Optional<Because> underTheSun(Routine morning) {
-        Optional<Step> sunscreen = morning.steps().stream()
-                .filter(s -> s.kind() == StepKind.SUNSCREEN)
-                .findFirst();
-        return sunscreen.flatMap(sun -> switch (method.sunscreenAndCream()) {
-            case TWO_LAYERS -> Optional.empty();
-            case FILTER_IN_CREAM ->
-                Optional.of(Because.custom(
-                        "%s stands for the cream too: its protection counts only at the full dose, %.2f g."
-                                .formatted(sun.name(), sun.amount().grams())));
-            case MIXED_IN_PALM ->
-                morning.steps().stream()
-                        .filter(s -> s.kind() == StepKind.MOISTURISER)
-                        .findFirst()
-                        .flatMap(cream ->
-                                Planner.find(consultation, sun.product()).map(p -> mixed(p, sun, cream)));
-        });
-    }
-
-    private static Because mixed(Product sunscreen, Step sun, Step cream) {
-        double share =
-                sun.amount().grams() / (sun.amount().grams() + cream.amount().grams());
-        Film.Kept kept = Film.kept(sunscreen.spf(), Film.TESTED * share);
-        return kept.because()
-                .withSentence(
-                        "Mixed in the palm with %s, %s is thinned to %.0f in 100 parts: SPF %d works like %.0f by the careful law, %.0f by the hopeful one. In two layers it keeps its number."
-                                .formatted(
-                                        cream.name(),
-                                        sun.name(),
-                                        100 * share,
-                                        sunscreen.spf(),
-                                        kept.careful(),
-                                        kept.hopeful()));
-    }
-
     private List<Tonight.Version> tonight(
             List<Slot> slots, Search.Found found, Search search, Limits limits, Layout layout) {
         List<Tonight.Version> all = new ArrayList<>();
         List<Slot> forOnce = slots.stream().map(this::forOnce).toList();
         Search weighing = forOnce.equals(slots) ? search : search(forOnce, limits);
         for (Part part : Part.values()) {
-            ToDoubleFunction<List<Optional<Candidate>>> takes =
-                    plan -> layout.lay(part, of(part, slots, plan), minutes(part))
-                            .timeline()
-                            .minutes();
+            ToDoubleFunction<List<Optional<Candidate>>> takes = plan -> layout.minutes(part, of(part, slots, plan));
             Tonight.shorter(
                             part,
                             forOnce,
                             found.chosen(),
-                            minutes(part),
+                            consultation.life().minutes(part),
                             plan -> weighing.weigh(plan).orElse(Double.NEGATIVE_INFINITY),
                             takes)
                     .ifPresent(all::add);

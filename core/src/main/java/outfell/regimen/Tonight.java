@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Product;
@@ -14,8 +16,12 @@ import outfell.routine.Part;
 
 /** A routine on a day that is not like others: too little time, or a skin that stings. */
 public final class Tonight {
-    /** What is most done in half the time. */
-    private static final double SHARE = 0.5;
+    private static final Row FILE = KnowledgeFile.yaml("tonight.yaml");
+    private static final double SHARE = FILE.number("short-share", 0.1, 1);
+    private static final Row SORE = FILE.row("sore");
+    private static final List<StepKind> RUBBING = SORE.several("kinds", StepKind.class);
+    private static final List<ActiveKind> STINGING = SORE.several("actives", ActiveKind.class);
+    private static final List<Tag> SCENTED = SORE.several("tags", Tag.class);
 
     /** Why the routine is another. */
     public enum Why {
@@ -103,15 +109,18 @@ public final class Tonight {
     }
 
     private static boolean gentle(Product p) {
-        boolean strong = p.rationed() || p.has(ActiveKind.VITAMIN_C_ACID);
-        boolean rubs = p.kind() == StepKind.SCRUB || p.kind() == StepKind.CLAY_MASK || p.kind() == StepKind.ENZYME;
-        boolean stings = !p.kind().comesOff()
-                && (p.tags().contains(Tag.FRAGRANCE)
-                        || p.tags().contains(Tag.ESSENTIAL_OIL)
-                        || p.tags().contains(Tag.DRYING_ALCOHOL));
-        boolean sour = p.actives().stream().anyMatch(a -> Actives.of(a.kind()).rationed());
-        return p.prescription()
-                || !(strong || rubs || stings || (sour && !p.kind().comesOff()));
+        if (p.prescription()) {
+            return true;
+        }
+        boolean staysOn = !p.kind().comesOff();
+        boolean strong = p.rationed()
+                || (staysOn
+                        && p.actives().stream()
+                                .anyMatch(a -> Actives.of(a.kind()).rationed()));
+        return !strong
+                && !p.hasAny(STINGING)
+                && !RUBBING.contains(p.kind())
+                && !(staysOn && SCENTED.stream().anyMatch(p.tags()::contains));
     }
 
     private static List<Optional<Candidate>> without(

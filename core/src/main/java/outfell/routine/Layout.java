@@ -91,13 +91,46 @@ public final class Layout {
 
     public Routine lay(Part part, List<Product> products, int limitMinutes) {
         StepOrder order = new StepOrder(method);
-        List<Product> sorted =
-                Moves.apply(order, order.sort(products), byHand.in(part)).steps();
+        List<Product> sorted = sorted(part, order, products);
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i++) {
             steps.add(step(part, order, sorted, i));
         }
         return Routine.of(part, steps, limitMinutes);
+    }
+
+    private List<Product> sorted(Part part, StepOrder order, List<Product> products) {
+        return Moves.apply(order, order.sort(products), byHand.in(part)).steps();
+    }
+
+    /** Minutes of the longest day with these products, to one decimal; the same as {@link #lay} finds, without its reasons. */
+    public double minutes(Part part, List<Product> products) {
+        List<Product> sorted = sorted(part, new StepOrder(method), products);
+        List<Schedule.Task> tasks = new ArrayList<>();
+        for (int i = 0; i < sorted.size(); i++) {
+            tasks.add(task(part, sorted, i));
+        }
+        return Routine.timeline(tasks, 0).minutes();
+    }
+
+    private Schedule.Task task(Part part, List<Product> sorted, int i) {
+        Product p = sorted.get(i);
+        Adjustment hand = byHand.of(part, p.id());
+        return new Schedule.Task(
+                i + 1,
+                p.kind(),
+                handsOn(method, reactive, p, layers(method, p) * hand.coats()),
+                contact(p),
+                Math.max(settle(method, p), underSunscreen(sorted, i) ? creamBeforeSunscreen(method) : 0),
+                on(part, p.id(), hand).nights());
+    }
+
+    /** Whether the sunscreen follows on what stays on, in a layer of its own. */
+    private boolean underSunscreen(List<Product> sorted, int i) {
+        return method.sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM
+                && i + 1 < sorted.size()
+                && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
+                && !sorted.get(i).kind().comesOff();
     }
 
     /** Moves by hand that are not followed, and why. */
@@ -112,12 +145,8 @@ public final class Layout {
         int layers = layers(method, p);
         Adjustment hand = byHand.of(part, p.id());
         OnNights on = on(part, p.id(), hand);
-        boolean mixed = method.sunscreenAndCream() == Method.SunscreenAndCream.MIXED_IN_PALM;
-        boolean underSunscreen = !mixed
-                && i + 1 < sorted.size()
-                && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
-                && !p.kind().comesOff();
-        int settle = Math.max(settle(method, p), underSunscreen ? creamBeforeSunscreen(method) : 0);
+        Schedule.Task task = task(part, sorted, i);
+        boolean underSunscreen = underSunscreen(sorted, i) && task.settle() == creamBeforeSunscreen(method);
         return new Step(
                 i + 1,
                 p.id(),
@@ -131,12 +160,12 @@ public final class Layout {
                 p.kind().comesOff(),
                 left(sorted, i),
                 Amounts.amount(p, band, layers, hand),
-                technique(p, layers),
+                technique(part, sorted, i),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
-                handsOn(method, reactive, p, layers * hand.coats()),
-                contact(p),
-                settle,
-                settleBecause(p, settle, underSunscreen && settle == creamBeforeSunscreen(method)),
+                task.handsOn(),
+                task.contact(),
+                task.settle(),
+                settleBecause(p, task.settle(), underSunscreen),
                 on.nights(),
                 on.because(),
                 hand.on().map(Coverage::words).orElse(part(p)),
@@ -239,7 +268,14 @@ public final class Layout {
         };
     }
 
-    private String technique(Product p, int layers) {
+    /** In the morning the first layer says what went before it, where nothing is washed. */
+    private String technique(Part part, List<Product> sorted, int i) {
+        Product p = sorted.get(i);
+        boolean rinsed = part == Part.MORNING && i == 0 && !p.kind().comesOff();
+        return rinsed ? "rinse the face with water, pat; then " + technique(p, sorted) : technique(p, sorted);
+    }
+
+    private String technique(Product p, List<Product> sorted) {
         String technique = Amounts.technique(p);
         if (p.twoPart()) {
             return "part one, leave on; part two over it, leave on; rinse both off together";
@@ -256,9 +292,11 @@ public final class Layout {
         if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_CREAM) {
             return "into the cream in the palm, press on together";
         }
-        return p.kind() == StepKind.TONER && layers > 1 && method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS
-                ? technique + "; on acid nights one layer before the acid, the others after it"
-                : technique;
+        boolean around = p.kind() == StepKind.TONER
+                && layers(method, p) > 1
+                && method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS
+                && sorted.stream().anyMatch(o -> nights.containsKey(o.id()) && StepOrder.lowPh(o));
+        return around ? technique + "; on acid nights one layer before the acid, the others after it" : technique;
     }
 
     /** How many thin layers a toner gets under this method. */

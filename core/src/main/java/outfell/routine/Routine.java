@@ -1,7 +1,9 @@
 package outfell.routine;
 
 import java.time.DayOfWeek;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * One morning or evening.
@@ -43,36 +45,41 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
     }
 
     public static Routine of(Part part, List<Step> steps, int limitMinutes) {
+        return new Routine(
+                part,
+                List.copyOf(steps),
+                timeline(steps.stream().map(Schedule.Task::of).toList(), limitMinutes));
+    }
+
+    static Timeline timeline(List<Schedule.Task> tasks, int limitMinutes) {
         DayOfWeek longest = DayOfWeek.MONDAY;
         int most = -1;
         int least = Integer.MAX_VALUE;
+        Map<List<Schedule.Task>, Integer> known = new HashMap<>();
         for (DayOfWeek day : DayOfWeek.values()) {
-            int seconds = Schedule.of(on(steps, day)).seconds();
+            int seconds = known.computeIfAbsent(
+                    on(tasks, day), today -> Schedule.of(today).seconds());
             if (seconds > most) {
                 longest = day;
                 most = seconds;
             }
             least = Math.min(least, seconds);
         }
-        List<Step> drawn = on(steps, longest);
+        List<Schedule.Task> drawn = on(tasks, longest);
         Schedule schedule = Schedule.of(drawn);
-        int handsOn = drawn.stream().mapToInt(Step::handsOn).sum();
-        return new Routine(
-                part,
-                List.copyOf(steps),
-                new Timeline(
-                        longest,
-                        schedule.segments(),
-                        minutes(most),
-                        minutes(handsOn),
-                        minutes(least),
-                        limitMinutes,
-                        schedule.saved(),
-                        schedule.filled()));
+        return new Timeline(
+                longest,
+                schedule.segments(),
+                minutes(most),
+                minutes(drawn.stream().mapToInt(Schedule.Task::handsOn).sum()),
+                minutes(least),
+                limitMinutes,
+                schedule.saved(),
+                schedule.filled());
     }
 
-    private static List<Step> on(List<Step> steps, DayOfWeek day) {
-        return steps.stream().filter(s -> s.nights().contains(day)).toList();
+    private static List<Schedule.Task> on(List<Schedule.Task> tasks, DayOfWeek day) {
+        return tasks.stream().filter(t -> t.nights().contains(day)).toList();
     }
 
     private static double minutes(int seconds) {

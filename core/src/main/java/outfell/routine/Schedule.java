@@ -1,8 +1,10 @@
 package outfell.routine;
 
+import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import outfell.product.StepKind;
 import outfell.routine.Routine.Doing;
 import outfell.routine.Routine.Segment;
 
@@ -16,12 +18,23 @@ import outfell.routine.Routine.Segment;
  * @param filled what is done in a wait, in words; empty when nothing is
  */
 record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
+    /**
+     * What of a step matters for the time.
+     *
+     * @param nights on which days it is done
+     */
+    record Task(int number, StepKind kind, int handsOn, int contact, int settle, List<DayOfWeek> nights) {
+        static Task of(Step step) {
+            return new Task(step.number(), step.kind(), step.handsOn(), step.contact(), step.settle(), step.nights());
+        }
+    }
+
     /** A wait of one step and the steps laid into it. */
     private record Way(int[] at, int seconds) {}
 
-    static Schedule of(List<Step> steps) {
-        List<Step> chain = steps.stream().filter(s -> !elsewhere(s)).toList();
-        List<Step> fillers = steps.stream().filter(Schedule::elsewhere).toList();
+    static Schedule of(List<Task> steps) {
+        List<Task> chain = steps.stream().filter(s -> !elsewhere(s)).toList();
+        List<Task> fillers = steps.stream().filter(Schedule::elsewhere).toList();
         if (chain.isEmpty()) {
             return oneAfterTheOther(steps);
         }
@@ -31,14 +44,14 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
     }
 
     /** Eyes and lips meet nothing that settles on the face. */
-    private static boolean elsewhere(Step step) {
+    private static boolean elsewhere(Task step) {
         return switch (step.kind()) {
             case EYE, LIP -> step.settle() == 0 && step.contact() == 0;
             default -> false;
         };
     }
 
-    private static Way best(List<Step> chain, List<Step> fillers, int[] wait, int next, Way best) {
+    private static Way best(List<Task> chain, List<Task> fillers, int[] wait, int next, Way best) {
         if (next == fillers.size()) {
             int seconds = seconds(chain, fillers, wait);
             return seconds < best.seconds() ? new Way(wait.clone(), seconds) : best;
@@ -55,10 +68,10 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
     }
 
     /** Elapsed, when filler {@code f} is done while chain step {@code wait[f]} settles, or by itself when that is past the end. */
-    private static int seconds(List<Step> chain, List<Step> fillers, int[] wait) {
+    private static int seconds(List<Task> chain, List<Task> fillers, int[] wait) {
         int sum = 0;
         for (int c = 0; c < chain.size(); c++) {
-            Step step = chain.get(c);
+            Task step = chain.get(c);
             int inside = inside(fillers, wait, c);
             int settles = c < chain.size() - 1 ? step.settle() : 0;
             sum += step.handsOn() + step.contact() + Math.max(settles, inside);
@@ -66,7 +79,7 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
         return sum + inside(fillers, wait, chain.size());
     }
 
-    private static int inside(List<Step> fillers, int[] wait, int at) {
+    private static int inside(List<Task> fillers, int[] wait, int at) {
         int sum = 0;
         for (int f = 0; f < fillers.size(); f++) {
             sum += wait[f] == at ? fillers.get(f).handsOn() : 0;
@@ -74,10 +87,10 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
         return sum;
     }
 
-    private static Schedule laid(List<Step> steps, List<Step> chain, List<Step> fillers, Way way, int plain) {
+    private static Schedule laid(List<Task> steps, List<Task> chain, List<Task> fillers, Way way, int plain) {
         List<Segment> all = new ArrayList<>();
         List<String> words = new ArrayList<>();
-        for (Step step : steps) {
+        for (Task step : steps) {
             int c = chain.indexOf(step);
             if (c < 0) {
                 if (way.at()[fillers.indexOf(step)] == chain.size()) {
@@ -90,7 +103,7 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
                 all.add(new Segment(step.number(), Doing.LEFT_ON, step.contact()));
             }
             int used = 0;
-            List<Step> here = new ArrayList<>();
+            List<Task> here = new ArrayList<>();
             for (int f = 0; f < fillers.size(); f++) {
                 if (way.at()[f] == c) {
                     all.add(new Segment(
@@ -117,10 +130,10 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
         return new Schedule(List.copyOf(all), way.seconds(), plain - way.seconds(), String.join("; ", words));
     }
 
-    private static Schedule oneAfterTheOther(List<Step> steps) {
+    private static Schedule oneAfterTheOther(List<Task> steps) {
         List<Segment> all = new ArrayList<>();
         for (int i = 0; i < steps.size(); i++) {
-            Step s = steps.get(i);
+            Task s = steps.get(i);
             all.add(new Segment(s.number(), Doing.HANDS_ON, s.handsOn()));
             if (s.contact() > 0) {
                 all.add(new Segment(s.number(), Doing.LEFT_ON, s.contact()));

@@ -100,7 +100,8 @@ public final class StepOrder {
         return seat(p) == Seat.LIGHT_LAYERS ? (p.kind() == StepKind.TONER ? 0 : lowPh(p) ? 1 : 2) : 0;
     }
 
-    private static boolean lowPh(Product p) {
+    /** Whether it works on clean skin at a low pH. */
+    static boolean lowPh(Product p) {
         return (p.kind() == StepKind.TREATMENT || p.kind() == StepKind.SERUM)
                 && p.texture() < 5
                 && p.hasAny(List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.VITAMIN_C_ACID));

@@ -5,9 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.DayOfWeek;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import outfell.knowledge.Because;
-import outfell.product.Composition;
-import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Routine.Doing;
 import outfell.routine.Routine.Segment;
@@ -66,36 +63,7 @@ class ScheduleTest {
         assertThat(Schedule.of(List.of()).seconds()).isZero();
     }
 
-    private static Step step(int number, StepKind kind, int handsOn, int settle) {
-        Because any = Because.custom("for the test");
-        return new Step(
-                number,
-                new ProductId("p" + number),
-                "p" + number,
-                "",
-                kind,
-                "",
-                3,
-                new Composition.Shares(1, 0, 0, 0),
-                "",
-                kind.comesOff(),
-                0,
-                new Amounts.Amount("some", 1, "face", any),
-                "",
-                true,
-                handsOn,
-                0,
-                settle,
-                any,
-                List.of(DayOfWeek.values()),
-                any,
-                "",
-                false,
-                false,
-                any,
-                List.of(any),
-                any,
-                Step.Hand.NONE,
-                List.of());
+    private static Schedule.Task step(int number, StepKind kind, int handsOn, int settle) {
+        return new Schedule.Task(number, kind, handsOn, 0, settle, List.of(DayOfWeek.values()));
     }
 }

@@ -1,0 +1,49 @@
+package outfell.regimen;
+
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.routine.Routine;
+import outfell.routine.Step;
+import outfell.sun.Film;
+
+/** What a method that does not lay the sunscreen over the cream loses, or asks for. */
+final class OverCream {
+    private OverCream() {}
+
+    static Optional<Because> notice(Consultation consultation, Routine morning) {
+        Optional<Step> sunscreen = morning.steps().stream()
+                .filter(s -> s.kind() == StepKind.SUNSCREEN)
+                .findFirst();
+        return sunscreen.flatMap(sun -> switch (consultation.method().sunscreenAndCream()) {
+            case TWO_LAYERS -> Optional.empty();
+            case FILTER_IN_CREAM ->
+                Optional.of(Because.custom(
+                        "%s stands for the cream too: its protection counts only at the full dose, %.2f g."
+                                .formatted(sun.name(), sun.amount().grams())));
+            case MIXED_IN_PALM ->
+                morning.steps().stream()
+                        .filter(s -> s.kind() == StepKind.MOISTURISER)
+                        .findFirst()
+                        .flatMap(cream ->
+                                Planner.find(consultation, sun.product()).map(p -> mixed(p, sun, cream)));
+        });
+    }
+
+    private static Because mixed(Product sunscreen, Step sun, Step cream) {
+        double share =
+                sun.amount().grams() / (sun.amount().grams() + cream.amount().grams());
+        Film.Kept kept = Film.kept(sunscreen.spf(), Film.TESTED * share);
+        return kept.because()
+                .withSentence(
+                        "Mixed in the palm with %s, %s is thinned to %.0f in 100 parts: SPF %d works like %.0f by the careful law, %.0f by the hopeful one. In two layers it keeps its number."
+                                .formatted(
+                                        cream.name(),
+                                        sun.name(),
+                                        100 * share,
+                                        sunscreen.spf(),
+                                        kept.careful(),
+                                        kept.hopeful()));
+    }
+}

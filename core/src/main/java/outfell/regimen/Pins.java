@@ -1,0 +1,155 @@
+package outfell.regimen;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import outfell.conflict.Interactions;
+import outfell.conflict.Meeting;
+import outfell.knowledge.Because;
+import outfell.product.ActiveIn;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.regimen.Consultation.Choice;
+import outfell.regimen.Regimen.Refusal;
+import outfell.routine.Part;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.week.Tolerance;
+
+/** What stands in the plan whatever the choice says: prescriptions, and what the therapist has put in; what a rule forbids is refused. */
+final class Pins {
+    private final Consultation consultation;
+    private final SafetyVerdict safety;
+    private final Asked asked;
+    private final Tolerance tolerance;
+    private final Uses uses;
+    private final Function<Product, Optional<Because>> forbidden;
+    private final List<Because> notices = new ArrayList<>();
+    private final List<Refusal> refusals = new ArrayList<>();
+    private final List<Choice> kept;
+
+    /** @param forbidden why a product may not be used at all */
+    Pins(
+            Consultation consultation,
+            SafetyVerdict safety,
+            Asked asked,
+            Tolerance tolerance,
+            Uses uses,
+            Function<Product, Optional<Because>> forbidden) {
+        this.consultation = consultation;
+        this.safety = safety;
+        this.asked = asked;
+        this.tolerance = tolerance;
+        this.uses = uses;
+        this.forbidden = forbidden;
+        this.kept = pins();
+    }
+
+    List<Choice> kept() {
+        return kept;
+    }
+
+    /** What a prescriber is to be told. */
+    List<Because> notices() {
+        return List.copyOf(notices);
+    }
+
+    List<Refusal> refusals() {
+        return List.copyOf(refusals);
+    }
+
+    private List<Choice> pins() {
+        List<Choice> follow = new ArrayList<>();
+        List<Choice> wanted = new ArrayList<>();
+        consultation.shelf().stream()
+                .filter(o -> o.product().prescription())
+                .forEach(o -> wanted.add(new Choice(Part.EVENING, o.product().id())));
+        consultation.byHand().kept().stream().filter(p -> !wanted.contains(p)).forEach(wanted::add);
+        for (Choice pin : wanted) {
+            Optional<Product> product = Planner.find(consultation, pin.product());
+            if (product.isEmpty()) {
+                continue;
+            }
+            safety.tellPrescriber(product.get()).ifPresent(notices::add);
+            Optional<Because> refusal = refusal(product.get(), pin.part(), follow);
+            if (refusal.isPresent()) {
+                refusals.add(
+                        new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
+            } else {
+                follow.add(pin);
+            }
+        }
+        return List.copyOf(follow);
+    }
+
+    private Optional<Because> refusal(Product p, Part part, List<Choice> kept) {
+        Optional<Because> ban = forbidden.apply(p);
+        if (ban.isPresent()) {
+            return ban;
+        }
+        if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
+            return Optional.of(Because.custom(
+                    "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
+        }
+        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
+            return Optional.of(
+                    Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
+        }
+        if (part == Part.EVENING && p.kind() == StepKind.SUNSCREEN) {
+            return Optional.of(Because.custom("A sunscreen has no work in the evening."));
+        }
+        if (part == Part.MORNING
+                && p.kind() == StepKind.SUNSCREEN
+                && p.spf() < asked.spf().value()) {
+            return Optional.of(asked.spf()
+                    .because()
+                    .withSentence("%s has SPF %d. %s"
+                            .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
+        }
+        if (p.rationed() && !p.prescription() && uses.now(p) == 0) {
+            return Optional.of(noNight(p));
+        }
+        return kept.stream()
+                .map(k -> Planner.find(consultation, k.product()).flatMap(other -> clash(p, other, k.part() == part)))
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    private Because noNight(Product p) {
+        if (p.has(ActiveKind.RETINOID) && uses.isNew(p) && !asked.newRetinoid().yes()) {
+            return asked.newRetinoid().because();
+        }
+        if (p.has(ActiveKind.AHA) && uses.isNew(p) && !asked.newAcid().yes()) {
+            return asked.newAcid().because();
+        }
+        return tolerance
+                .because()
+                .withSentence("%s has no night: a %s skin bears none of it.".formatted(p.name(), tolerance.label()));
+    }
+
+    private Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
+        if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
+            return Optional.of(Because.custom("Two retinoids: no gain, more to bear; %s stays.".formatted(b.name())));
+        }
+        for (ActiveIn x : a.actives()) {
+            for (ActiveIn y : b.actives()) {
+                Optional<Interactions.Interaction> i =
+                        consultation.house().conflicts().interactions().between(a, x.kind(), b, y.kind());
+                boolean apart = i.isPresent()
+                        && (i.get().meeting() == Meeting.NEVER
+                                || (sameRoutine && i.get().meeting() == Meeting.AM_PM)
+                                || (sameRoutine
+                                        && i.get().meeting() == Meeting.NIGHTS
+                                        && !(a.rationed() && b.rationed())));
+                if (apart) {
+                    return i.map(clash -> clash.because()
+                            .withSentence("With %s: %s"
+                                    .formatted(b.name(), clash.because().sentence())));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+}
