@@ -1268,6 +1268,7 @@ export interface components {
             id: string;
             /** @enum {string} */
             meeting: "NEVER" | "AM_PM" | "NIGHTS" | "CAUTION" | "FINE" | "MYTH";
+            name: string;
             /** @enum {string} */
             otherMeeting: "NEVER" | "AM_PM" | "NIGHTS" | "CAUTION" | "FINE" | "MYTH";
             otherSchool: string;

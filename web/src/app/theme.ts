@@ -65,6 +65,7 @@ export const theme = createTheme({
         input: { padding: '10px 12px' },
       },
     },
+    MuiSelect: { styleOverrides: { icon: { color: 'var(--ink)' } } },
     MuiAutocomplete: { styleOverrides: { inputRoot: { padding: '0 9px', minHeight: 44 } } },
     MuiInputLabel: {
       styleOverrides: {

@@ -25,7 +25,13 @@ export function SchoolsBand() {
       <div>
         <h2>What may meet</h2>
         <p className="second">Where schools differ, choose the one that this house follows.</p>
-        <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+        <TextField
+          label="Who"
+          value={who}
+          onChange={(e) => setWho(e.target.value)}
+          sx={{ width: 190 }}
+          helperText={who.trim() === '' ? 'Needed before a change' : undefined}
+        />
       </div>
       <div>
         <details className="yardstick">
@@ -57,7 +63,7 @@ function OneMeeting({ debated, who }: { debated: Debated; who: string }) {
       void queries.invalidateQueries({ queryKey: ['plan'] })
     },
   })
-  const name = capital(debated.id.replaceAll('-', ' '))
+  const name = capital(debated.name)
   return (
     <div className="row">
       <ToggleButtonGroup

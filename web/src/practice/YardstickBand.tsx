@@ -26,7 +26,13 @@ export function YardstickBand() {
         <p className="second">
           All concerns of a plan share 100 points. Change a weight and every plan follows at once.
         </p>
-        <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+        <TextField
+          label="Who"
+          value={who}
+          onChange={(e) => setWho(e.target.value)}
+          sx={{ width: 190 }}
+          helperText={who.trim() === '' ? 'Needed before a change' : undefined}
+        />
       </div>
       <div>
         {groups.map((group) => (

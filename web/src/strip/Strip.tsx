@@ -1,3 +1,4 @@
+import { Fragment, useEffect, useState, type ReactNode } from 'react'
 import type { Routine, Step } from '../api/client'
 import { nightsWords } from '../shared/format'
 import { Bands } from './Bands'
@@ -31,44 +32,46 @@ export function Strip({
   /** what stands at the outer end: the UV index by day, the moon by night */
   weather: { uv: number } | 'night'
 }) {
-  const placed = blocks(routine, unit)
-  const top = folded ? 16 : LABELS + LEAD
+  const [strip, scale] = useScale()
+  const placed = blocks(routine, unit, scale)
+  const rows = placed.some((b) => b.crowded) ? 2 : 1
+  const top = folded ? 16 : LABELS * rows + LEAD
   const height = folded ? 36 : HEIGHT
   return (
-    <div className="strip" style={{ height: top + height + 6 }}>
+    <div className="strip" ref={strip} style={{ height: top + height + 6 }}>
       <svg viewBox={`0 0 ${WIDTH} ${top + height + 6}`} preserveAspectRatio="none" aria-hidden="true">
         <Skin top={folded ? 4 : 0} bottom={top + height + 6} />
         {placed.map((b) => (
           <BlockShape
             key={b.step.product}
             block={b}
+            rows={rows}
+            scale={scale}
             top={top}
             height={height}
             open={b.step.product === open}
             folded={!!folded}
           />
         ))}
-        <Weather weather={weather} y={top + height / 2} />
+        <Upright x={WIDTH - 22} y={top + height / 2} scale={scale}>
+          <Weather weather={weather} />
+        </Upright>
       </svg>
       {!folded && <span className="strip-cap">comes off</span>}
       <MoveArea steps={routine.steps} move={move}>
         {placed.map((b) =>
           folded ? (
-            <span
-              key={b.step.product}
-              className="strip-number"
-              style={{ left: percent(b.x + b.width / 2) }}
-              aria-hidden="true"
-            >
-              {b.step.number}
-            </span>
+            <BlockNumber key={b.step.product} block={b} top={-2} />
           ) : (
-            <Label
-              key={b.step.product}
-              block={b}
-              open={b.step.product === open}
-              toggle={() => toggle(b.step.product)}
-            />
+            <Fragment key={b.step.product}>
+              {b.crowded && <BlockNumber block={b} top={top - 18} />}
+              <Label
+                block={b}
+                rows={rows}
+                open={b.step.product === open}
+                toggle={() => toggle(b.step.product)}
+              />
+            </Fragment>
           ),
         )}
       </MoveArea>
@@ -78,7 +81,48 @@ export function Strip({
 
 const percent = (x: number) => `${(x / WIDTH) * 100}%`
 
-function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: () => void }) {
+function BlockNumber({ block, top }: { block: Block; top: number }) {
+  return (
+    <span
+      className="strip-number"
+      style={{ left: percent(block.x + block.width / 2), top }}
+      aria-hidden="true"
+    >
+      {block.step.number}
+    </span>
+  )
+}
+
+/** How many px a drawing unit has on the screen now. */
+function useScale(): [(node: HTMLElement | null) => void, number] {
+  const [scale, setScale] = useState(1)
+  const [node, setNode] = useState<HTMLElement | null>(null)
+  useEffect(() => {
+    if (!node || typeof ResizeObserver === 'undefined') return
+    const observer = new ResizeObserver(([entry]) => {
+      const width = entry?.contentRect.width ?? 0
+      if (width > 0) setScale(width / WIDTH)
+    })
+    observer.observe(node)
+    return () => observer.disconnect()
+  }, [node])
+  return [setNode, scale]
+}
+
+/** Where a label begins: in its row, or in the lowest beside a side that needs two. */
+const labelTop = (block: Block, rows: number) => LABELS * (block.crowded ? block.row : rows - 1)
+
+function Label({
+  block,
+  rows,
+  open,
+  toggle,
+}: {
+  block: Block
+  rows: number
+  open: boolean
+  toggle: () => void
+}) {
   const { step } = block
   const nights = nightsWords(step)
   const { attach, listeners, style, className } = useMovable(step)
@@ -88,7 +132,13 @@ function Label({ block, open, toggle }: { block: Block; open: boolean; toggle: (
       ref={attach}
       {...listeners}
       className={`strip-label${nights ? ' some' : ''} ${className}`}
-      style={{ left: percent(block.labelX), width: percent(block.labelWidth), ...style }}
+      style={{
+        left: percent(block.labelX),
+        width: percent(block.labelWidth),
+        top: labelTop(block, rows),
+        height: block.crowded ? LABELS - 2 : undefined,
+        ...style,
+      }}
       data-product={step.product}
       aria-expanded={open}
       title={`${step.name}: ${step.amount.words}, ${step.technique}`}
@@ -135,18 +185,23 @@ function Skin({ top, bottom }: { top: number; bottom: number }) {
 
 function BlockShape({
   block,
+  rows,
+  scale,
   top,
   height,
   open,
   folded,
 }: {
   block: Block
+  rows: number
+  scale: number
   top: number
   height: number
   open: boolean
   folded: boolean
 }) {
   const { step, x, width } = block
+  const line = LABELS * rows
   const half = step.part !== ''
   const y = half ? top + height / 2 : top
   const h = half ? height / 2 : height
@@ -154,15 +209,15 @@ function BlockShape({
   const leadX = Math.min(Math.max(x + width / 2, block.labelX + 10), block.labelX + block.labelWidth - 6)
   return (
     <g>
-      {!folded && (
+      {!folded && !block.crowded && (
         <>
           <path
-            d={`M${block.labelX} ${LABELS}H${block.labelX + block.labelWidth}`}
+            d={`M${block.labelX} ${line}H${block.labelX + block.labelWidth}`}
             stroke="var(--edge)"
             strokeWidth="1"
           />
           <path
-            d={`M${leadX} ${LABELS}L${x + width / 2} ${top - 3}V${y + 1}`}
+            d={`M${leadX} ${line}L${x + width / 2} ${top - 3}V${y + 1}`}
             fill="none"
             stroke="var(--ink)"
             strokeWidth="1.2"
@@ -196,12 +251,16 @@ function BlockShape({
         strokeDasharray={some ? '6 4' : undefined}
       />
       {half && !folded && (
-        <text x={x + width / 2} y={top + 22} fontSize="13" textAnchor="middle" fill="var(--ink2)">
-          {width > 60 ? step.part : step.part.split(' ')[0]}
-        </text>
+        <Upright x={x + width / 2} y={top + 22} scale={scale}>
+          <text fontSize="13" textAnchor="middle" fill="var(--ink2)">
+            {width * scale > 60 ? step.part : step.part.split(' ')[0]}
+          </text>
+        </Upright>
       )}
       {step.letter !== '' && !folded && width > 24 && (
-        <Lozenge x={x + width / 2} y={y + h / 2} letter={step.letter} />
+        <Upright x={x + width / 2} y={y + h / 2} scale={scale}>
+          <Lozenge letter={step.letter} />
+        </Upright>
       )}
       {open && (
         <rect
@@ -233,35 +292,39 @@ function ComesOff({ block, top, height }: { block: Block; top: number; height: n
   )
 }
 
-function Lozenge({ x, y, letter }: { x: number; y: number; letter: string }) {
+/** Draws what must not be squeezed with the strip: round a place, upright at any width of the window. */
+function Upright({ x, y, scale, children }: { x: number; y: number; scale: number; children: ReactNode }) {
+  return <g transform={`translate(${x} ${y}) scale(${1 / scale} 1)`}>{children}</g>
+}
+
+function Lozenge({ letter }: { letter: string }) {
   const r = 13
   return (
     <>
       <path
-        d={`M${x} ${y - r}l${r} ${r}l${-r} ${r}l${-r} ${-r}z`}
+        d={`M0 ${-r}l${r} ${r}l${-r} ${r}l${-r} ${-r}z`}
         fill="var(--sheet)"
         stroke="var(--ink)"
         strokeWidth="1.6"
       />
-      <text x={x} y={y + 5} fontSize="13" fontWeight="700" textAnchor="middle" fill="var(--ink)">
+      <text y={5} fontSize="13" fontWeight="700" textAnchor="middle" fill="var(--ink)">
         {letter}
       </text>
     </>
   )
 }
 
-function Weather({ weather, y }: { weather: { uv: number } | 'night'; y: number }) {
-  const x = WIDTH - 22
+function Weather({ weather }: { weather: { uv: number } | 'night' }) {
   if (weather === 'night') {
-    return <path d={`M${x - 4} ${y - 17}a17 17 0 1 1 0 34a22 22 0 0 0 0 -34z`} fill="var(--moon)" />
+    return <path d="M-4 -17a17 17 0 1 1 0 34a22 22 0 0 0 0 -34z" fill="var(--moon)" />
   }
   return (
     <>
-      <circle cx={x} cy={y} r="17" fill="var(--sun)" stroke="#1D222C" strokeWidth="1.4" />
-      <text x={x} y={y - 1} fontSize="10" fontWeight="700" textAnchor="middle" fill="#1D222C">
+      <circle r="17" fill="var(--sun)" stroke="#1D222C" strokeWidth="1.4" />
+      <text y={-1} fontSize="10" fontWeight="700" textAnchor="middle" fill="#1D222C">
         UV
       </text>
-      <text x={x} y={y + 12} fontSize="13" fontWeight="700" textAnchor="middle" fill="#1D222C">
+      <text y={12} fontSize="13" fontWeight="700" textAnchor="middle" fill="#1D222C">
         {Math.round(weather.uv)}
       </text>
     </>

@@ -42,3 +42,17 @@ test('what is still on the skin falls from step to step', () => {
   const r = routine(step(1, 6, true), step(2, 3, true), step(3, 5, false))
   expect(blocks(r, units([r])).map((b) => b.before)).toEqual([1, 0.1, 0])
 })
+
+test('twelve steps have labels in two rows, wide enough for two short words, three have them in one', () => {
+  const placed = blocks(twelve, units([twelve]))
+  const on = placed.filter((b) => !b.step.comesOff)
+  expect(on.every((b) => b.crowded && b.labelWidth >= 104)).toBe(true)
+  expect(on.map((b) => b.row)).toEqual([0, 0, 0, 0, 1, 1, 1, 1])
+  expect(blocks(three, units([three])).some((b) => b.crowded)).toBe(false)
+})
+
+test('a narrower window puts labels in two rows sooner', () => {
+  const five = routine(...[1, 2, 3, 4, 5].map((n) => step(n, 4, false)))
+  expect(blocks(five, units([five]), 1).some((b) => b.crowded)).toBe(false)
+  expect(blocks(five, units([five]), 0.7).every((b) => b.crowded)).toBe(true)
+})

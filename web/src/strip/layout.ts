@@ -16,9 +16,24 @@ export type Block = {
   width: number
   /** still on the skin before it, 0 to 1; only for what comes off */
   before: number
-  /** centre of its label */
+  /** left edge of its label */
   labelX: number
   labelWidth: number
+  /** whether its side has labels in two rows, so that a number over the block takes the place of a line to it */
+  crowded: boolean
+  /** row of its label: 0 above, 1 below */
+  row: number
+}
+
+/** Least width of a label on the screen, px: two short words side by side. */
+const NARROWEST_LABEL = 112
+
+/** Labels of one side in one row, or in two where they would be too narrow to read. */
+function labels(count: number, room: number, widest: number, scale: number) {
+  const one = Math.min(widest, room / Math.max(1, count))
+  if (count < 3 || one * scale >= NARROWEST_LABEL) return { width: one, columns: count, crowded: false }
+  const columns = Math.ceil(count / 2)
+  return { width: room / columns, columns, crowded: true }
 }
 
 export const weight = (step: Step) => step.texture
@@ -35,8 +50,12 @@ export function units(routines: Routine[]) {
   return { on: Math.min(WIDEST, ROOM_ON / most(false)), off: Math.min(WIDEST, ROOM_OFF / most(true)) }
 }
 
-/** Where every block and its label stands. */
-export function blocks(routine: Routine, unit: { on: number; off: number }): Block[] {
+/**
+ * Where every block and its label stands.
+ *
+ * @param scale px on the screen for one drawing unit
+ */
+export function blocks(routine: Routine, unit: { on: number; off: number }, scale = 1): Block[] {
   const off = routine.steps.filter((s) => s.comesOff)
   const on = routine.steps.filter((s) => !s.comesOff)
   const widths = off.map((s) => Math.max(NARROWEST_OFF, weight(s) * unit.off))
@@ -44,20 +63,39 @@ export function blocks(routine: Routine, unit: { on: number; off: number }): Blo
   const placed: Block[] = []
   let x = SKIN_X - sum(widths) * squeeze
   let before = 1
-  const offLabel = off.length === 0 ? 0 : Math.min(150, ROOM_OFF / off.length)
+  const offLabels = labels(off.length, ROOM_OFF, 150, scale)
   off.forEach((step, i) => {
     const width = (widths[i] ?? 0) * squeeze
-    const labelX = SKIN_X - 8 - offLabel * (off.length - i)
-    placed.push({ step, x, width, before, labelX, labelWidth: offLabel - 8 })
+    const row = Math.floor(i / offLabels.columns)
+    const labelX = SKIN_X - 8 - offLabels.width * (offLabels.columns - (i - row * offLabels.columns))
+    placed.push({
+      step,
+      x,
+      width,
+      before,
+      labelX,
+      labelWidth: offLabels.width - 8,
+      crowded: offLabels.crowded,
+      row,
+    })
     before = step.left
     x += width
   })
   x = SKIN_X + SKIN_W
-  const onLabel = on.length === 0 ? 0 : Math.min(176, (WIDTH - SKIN_X - SKIN_W - 8) / on.length)
+  const onLabels = labels(on.length, WIDTH - SKIN_X - SKIN_W - 8, 176, scale)
   on.forEach((step, i) => {
     const width = weight(step) * unit.on
-    const labelX = SKIN_X + SKIN_W + 8 + onLabel * i
-    placed.push({ step, x, width, before: 0, labelX, labelWidth: onLabel - 8 })
+    const row = Math.floor(i / onLabels.columns)
+    placed.push({
+      step,
+      x,
+      width,
+      before: 0,
+      labelX: SKIN_X + SKIN_W + 8 + onLabels.width * (i - row * onLabels.columns),
+      labelWidth: onLabels.width - 8,
+      crowded: onLabels.crowded,
+      row,
+    })
     x += width
   })
   return placed

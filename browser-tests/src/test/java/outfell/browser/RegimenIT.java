@@ -222,6 +222,38 @@ class RegimenIT extends InTheBrowser {
         phone.context().close();
     }
 
+    @Test
+    void the_house_says_what_it_weighs_and_which_school_it_follows() {
+        page.navigate(server.address() + "/practice");
+        Locator weighs = page.getByRole(AriaRole.REGION, named("What the choice weighs"));
+        weighs.getByText("Effort").click();
+        weighs.getByLabel("Who").fill("Runa");
+        Locator step = weighs.getByRole(AriaRole.TEXTBOX, inside("Points off for each step that is not needed"));
+        step.fill("999");
+        weighs.getByRole(AriaRole.BUTTON, inside("Set: points off for each step"))
+                .click();
+        assertThat(weighs.getByRole(AriaRole.ALERT)).containsText("999 lies outside 0 to 50");
+        step.fill("3");
+        weighs.getByRole(AriaRole.BUTTON, inside("Set: points off for each step"))
+                .click();
+        assertThat(weighs).containsText("shipped with 2");
+        weighs.getByRole(AriaRole.BUTTON, inside("Back to 2")).click();
+        assertThat(step).hasValue("2");
+
+        Locator meets = page.getByRole(AriaRole.REGION, named("What may meet"));
+        meets.getByText("meetings on which schools differ").click();
+        Locator pair = meets.getByRole(AriaRole.GROUP, inside("Retinoid and polyhydroxy acid"));
+        pair.getByRole(AriaRole.BUTTON, inside("Fine")).click();
+        assertThat(meets).containsText("the other school in 1");
+        pair.getByRole(AriaRole.BUTTON, inside("Not on one night")).click();
+        assertThat(meets).not().containsText("the other school in 1");
+        nothingToMend("the settings of the house");
+    }
+
+    private static Locator.GetByRoleOptions inside(String name) {
+        return new Locator.GetByRoleOptions().setName(Pattern.compile("^" + escaped(name)));
+    }
+
     private Page onAPhone() {
         var touch = context.browser()
                 .newContext(new Browser.NewContextOptions()

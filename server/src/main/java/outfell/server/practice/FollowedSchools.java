@@ -30,6 +30,7 @@ public class FollowedSchools {
      */
     public record DebatedView(
             String id,
+            String name,
             Because because,
             Meeting meeting,
             String otherSchool,
@@ -58,6 +59,7 @@ public class FollowedSchools {
                             store.of(PREFIX + d.id()).stream().findFirst();
                     return new DebatedView(
                             d.id(),
+                            d.name(),
                             d.because(),
                             d.shipped(),
                             d.otherSchool(),
