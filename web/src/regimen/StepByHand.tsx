@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Part, Regimen, Step } from '../api/client'
-import { capital, DAYS, dayShort } from '../shared/format'
+import { DAYS, dayShort } from '../shared/format'
 import type { Move } from '../strip/Movable'
 import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
@@ -113,7 +113,7 @@ export function StepByHand({
               }
             >
               {DAYS.map((d) => (
-                <ToggleButton key={d} value={d} aria-label={capital(d.toLowerCase())}>
+                <ToggleButton key={d} value={d}>
                   {dayShort(d)}
                 </ToggleButton>
               ))}

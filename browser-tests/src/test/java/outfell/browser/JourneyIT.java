@@ -211,7 +211,7 @@ class JourneyIT extends InTheBrowser {
         assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
         assertThat(page.getByRole(AriaRole.REGION, named("Evening"))).containsText("Calm serum");
         page.getByRole(AriaRole.REGION, named("Changed by hand"))
-                .getByRole(AriaRole.BUTTON)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("As computed"))
                 .click();
         assertThat(page.getByRole(AriaRole.REGION, named("Changed by hand"))).isHidden();
     }

@@ -376,7 +376,7 @@ final class Draft {
                 asked,
                 explainer.alternatives(),
                 explainer.shelf(this::forbidden),
-                explainer.served(),
+                explainer.served(this::forbidden),
                 List.copyOf(notices),
                 List.copyOf(refusals),
                 keptOut(),

@@ -1,7 +1,9 @@
 package outfell.regimen;
 
+import java.time.Month;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -12,6 +14,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
 import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -21,6 +24,7 @@ import outfell.regimen.Regimen.Alternatives;
 import outfell.regimen.Regimen.Fate;
 import outfell.regimen.Regimen.Served;
 import outfell.regimen.Regimen.ShelfAdvice;
+import outfell.season.Asked;
 import outfell.skin.Contradiction;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.RankedConcern;
@@ -28,6 +32,8 @@ import outfell.skin.SkinVerdict.RankedConcern;
 /** Says of a choice what else could have been, what each concern gets, and what becomes of the shelf. */
 final class Explainer {
     private static final int ALTERNATIVES = 3;
+    /** A cream within it has the weight that is asked for. */
+    private static final double HALF_A_GRADE = 0.51;
 
     private final Consultation consultation;
     private final SkinVerdict skin;
@@ -108,7 +114,8 @@ final class Explainer {
         return reason;
     }
 
-    List<Served> served() {
+    /** @param forbidden why a product may not be used at all */
+    List<Served> served(Function<Product, Optional<Because>> forbidden) {
         List<Served> all = new ArrayList<>();
         for (RankedConcern concern : skin.concerns()) {
             Set<String> by = new LinkedHashSet<>();
@@ -118,7 +125,10 @@ final class Explainer {
                     .sorted(Comparator.comparingDouble((Candidate c) -> -share(c, concern)))
                     .forEach(c -> by.add(c.product().name()));
             all.add(new Served(
-                    concern.concern().words(), concern.weight(), List.copyOf(by), servedBecause(concern, by)));
+                    concern.concern().words(),
+                    concern.weight(),
+                    List.copyOf(by),
+                    servedBecause(concern, by, forbidden)));
         }
         return List.copyOf(all);
     }
@@ -131,19 +141,52 @@ final class Explainer {
                 .orElse(0);
     }
 
-    private Because servedBecause(RankedConcern concern, Set<String> by) {
+    private Because servedBecause(
+            RankedConcern concern, Set<String> by, Function<Product, Optional<Because>> forbidden) {
         if (!by.isEmpty()) {
             return concern.because();
         }
         if (skin.concerns().indexOf(concern) >= consultation.house().yardstick().mostConcerns()) {
             return Because.house("Not among the heaviest; it waits until those are better.");
         }
-        return Because.house(
-                skin.barrier().calmReset()
-                        ? "Nothing for %s yet: the barrier comes first."
-                                .formatted(concern.concern().words())
-                        : "Nothing that may be used, fits the limits and helps %s is on the shelf or in the catalogue."
-                                .formatted(concern.concern().words()));
+        if (skin.barrier().calmReset()) {
+            return Because.house("Nothing for %s yet: the barrier comes first."
+                    .formatted(concern.concern().words()));
+        }
+        return Because.house(wouldHelp(concern, forbidden)
+                .orElseGet(() -> "Nothing on the shelf or in the catalogue helps %s."
+                        .formatted(concern.concern().words())));
+    }
+
+    /** The best that is there for a concern and not in the plan, and what keeps it out. */
+    private Optional<String> wouldHelp(RankedConcern concern, Function<Product, Optional<Because>> forbidden) {
+        Optional<String> outweighed = slots.stream()
+                .flatMap(s -> s.candidates().stream())
+                .filter(c -> share(c, concern) > 0)
+                .max(Comparator.comparingDouble((Candidate c) -> share(c, concern))
+                        .thenComparing(c -> c.product().id()))
+                .map(c -> "%s would help; within her limits other steps bring more."
+                        .formatted(c.product().name()));
+        return outweighed.or(() -> consultation.products().stream()
+                .filter(p -> helps(p, concern) > 0)
+                .max(Comparator.comparingDouble((Product p) -> helps(p, concern))
+                        .thenComparing(Product::id))
+                .map(p -> forbidden
+                        .apply(p)
+                        .map(because -> "%s would help, but: %s".formatted(p.name(), because.sentence()))
+                        .orElseGet(() -> "%s would help; %s, this skin and this month have no place for a %s now."
+                                .formatted(
+                                        p.name(),
+                                        consultation.method().name(),
+                                        Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)))));
+    }
+
+    private double helps(Product p, RankedConcern concern) {
+        return Benefits.of(p, 7, consultation.house().yardstick()).stream()
+                .filter(h -> h.concern() == concern.concern())
+                .mapToDouble(Benefits.Help::share)
+                .max()
+                .orElse(0);
     }
 
     List<ShelfAdvice> shelf(Function<Product, Optional<Because>> forbidden) {
@@ -175,17 +218,51 @@ final class Explainer {
                 .filter(point -> point.points() < 0 && !point.reason().equals("one more step"))
                 .map(point -> "What speaks against it: %s.".formatted(point.reason()))
                 .findFirst();
-        if (against.isPresent()) {
-            return against.get();
-        }
         Optional<Candidate> stands = found.chosen().stream()
                 .flatMap(Optional::stream)
                 .filter(c -> c.product().kind() == p.kind())
                 .findFirst();
-        return stands.map(c -> "%s does more as %s now."
+        String why = against.orElseGet(() -> stands.map(c -> "%s does more as %s now."
                         .formatted(c.product().name(), Kinds.of(p.kind()).label()))
                 .orElseGet(() -> "No %s is asked for now."
-                        .formatted(Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)));
+                        .formatted(Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT))));
+        return why + keepFor(p, stands);
+    }
+
+    /** When its time comes: other air, or the end of what stands in its place. */
+    private String keepFor(Product p, Optional<Candidate> stands) {
+        Set<Month> months = EnumSet.noneOf(Month.class);
+        for (Month month : Month.values()) {
+            if (month != consultation.month() && asksFor(p, asked(month)) && !asksFor(p, asked(consultation.month()))) {
+                months.add(month);
+            }
+        }
+        if (!months.isEmpty()) {
+            return " Keep it for %s, when the air asks for it.".formatted(Months.words(months));
+        }
+        return stands.filter(c -> !c.product().prescription())
+                .map(c -> " Keep it closed until %s is empty."
+                        .formatted(c.product().name()))
+                .orElse("");
+    }
+
+    private Asked asked(Month month) {
+        return Planner.ask(consultation.in(month), skin);
+    }
+
+    /** Whether a month's air has a place for it: an oil, a seal, a new strong step, a cream of that weight. */
+    private static boolean asksFor(Product p, Asked asked) {
+        return switch (p.kind()) {
+            case OIL -> asked.oil().yes();
+            case SEAL -> asked.seal().yes();
+            case TREATMENT ->
+                !(p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes())
+                        && !(p.has(ActiveKind.AHA) && !asked.newAcid().yes());
+            case MOISTURISER ->
+                asked.moisturiserNeeded().yes()
+                        && Math.abs(p.texture() - asked.moisturiser().grade()) < HALF_A_GRADE;
+            default -> true;
+        };
     }
 
     List<Because> notices() {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
+import outfell.routine.Part;
 
 /**
  * An upper bound on what a plan can score, by putting a price on all that ties the slots together: on what is scarce, and on
@@ -22,6 +23,9 @@ final class Prices {
     /** How many places of a concern have a threshold of their own; all later ones count like the last. */
     private static final int PLACES = 4;
 
+    /** How far one step moves the charge for the longest night. */
+    private static final double SHIFT = 0.15;
+
     private final List<Slot> slots;
     private final Scarce[] scarce;
     private final double same;
@@ -37,8 +41,10 @@ final class Prices {
     private final int[] twin;
     /** For slot and candidate: index of the same product in the twin slot, or -1. */
     private final int[][] inTwin;
-    /** For slot and candidate: what it takes, a rationed step its share of the longest night. */
+    /** For slot and candidate: what it takes, a rationed step its part of its row's mean. */
     private final double[][][] takes;
+    /** For each group whether some of it is rationed: of these steps only the longest night counts. */
+    private final boolean[] rationed;
     /** For slot and candidate: numbers of what it takes any of, where that may have a price. */
     private final int[][][] taking;
     /** For slot and candidate: what a month costs more than by weight alone, where that is certain. */
@@ -49,8 +55,14 @@ final class Prices {
         private final double[] of = new double[Scarcity.COUNT];
         private final double[][] threshold = new double[concerns][PLACES - 1];
         private final double[][] bonus = new double[pairs][PLACES];
+        /**
+         * For each rationed group the part of a routine's longest night that it is charged for. The longest is no less than any
+         * mean of them, so in each routine the parts add up to one.
+         */
+        private final double[] share = new double[groups.length];
 
         void copy(Setting other) {
+            System.arraycopy(other.share, 0, share, 0, share.length);
             System.arraycopy(other.of, 0, of, 0, of.length);
             for (int k = 0; k < concerns; k++) {
                 System.arraycopy(other.threshold[k], 0, threshold[k], 0, PLACES - 1);
@@ -112,6 +124,11 @@ final class Prices {
             }
         }
         this.inTwin = Slot.inTwin(slots, twin);
+        this.rationed = new boolean[groups.length];
+        for (int g = 0; g < groups.length; g++) {
+            rationed[g] = Arrays.stream(groups[g])
+                    .anyMatch(s -> slots.get(s).candidates().stream().anyMatch(Candidate::rationed));
+        }
         this.takes = new double[n][][];
         this.taking = new int[n][][];
         this.floor = new double[n][];
@@ -134,7 +151,16 @@ final class Prices {
     }
 
     Setting setting() {
-        return new Setting();
+        Setting setting = new Setting();
+        for (Part part : Part.values()) {
+            for (int g = 0; g < groups.length; g++) {
+                if (rationed[g] && slots.get(groups[g][0]).part() == part) {
+                    setting.share[g] = 1;
+                    break;
+                }
+            }
+        }
+        return setting;
     }
 
     /** Slots that are bounded together: rows of slots alike, pairs of twins, and each other slot alone. */
@@ -157,39 +183,32 @@ final class Prices {
         return groups.toArray(int[][]::new);
     }
 
-    /** Of the steps with their own nights the longest counts, and that is no less than the mean of one row of slots. */
     private double[][] takes(int s) {
         List<Candidate> candidates = slots.get(s).candidates();
-        int row = firstRationedRow(slots.get(s));
         double[][] all = new double[candidates.size()][];
         for (int i = 0; i < all.length; i++) {
             Candidate c = candidates.get(i);
             all[i] = c.takes();
             if (c.rationed()) {
                 all[i] = c.takes().clone();
-                double share = row < 0 ? 0 : 1.0 / groups[row].length;
                 for (int r = 0; r <= Scarcity.EVENING_STEPS.ordinal(); r++) {
-                    all[i][r] *= groupOf[s] == row ? share : 0;
+                    all[i][r] /= groups[groupOf[s]].length;
                 }
             }
         }
         return all;
     }
 
+    /** What a candidate is charged for at these prices. */
+    private double charged(Setting at, int s, int i, Candidate c, int r) {
+        boolean part = c.rationed() && r <= Scarcity.EVENING_STEPS.ordinal();
+        return part ? at.share[groupOf[s]] * takes[s][i][r] : takes[s][i][r];
+    }
+
     private int[] priced(double[] of) {
         return IntStream.range(0, scarce.length)
                 .filter(r -> of[r] != 0 && scarce[r].mostPrice() > 0)
                 .toArray();
-    }
-
-    private int firstRationedRow(Slot like) {
-        for (int g = 0; g < groups.length; g++) {
-            Slot first = slots.get(groups[g][0]);
-            if (first.part() == like.part() && first.candidates().stream().allMatch(Candidate::rationed)) {
-                return g;
-            }
-        }
-        return -1;
     }
 
     /** A pack that stands in one slot alone costs no less than what is thrown away of it. */
@@ -296,7 +315,7 @@ final class Prices {
         }
         double cost = at.of[Scarcity.MONEY.ordinal()] * floor[s][i];
         for (int r : taking[s][i]) {
-            cost += at.of[r] * takes[s][i][r];
+            cost += at.of[r] * charged(at, s, i, c, r);
         }
         help[s][i] = helps;
         worth[s][i] = c.own() + helps - cost;
@@ -485,6 +504,7 @@ final class Prices {
             return false;
         }
         double step = eagerness * Math.max(bound - aim, 1e-6) / length;
+        share(at);
         for (int r = 0; r < scarce.length; r++) {
             at.of[r] = Math.clamp(at.of[r] - step * slope.of[r], 0, scarce[r].mostPrice());
         }
@@ -499,6 +519,33 @@ final class Prices {
             }
         }
         return true;
+    }
+
+    /** The group whose night would be the longest is charged for more of it, the others for less. */
+    private void share(Setting at) {
+        for (Part part : Part.values()) {
+            int longest = -1;
+            double most = 0;
+            for (int g = 0; g < groups.length; g++) {
+                if (rationed[g] && slots.get(groups[g][0]).part() == part) {
+                    double minutes = 0;
+                    for (int s : groups[g]) {
+                        Candidate c =
+                                taken[s] < 0 ? null : slots.get(s).candidates().get(taken[s]);
+                        minutes += c == null || !c.rationed() ? 0 : c.minutes();
+                    }
+                    if (minutes > most) {
+                        most = minutes;
+                        longest = g;
+                    }
+                }
+            }
+            for (int g = 0; longest >= 0 && g < groups.length; g++) {
+                if (rationed[g] && slots.get(groups[g][0]).part() == part) {
+                    at.share[g] += SHIFT * ((g == longest ? 1 : 0) - at.share[g]);
+                }
+            }
+        }
     }
 
     /** How the bound moves with each price, at what the slots would take now. */
@@ -517,7 +564,7 @@ final class Prices {
             if (i >= 0) {
                 Candidate c = slots.get(s).candidates().get(i);
                 for (int r = 0; r < use.length; r++) {
-                    use[r] += takes[s][i][r];
+                    use[r] += charged(at, s, i, c, r);
                 }
                 use[Scarcity.MONEY.ordinal()] += floor[s][i];
                 boolean counted = twin[s] >= 0 && twin[s] < s && inTwin[s][i] >= 0 && taken[twin[s]] == inTwin[s][i];

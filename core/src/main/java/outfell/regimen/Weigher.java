@@ -114,7 +114,7 @@ final class Weigher {
             }
         }
         List<Point> points = points(p, part, slot, required, methodWants);
-        double own = points.stream().mapToDouble(Point::points).sum() - trace(p);
+        double own = points.stream().mapToDouble(Point::points).sum() - trace(p, part);
         boolean strong = p.kind() == StepKind.TREATMENT && rationed;
         Parting parting = parting(p);
         return Optional.of(new Candidate(
@@ -231,9 +231,10 @@ final class Weigher {
         return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;
     }
 
-    /** For ties only, far below any point: cheaper, then milder, then id. */
-    private double trace(Product p) {
-        return 1e-5 * p.price() + 1e-8 * p.irritancy() + 1e-12 * rank.getOrDefault(p.id(), 0);
+    /** For ties only, far below any point: cheaper, then milder, then id; of two that could change places the first by day. */
+    private double trace(Product p, Part part) {
+        double id = (part == Part.MORNING ? 1.5e-12 : 1e-12) * rank.getOrDefault(p.id(), 0);
+        return 1e-5 * p.price() + 1e-8 * p.irritancy() + id;
     }
 
     private List<Point> points(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {

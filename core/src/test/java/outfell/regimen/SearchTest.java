@@ -126,6 +126,54 @@ class SearchTest {
         return ((Outcome.Planned) Planner.plan(c)).regimen().notices().isEmpty();
     }
 
+    @Test
+    void of_two_that_could_change_places_the_first_by_id_stands_by_day() {
+        int swaps = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Consultation c = Consultations.of(
+                    Consultations.face(
+                            RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
+                    "classic",
+                    Month.NOVEMBER,
+                    Consultations.CATALOGUE,
+                    List.of(),
+                    Consultations.NOTHING,
+                    Life.USUAL);
+            Draft draft = draft(c);
+            List<Slot> slots = draft.openSlots();
+            Search search = draft.searchOf(slots);
+            Search.Found found = search.run().orElseThrow();
+            List<Optional<Candidate>> swapped = swapped(slots, found.chosen());
+            Optional<Double> other = search.weigh(swapped);
+            if (!swapped.equals(found.chosen()) && other.isPresent()) {
+                swaps++;
+                assertThat(other.get()).as("seed %d", seed).isLessThan(found.score());
+            }
+        }
+        assertThat(swaps).isPositive();
+    }
+
+    /** The serums of morning and evening in each other's place, where both may be. */
+    private static List<Optional<Candidate>> swapped(List<Slot> slots, List<Optional<Candidate>> plan) {
+        List<Integer> serums = IntStream.range(0, slots.size())
+                .filter(s -> slots.get(s).kind() == outfell.product.StepKind.SERUM
+                        && plan.get(s).isPresent())
+                .boxed()
+                .toList();
+        List<Optional<Candidate>> other = new ArrayList<>(plan);
+        if (serums.size() == 2) {
+            for (int k = 0; k < 2; k++) {
+                int number = plan.get(serums.get(1 - k)).orElseThrow().number();
+                other.set(
+                        serums.get(k),
+                        slots.get(serums.get(k)).candidates().stream()
+                                .filter(c -> c.number() == number)
+                                .findFirst());
+            }
+        }
+        return other;
+    }
+
     private static Consultation small(RandomGenerator random) {
         List<Product> some = new ArrayList<>();
         for (String needed : List.of("sun-fluid-50", "gel-wash-low-foam", "cream-fisher", "micellar-plain")) {

@@ -1,0 +1,126 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Month;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.random.RandomGeneratorFactory;
+import org.junit.jupiter.api.Test;
+import outfell.knowledge.Because;
+import outfell.method.Method;
+import outfell.method.Methods;
+import outfell.product.StepKind;
+import outfell.regimen.Consultation.Life;
+import outfell.routine.Step;
+import outfell.skin.Concern;
+
+/** What a practice's own answers change in a plan. */
+class HouseMethodTest {
+    private static final Consultation PLAIN = Consultations.of(
+            Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(5)),
+            "classic",
+            Month.NOVEMBER,
+            Consultations.CATALOGUE,
+            List.of(),
+            Consultations.NOTHING,
+            Life.USUAL);
+
+    @Test
+    void sunscreen_mixed_in_the_palm_says_what_protection_is_lost() {
+        Regimen mixed = plan(with(Map.of("sunscreen-and-cream", "mixed_in_palm")));
+        Step cream = step(mixed, StepKind.MOISTURISER);
+        assertThat(cream.settle()).isLessThan(120);
+        assertThat(step(mixed, StepKind.SUNSCREEN).technique()).startsWith("into the cream in the palm");
+        // 1.45 g in 1.45 + 0.90 g: 62 parts in 100; 50^0.617 is 11, 1 + 49 x 0.617 is 31
+        assertThat(mixed.notices())
+                .anySatisfy(n -> assertThat(n.sentence())
+                        .contains("works like")
+                        .contains("by the careful law")
+                        .contains("In two layers it keeps its number."));
+    }
+
+    @Test
+    void a_cream_with_filters_takes_the_place_of_the_morning_cream_at_its_full_dose() {
+        Regimen one = plan(with(Map.of("sunscreen-and-cream", "filter_in_cream")));
+        assertThat(one.morning().steps()).noneMatch(s -> s.kind() == StepKind.MOISTURISER);
+        assertThat(one.notices())
+                .anySatisfy(n -> assertThat(n.sentence()).endsWith("counts only at the full dose, 1.45 g."));
+        assertThat(plan(PLAIN).notices()).noneMatch(n -> n.sentence().contains("full dose"));
+    }
+
+    @Test
+    void a_method_that_waits_for_a_verdict_holds_the_plan_as_long_as_its_first_concern_needs() {
+        assertThat(held(plan(PLAIN))).isEqualTo("change nothing for 6 weeks; then we look again together.");
+        String verdict = held(plan(with(Map.of("hold", "verdict_due"))));
+        assertThat(verdict).startsWith("change nothing for ").contains("cannot be judged");
+        for (Concern concern : Concern.values()) {
+            assertThat(Holding.weeks(concern)).as(concern.words()).isBetween(2, 12);
+        }
+    }
+
+    @Test
+    void the_cloth_and_the_place_of_the_eyes_follow_the_answers() {
+        Regimen day = plan(with(Map.of("cloth", "one_a_day", "eye-place", "in_a_wait")));
+        assertThat(day.evening().steps())
+                .filteredOn(s -> s.kind() == StepKind.WASH)
+                .allSatisfy(s -> assertThat(s.technique()).endsWith("with the day's cloth"));
+        assertThatThrownBy(() -> with(Map.of("eye-place", "in_a_wait", "waits", "none")))
+                .hasMessage("Eyes inside a wait, but there are no waits.");
+    }
+
+    @Test
+    void a_yardstick_of_the_house_changes_the_choice_and_only_within_its_range() {
+        Yardstick frugal = Yardstick.with(Map.of("optional-step", 50.0));
+        Consultation c = new Consultation(
+                PLAIN.reading(),
+                PLAIN.answers(),
+                PLAIN.life(),
+                PLAIN.lifted(),
+                PLAIN.shelf(),
+                PLAIN.catalogue(),
+                PLAIN.method(),
+                PLAIN.site(),
+                PLAIN.month(),
+                PLAIN.byHand(),
+                PLAIN.standing(),
+                PLAIN.patches(),
+                new Consultation.House(
+                        PLAIN.house().bands(), frugal, PLAIN.house().conflicts()));
+        assertThat(plan(c).steps().count()).isLessThan(plan(PLAIN).steps().count());
+        assertThat(Yardstick.settings())
+                .hasSizeGreaterThan(20)
+                .allSatisfy(s -> assertThat(s.shipped()).isBetween(s.least(), s.most()));
+        assertThatThrownBy(() -> Yardstick.with(Map.of("owned", -1.0))).hasMessageContaining("-1 lies outside 0 to 50");
+        assertThatThrownBy(() -> Yardstick.with(Map.of("luck", 1.0)))
+                .hasMessage("There is no setting luck in the yardstick.");
+    }
+
+    private static String held(Regimen regimen) {
+        return regimen.sheetNotes().stream()
+                .filter(n -> n.title().equals("Keep to it"))
+                .findFirst()
+                .orElseThrow()
+                .text();
+    }
+
+    private static Consultation with(Map<String, String> answers) {
+        Method classic = Methods.find("classic").orElseThrow();
+        Map<String, String> settings = new HashMap<>(classic.settings());
+        settings.putAll(answers);
+        return PLAIN.by(Methods.of("house", "House", "", settings, Because.house("So it is.")));
+    }
+
+    private static Step step(Regimen regimen, StepKind kind) {
+        return regimen.morning().steps().stream()
+                .filter(s -> s.kind() == kind)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static Regimen plan(Consultation c) {
+        return ((Outcome.Planned) Planner.plan(c)).regimen();
+    }
+}
