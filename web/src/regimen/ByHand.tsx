@@ -1,15 +1,29 @@
 import Button from '@mui/material/Button'
-import type { Part, Regimen } from '../api/client'
+import type { Part, Regimen, Vocabulary } from '../api/client'
 import { useProductsNamed } from '../api/hooks'
 import { dayShort } from '../shared/format'
 import type { VisitContext } from '../visit/VisitShell'
 import { AgainstComputed } from './AgainstComputed'
 import { release, type StepByHand } from './byHandEdits'
 
+/** What is changed on a step, in a few words each. */
+function inWords(s: StepByHand, coverages: Vocabulary['coverages']): string[] {
+  const on = coverages.find((c) => c.coverage === s.on)?.label
+  return [
+    s.move && (s.move.why === '' ? 'moved' : `moved: ${s.move.why}`),
+    s.optional && 'may be left out',
+    on !== undefined && `only on ${on}`,
+    s.nights.length > 0 && `on ${s.nights.map(dayShort).join(', ')} only`,
+    s.secondCoat && 'second coat',
+    s.words !== '' && `in own words: ${s.words}`,
+  ].filter((x) => typeof x === 'string')
+}
+
 /** What was changed by hand, each with its way back, what a rule did not let in, and the computed plan beside it. */
 export function ByHand({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
   const { work, words } = context
   const { pins, takenOut, steps } = work.draft.document
+  const told = (s: StepByHand | undefined) => (s ? inWords(s, words.coverages) : [])
   const changed = (part: Part, product: string) => steps.find((s) => s.part === part && s.product === product)
   const entries = [
     ...pins.map((c) => ({ ...c, words: ['put in or kept', ...told(changed(c.part, c.product))] })),
@@ -20,18 +34,6 @@ export function ByHand({ context, regimen }: { context: VisitContext; regimen: R
   ]
   const named = useProductsNamed(entries.map((e) => e.product))
   const name = (id: string) => named.find((q) => q.data?.product.id === id)?.data?.product.name ?? id
-  const label = (s: StepByHand) => words.coverages.find((c) => c.coverage === s.on)?.label ?? ''
-  function told(s: StepByHand | undefined): string[] {
-    if (!s) return []
-    return [
-      s.move && (s.move.why === '' ? 'moved' : `moved: ${s.move.why}`),
-      s.optional && 'may be left out',
-      s.on != null && `only on ${label(s)}`,
-      s.nights.length > 0 && `on ${s.nights.map(dayShort).join(', ')} only`,
-      s.secondCoat && 'second coat',
-      s.words !== '' && `in own words: ${s.words}`,
-    ].filter((x) => typeof x === 'string')
-  }
   if (entries.length === 0) return null
   const refusals = (part: Part, product: string) =>
     regimen.refusals.filter((r) => r.part === part && r.product === product)

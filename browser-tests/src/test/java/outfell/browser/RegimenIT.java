@@ -162,6 +162,8 @@ class RegimenIT extends InTheBrowser {
                 .click();
         hand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sun"))
                 .click();
+        choose(hand, "Only on", "cheeks");
+        assertThat(page.getByRole(AriaRole.REGION, named("Changed by hand"))).containsText("only on cheeks");
         page.getByLabel("Own words on the sheet").fill("three drops, then count to ten");
         page.keyboard().press("Enter");
         assertThat(step("Evening").nth(2)).containsText("may be left out");

@@ -1,11 +1,13 @@
 package outfell.regimen;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.DayOfWeek;
 import java.time.Month;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -13,11 +15,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import outfell.method.Methods;
+import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.ByHand;
 import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Consultation.Life;
+import outfell.regimen.Consultation.Owned;
 import outfell.routine.Adjustment;
 import outfell.routine.Coverage;
 import outfell.routine.Moves;
@@ -138,6 +143,120 @@ class ByHandTest {
                         .contains("on 7 nights")
                         .contains("bears"));
         assertThat(step(all, Part.EVENING, strong.product()).nights()).hasSameSizeAs(strong.nights());
+    }
+
+    @Test
+    void a_prescription_is_the_prescribers_and_a_strong_step_gets_no_second_coat() {
+        Product tretinoin = ProductReader.read(new Product.Facts(
+                new ProductId("tret"),
+                "Tretinoin cream",
+                "",
+                20,
+                "g",
+                0,
+                "Aqua, Tretinoin 0.05%, Glycerin",
+                Optional.of(StepKind.TREATMENT),
+                OptionalDouble.empty(),
+                true));
+        Consultation c = Consultations.of(
+                PLAIN.reading(),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(new Owned(tretinoin, 30, List.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY))),
+                Consultations.NOTHING,
+                Life.USUAL);
+        Step prescribed = step(regimen(c), Part.EVENING, tretinoin.id());
+        Adjustment everything = new Adjustment(
+                Part.EVENING,
+                tretinoin.id(),
+                true,
+                Optional.of(Coverage.MARKS),
+                List.of(DayOfWeek.SUNDAY),
+                true,
+                "as the doctor said",
+                Optional.empty());
+        Regimen after = regimen(changed(c, everything));
+        assertThat(after.refusals())
+                .hasSize(4)
+                .allSatisfy(r -> assertThat(r.because().sentence()).contains("is the prescriber's"));
+        Step still = step(after, Part.EVENING, tretinoin.id());
+        assertThat(still.nights()).isEqualTo(prescribed.nights());
+        assertThat(still.amount()).isEqualTo(prescribed.amount());
+        assertThat(still.hand().words()).isEqualTo("as the doctor said");
+
+        Consultation strong = withStrong();
+        Step acid = regimen(strong).evening().steps().stream()
+                .filter(s -> !s.everyDay())
+                .findFirst()
+                .orElseThrow();
+        assertThat(regimen(changed(strong, on(acid, null, true))).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("does not work faster"));
+    }
+
+    @Test
+    void a_wash_has_no_second_coat_and_every_evening() {
+        Step wash = step(PLAIN, Part.EVENING, StepKind.WASH);
+        assertThat(regimen(changed(PLAIN, on(wash, null, true))).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("comes off again"));
+        assertThat(regimen(changed(PLAIN, nights(Part.EVENING, wash, DayOfWeek.MONDAY)))
+                        .refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("never left out"));
+    }
+
+    @Test
+    void two_strong_steps_set_to_one_night_do_not_share_it() {
+        Consultation c = consultation("layered", 3);
+        List<Step> strong =
+                regimen(c).evening().steps().stream().filter(s -> !s.everyDay()).toList();
+        if (strong.size() < 2) {
+            c = java.util.stream.IntStream.range(0, 40)
+                    .mapToObj(seed -> consultation("layered", seed))
+                    .filter(x -> regimen(x).evening().steps().stream()
+                                    .filter(s -> !s.everyDay())
+                                    .count()
+                            > 1)
+                    .findFirst()
+                    .orElseThrow();
+            strong = regimen(c).evening().steps().stream()
+                    .filter(s -> !s.everyDay())
+                    .toList();
+        }
+        Consultation both = c.by(new ByHand(
+                List.of(),
+                List.of(),
+                List.of(
+                        nights(Part.EVENING, strong.get(0), DayOfWeek.FRIDAY),
+                        nights(Part.EVENING, strong.get(1), DayOfWeek.FRIDAY))));
+        Regimen after = regimen(both);
+        assertThat(after.refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("on Friday: another strong step"));
+        assertThat(step(after, Part.EVENING, strong.get(0).product()).nights()).containsExactly(DayOfWeek.FRIDAY);
+        assertThat(step(after, Part.EVENING, strong.get(1).product()).nights()).doesNotContain(DayOfWeek.FRIDAY);
+    }
+
+    @Test
+    void an_adjustment_that_cannot_be_is_refused_where_it_is_made() {
+        assertThatThrownBy(() -> new Adjustment.Move(Optional.empty(), Optional.empty(), "why"))
+                .hasMessageContaining("needs a neighbour");
+        assertThatThrownBy(() -> new Adjustment(
+                        Part.MORNING,
+                        new ProductId("x"),
+                        false,
+                        Optional.empty(),
+                        List.of(),
+                        false,
+                        "w".repeat(Adjustment.LONGEST_WORDS + 1),
+                        Optional.empty()))
+                .hasMessageContaining("160 characters, not 161");
+        for (Coverage part : Coverage.values()) {
+            assertThat(part.words()).isNotBlank();
+            assertThat(part.share()).isBetween(0.01, 1.0);
+        }
     }
 
     @ParameterizedTest

@@ -1,0 +1,125 @@
+import { fireEvent, render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { useEffect, useState } from 'react'
+import type { Part, Regimen, Step, VisitDocument } from '../api/client'
+import type { VisitContext } from '../visit/VisitShell'
+import { StepByHand } from './StepByHand'
+
+const week = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY']
+const none = { kept: false, optional: false, on: '', words: '', moved: false, movedBecause: '' }
+const step = (over: Partial<Step> = {}): Step =>
+  ({
+    number: 2,
+    product: 'serum',
+    name: 'Calm serum',
+    part: '',
+    nights: week,
+    comesOff: false,
+    prescription: false,
+    hand: none,
+    ...over,
+  }) as unknown as Step
+
+const seen = vi.fn<(d: VisitDocument) => void>()
+const now = () => seen.mock.lastCall?.[0] as VisitDocument
+const move = vi.fn()
+
+function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
+  const [draft, setDraft] = useState({
+    document: { pins: [], takenOut: [], steps: [] } as unknown as VisitDocument,
+    typed: {} as Record<string, string>,
+  })
+  useEffect(() => seen(draft.document), [draft.document])
+  const context = {
+    words: { coverages: [{ coverage: 'CHEEKS', label: 'cheeks' }] },
+    work: {
+      draft,
+      change: (edit: (d: VisitDocument) => VisitDocument) =>
+        setDraft((now) => ({ ...now, document: edit(now.document) })),
+      type: (pointer: string, text: string | null) =>
+        setDraft((now) => ({ ...now, typed: { ...now.typed, [pointer]: text ?? '' } })),
+    },
+  } as unknown as VisitContext
+  return (
+    <StepByHand
+      context={context}
+      part={'EVENING' as Part}
+      step={of}
+      last={3}
+      refusals={refusals}
+      move={move}
+    />
+  )
+}
+
+const open = (of = step(), refusals: Regimen['refusals'] = []) =>
+  render(<Board of={of} refusals={refusals} />)
+
+test('earlier and later ask for the neighbouring number, and the ends have nowhere to go', () => {
+  const { unmount } = open()
+  fireEvent.click(screen.getByRole('button', { name: 'Move Calm serum earlier' }))
+  expect(move).toHaveBeenCalledWith('serum', 1)
+  fireEvent.click(screen.getByRole('button', { name: 'Move Calm serum later' }))
+  expect(move).toHaveBeenCalledWith('serum', 3)
+  unmount()
+  open(step({ number: 3 }))
+  expect(screen.getByRole('button', { name: 'Move Calm serum later' })).toBeDisabled()
+})
+
+test('keep puts the step among those that planning again keeps, and lets it go with all that was changed', () => {
+  const { unmount } = open()
+  fireEvent.click(screen.getByRole('button', { name: 'Keep' }))
+  expect(now().pins).toEqual([{ part: 'EVENING', product: 'serum' }])
+  unmount()
+  open(step({ hand: { ...none, kept: true } as Step['hand'] }))
+  fireEvent.click(screen.getByRole('button', { name: 'Second coat' }))
+  expect(now().steps).toHaveLength(1)
+  fireEvent.click(screen.getByRole('button', { name: 'Keep' }))
+  expect(now().steps).toEqual([])
+})
+
+test('what may be left out, a second coat, part of the face and days stand on the step', async () => {
+  open()
+  fireEvent.click(screen.getByRole('button', { name: 'May be left out' }))
+  fireEvent.click(screen.getByRole('button', { name: 'Second coat' }))
+  fireEvent.click(screen.getByRole('button', { name: 'Sun' }))
+  await userEvent.click(screen.getByRole('combobox', { name: 'Only on' }))
+  await userEvent.click(screen.getByRole('option', { name: 'cheeks' }))
+  expect(now().steps).toMatchObject([
+    { product: 'serum', optional: true, secondCoat: true, on: 'CHEEKS', nights: week.slice(0, 6) },
+  ])
+  fireEvent.click(screen.getByRole('button', { name: 'Computed days' }))
+  expect(now().steps[0]?.nights).toEqual([])
+})
+
+test('own words are kept while they are typed and set with Enter', async () => {
+  open()
+  const field = screen.getByLabelText('Own words on the sheet')
+  await userEvent.type(field, 'three drops')
+  expect(now().steps).toEqual([])
+  await userEvent.type(field, '{Enter}')
+  expect(now().steps[0]?.words).toBe('three drops')
+  await userEvent.clear(field)
+  expect(now().steps).toEqual([])
+})
+
+test('a prescription keeps its days, amount and place on the face; words and order are hers', () => {
+  open(step({ prescription: true }))
+  expect(screen.queryByRole('button', { name: 'Second coat' })).toBeNull()
+  expect(screen.queryByRole('group')).toBeNull()
+  expect(screen.getByLabelText('Own words on the sheet')).toBeVisible()
+  expect(screen.getByRole('button', { name: 'Move Calm serum later' })).toBeEnabled()
+})
+
+test('what comes off has no second coat, and what a rule forbids is said', () => {
+  open(step({ comesOff: true }), [
+    {
+      part: 'EVENING',
+      product: 'serum',
+      name: 'Calm serum',
+      because: { sentence: 'The wash is never left out.', evidence: 'CONVENTION', source: 'custom' },
+    },
+  ])
+  expect(screen.queryByRole('button', { name: 'Second coat' })).toBeNull()
+  expect(screen.getByRole('alert')).toHaveTextContent('Not followed: The wash is never left out.')
+})
