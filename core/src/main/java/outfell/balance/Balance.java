@@ -18,10 +18,17 @@ public final class Balance {
      * @param points at its amount; a sunscreen's before its morning share is taken
      * @param grams of one use
      * @param sunscreen whether only a share of it counts
+     * @param dosed whether its amount is set by what it does, as a sunscreen's and a serum's are
      * @param needed whether the routine cannot do without it
      */
     public record Layer(
-            ProductId product, String name, Points points, double grams, boolean sunscreen, boolean needed) {
+            ProductId product,
+            String name,
+            Points points,
+            double grams,
+            boolean sunscreen,
+            boolean dosed,
+            boolean needed) {
         Points counted() {
             return sunscreen ? points.times(SUNSCREEN_COUNTS) : points;
         }
@@ -154,7 +161,7 @@ public final class Balance {
         double now = outside(sum, target);
         List<Tried> tried = new ArrayList<>();
         for (Layer layer : layers) {
-            if (!layer.sunscreen()) {
+            if (!layer.dosed()) {
                 amounts(layer, sum, target, tried);
             }
             if (!layer.needed()) {

@@ -181,7 +181,16 @@ final class Weigher {
                 Balance.points(p.composition(), times * Amounts.density(p, band(), layers(p))),
                 times * Amounts.grams(p, band(), layers(p)),
                 p.kind() == StepKind.SUNSCREEN,
+                dosed(p.kind()),
                 needed);
+    }
+
+    /** Only what waters, softens and seals is given by more or less of it. */
+    private static boolean dosed(StepKind kind) {
+        return switch (kind) {
+            case TONER, ESSENCE, MOISTURISER, OIL, SEAL -> false;
+            default -> true;
+        };
     }
 
     private Band band() {

@@ -93,6 +93,7 @@ class BalanceTest {
                                 Balance.points(new Composition(0.03, 0.20, 0.02, 0.2), 1.13 * 1000 / FACE),
                                 1.13,
                                 true,
+                                true,
                                 true)),
                 OILY.morning(),
                 50);
@@ -113,6 +114,7 @@ class BalanceTest {
                                 "oil",
                                 Balance.points(new Composition(0, 1, 0, 0), 1.2),
                                 0.7,
+                                false,
                                 false,
                                 false)),
                 NORMAL,
@@ -146,7 +148,22 @@ class BalanceTest {
                 Balance.points(new Composition(h / 100, e / 100, o / 100, 0), grams * 1000 / FACE),
                 grams,
                 false,
+                false,
                 true);
+    }
+
+    @Test
+    void what_is_dosed_by_what_it_does_is_never_raised_or_lowered_for_the_balance() {
+        Layer active = new Layer(
+                new ProductId("azelaic"),
+                "azelaic",
+                Balance.points(new Composition(0.02, 0.12, 0.04, 0), 0.5 * 1000 / FACE),
+                0.5,
+                false,
+                true,
+                true);
+        Gauge gauge = gauge(NORMAL, 50, active);
+        assertThat(gauge.change().orElseThrow().sentence()).startsWith("No amount mends it");
     }
 
     private static List<Double> sums(Gauge gauge) {
