@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
@@ -292,11 +293,31 @@ public final class Layout {
         if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_CREAM) {
             return "into the cream in the palm, press on together";
         }
-        boolean around = p.kind() == StepKind.TONER
-                && layers(method, p) > 1
-                && method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS
-                && sorted.stream().anyMatch(o -> nights.containsKey(o.id()) && StepOrder.lowPh(o));
-        return around ? technique + "; on acid nights one layer before the acid, the others after it" : technique;
+        return p.kind() == StepKind.TONER && layers(method, p) > 1 ? technique + around(sorted) : technique;
+    }
+
+    /** A method that tones between treatments keeps a layer for before each acid, exfoliation and mask. */
+    private String around(List<Product> sorted) {
+        if (method.acidPlace() != Method.AcidPlace.BETWEEN_TONERS) {
+            return "";
+        }
+        String treatments = sorted.stream()
+                .filter(o -> nights.containsKey(o.id()))
+                .map(Layout::treatment)
+                .filter(word -> !word.isEmpty())
+                .distinct()
+                .collect(Collectors.joining(" and "));
+        return treatments.isEmpty()
+                ? ""
+                : "; on %s nights one layer before it, the others after it".formatted(treatments);
+    }
+
+    private static String treatment(Product p) {
+        return switch (p.kind()) {
+            case CLAY_MASK -> "mask";
+            case ENZYME, SCRUB -> "exfoliation";
+            default -> StepOrder.lowPh(p) ? "acid" : "";
+        };
     }
 
     /** How many thin layers a toner gets under this method. */

@@ -230,6 +230,22 @@ class StepOrderTest {
         assertThat(Layout.seconds(LAYERED, false, two, 1)).isEqualTo(block.handsOn() + block.contact());
     }
 
+    @Test
+    void toning_again_keeps_a_layer_for_before_each_treatment_of_the_evening() {
+        Method retone = Methods.find("re-tone").orElseThrow();
+        Map<ProductId, Layout.OnNights> nights = Map.of(
+                new ProductId("enzyme-powder"),
+                new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
+        Layout layout =
+                new Layout(retone, Band.NORMAL, Set.of(), nights, id -> List.of(), Layout.ByHand.NOTHING, false);
+        List<Product> steps = products("gel-wash-low-foam", "enzyme-powder", "toner-water", "cream-ceramide-night");
+        assertThat(layout.lay(Part.EVENING, steps, 20).steps().get(2).technique())
+                .endsWith("; on exfoliation nights one layer before it, the others after it");
+        List<Product> plain = products("gel-wash-low-foam", "toner-water", "cream-ceramide-night");
+        assertThat(layout.lay(Part.EVENING, plain, 20).steps().get(1).technique())
+                .doesNotContain("nights");
+    }
+
     private static List<String> order(Method method, String... ids) {
         return new StepOrder(method)
                 .sort(products(ids)).stream().map(p -> p.id().value()).toList();
