@@ -274,6 +274,8 @@ class RegimenIT extends InTheBrowser {
                         AriaRole.OPTION,
                         new Page.GetByRoleOptions().setName(answer).setExact(true))
                 .click();
+        // the list fades out; what is looked at next must not be seen through it
+        assertThat(page.getByRole(AriaRole.LISTBOX)).hasCount(0);
     }
 
     private void drag(Locator from, Locator to) {
