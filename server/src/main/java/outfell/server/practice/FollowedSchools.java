@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -48,15 +49,16 @@ public class FollowedSchools {
     }
 
     public Conflicts current() {
-        return Conflicts.following(others());
+        return Conflicts.following(others(store.under(PREFIX)));
     }
 
     public List<DebatedView> view() {
-        Set<String> others = others();
+        Map<String, List<SettingStore.Setting>> set = store.under(PREFIX);
+        Set<String> others = others(set);
         return Conflicts.debated().stream()
                 .map(d -> {
                     Optional<SettingStore.Setting> last =
-                            store.of(PREFIX + d.id()).stream().findFirst();
+                            set.getOrDefault(d.id(), List.of()).stream().findFirst();
                     return new DebatedView(
                             d.id(),
                             d.name(),
@@ -81,15 +83,18 @@ public class FollowedSchools {
         return view();
     }
 
-    private Set<String> others() {
+    private static Set<String> others(Map<String, List<SettingStore.Setting>> set) {
         Set<String> others = new HashSet<>();
-        store.newest(PREFIX).forEach((name, to) -> {
-            String id = name.substring(PREFIX.length());
+        for (Conflicts.Debated d : Conflicts.debated()) {
             // a row that a later version no longer debates is followed as it ships
-            if (to.equals(OTHER) && Conflicts.debated().stream().anyMatch(d -> d.id().equals(id))) {
-                others.add(id);
+            boolean other = set.getOrDefault(d.id(), List.of()).stream()
+                    .findFirst()
+                    .filter(s -> s.to().equals(OTHER))
+                    .isPresent();
+            if (other) {
+                others.add(d.id());
             }
-        });
+        }
         return others;
     }
 }

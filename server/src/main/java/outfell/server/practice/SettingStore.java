@@ -3,7 +3,6 @@ package outfell.server.practice;
 import static outfell.store.Tables.PRACTICE_SETTING;
 
 import java.time.LocalDateTime;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -30,14 +29,14 @@ class SettingStore {
                 .fetch(r -> new Setting(r.getSetTo(), r.getChangedBy(), r.getChangedAt()));
     }
 
-    /** What stands of all whose name begins so, by name. */
-    Map<String, String> newest(String prefix) {
-        Map<String, String> newest = new LinkedHashMap<>();
-        db.selectFrom(PRACTICE_SETTING)
+    /** All whose name begins so, by the rest of the name, each newest first. */
+    Map<String, List<Setting>> under(String prefix) {
+        return db.selectFrom(PRACTICE_SETTING)
                 .where(PRACTICE_SETTING.NAME.startsWith(prefix))
                 .orderBy(PRACTICE_SETTING.CHANGED_AT.desc(), PRACTICE_SETTING.ID)
-                .forEach(r -> newest.putIfAbsent(r.getName(), r.getSetTo()));
-        return newest;
+                .fetchGroups(
+                        r -> r.getName().substring(prefix.length()),
+                        r -> new Setting(r.getSetTo(), r.getChangedBy(), r.getChangedAt()));
     }
 
     void add(String name, Setting setting) {

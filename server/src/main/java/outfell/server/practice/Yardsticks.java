@@ -46,9 +46,10 @@ public class Yardsticks {
     }
 
     public List<YardstickView> view() {
+        Map<String, List<SettingStore.Setting>> set = store.under(PREFIX);
         return Yardstick.settings().stream()
                 .map(s -> {
-                    List<YardstickChange> changes = changes(s.id());
+                    List<YardstickChange> changes = changes(set.getOrDefault(s.id(), List.of()));
                     return new YardstickView(
                             s.id(),
                             s.group(),
@@ -78,12 +79,13 @@ public class Yardsticks {
 
     private Map<String, Double> own() {
         Map<String, Double> own = new LinkedHashMap<>();
-        store.newest(PREFIX).forEach((name, to) -> own.put(name.substring(PREFIX.length()), Double.valueOf(to)));
+        store.under(PREFIX)
+                .forEach((id, all) -> own.put(id, Double.valueOf(all.getFirst().to())));
         return own;
     }
 
-    private List<YardstickChange> changes(String id) {
-        return store.of(PREFIX + id).stream()
+    private static List<YardstickChange> changes(List<SettingStore.Setting> settings) {
+        return settings.stream()
                 .map(s -> new YardstickChange(Double.parseDouble(s.to()), s.by(), s.at()))
                 .toList();
     }
