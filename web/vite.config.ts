@@ -1,9 +1,35 @@
 import { defineConfig } from 'vitest/config'
 import react from '@vitejs/plugin-react'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // the app is laid by on the machine, so that it opens without a connection; what it fetches is kept by its queries
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script-defer',
+      manifest: {
+        name: 'Outfell',
+        short_name: 'Outfell',
+        description: 'Reads skin and builds explained home-care regimens',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#dfe3e2',
+        theme_color: '#2a1b2b',
+        icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
+  define: { __BUILD__: JSON.stringify(process.env.OUTFELL_BUILD ?? String(Date.now())) },
   build: { outDir: 'target/classes/static', emptyOutDir: true, chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:8640' } },
-  test: { environment: 'jsdom', setupFiles: './src/setup.ts', globals: true },
+  // a busy machine is slow, and no test says how fast anything is
+  test: { environment: 'jsdom', setupFiles: './src/setup.ts', globals: true, testTimeout: 60_000 },
 })

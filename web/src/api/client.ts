@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { flush, isWaiting, wait } from './outbox'
 import type { components, paths } from './schema'
 
 export type Schemas = components['schemas']
@@ -38,7 +39,8 @@ export class Refused extends Error {
     readonly code: string,
     sentence: string,
     readonly fields: FieldProblem[],
-    readonly theirs: Visit | null,
+    /** how the thing stands that somebody else has changed; null when it is no clash */
+    readonly theirs: unknown,
   ) {
     super(sentence)
   }
@@ -51,7 +53,49 @@ export class Unreachable extends Error {
   }
 }
 
-export const api = createClient<paths>({ baseUrl: '' })
+/** The server could not be reached; what was asked waits on this machine and is sent when it can be. */
+export class Queued extends Error {
+  constructor() {
+    super('Outfell is not answering. This is kept on this machine and sent by itself when it does.')
+  }
+}
+
+/** What writes nothing though it is sent, and what has a keeping of its own. */
+const NOT_QUEUED = [
+  /\/verdict$/,
+  /\/labels$/,
+  /\/check$/,
+  /^\/api\/plan$/,
+  /^\/api\/recipes$/,
+  /^\/api\/files/,
+  /^\/api\/visits\/[^/]+$/,
+  /^\/api\/clients\/[^/]+\/erasure$/,
+  /\/mark$/,
+  /\/backups$/,
+]
+
+/** Sends; a write that cannot be sent waits in its turn. A shelf label that is kept is one, though it ends like a reading. */
+async function sendOrWait(request: Request): Promise<Response> {
+  const path = new URL(request.url).pathname
+  const queued =
+    request.method !== 'GET' && (/\/shelf\/labels$/.test(path) || !NOT_QUEUED.some((p) => p.test(path)))
+  if (!queued) return fetch(request)
+  const copy = request.clone()
+  try {
+    // what waits longer goes first, else a later change would be overwritten by an earlier one
+    if (isWaiting() && !(await flush())) throw new Unreachable()
+    return await fetch(request)
+  } catch {
+    wait({
+      method: request.method,
+      url: path + new URL(request.url).search,
+      body: (await copy.text()) || null,
+    })
+    throw new Queued()
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: '', fetch: sendOrWait })
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
@@ -60,8 +104,8 @@ export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
   let answer: Answer<T>
   try {
     answer = await request
-  } catch {
-    throw new Unreachable()
+  } catch (failure) {
+    throw failure instanceof Queued ? failure : new Unreachable()
   }
   if (answer.response.ok) {
     return answer.data as T
@@ -70,7 +114,7 @@ export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
     code?: string
     detail?: string
     errors?: FieldProblem[]
-    theirs?: Visit
+    theirs?: unknown
   }
   throw new Refused(
     answer.response.status,

@@ -14,6 +14,15 @@ export type FileOf = paths['/api/files']['get']['parameters']['query']
 export const keys = {
   vocabulary: ['vocabulary'] as const,
   desk: ['desk'] as const,
+  deskOf: (of: DeskQuery) => ['desk', of] as const,
+  clientPage: (id: string) => ['client', id, 'page'] as const,
+  erasure: (id: string) => ['client', id, 'erasure'] as const,
+  keptPlan: (id: string) => ['kept', 'plan', id] as const,
+  against: (id: string, other: string) => ['kept', 'against', id, other] as const,
+  visitDay: (id: string) => ['visit', id, 'day'] as const,
+  openEnds: (id: string, version: number) => ['visit', id, 'open-ends', version] as const,
+  house: ['house'] as const,
+  backups: ['backups'] as const,
   client: (id: string) => ['client', id] as const,
   shelf: (client: string) => ['shelf', client] as const,
   products: ['products'] as const,
@@ -54,7 +63,74 @@ export const keys = {
 export const useVocabulary = () =>
   useQuery({ queryKey: keys.vocabulary, queryFn: () => ask(api.GET('/api/vocabulary')), staleTime: Infinity })
 
-export const useDesk = () => useQuery({ queryKey: keys.desk, queryFn: () => ask(api.GET('/api/desk')) })
+export type DeskQuery = NonNullable<paths['/api/desk']['get']['parameters']['query']>
+
+/** One page of the desk; the last stays while the next is fetched. */
+export const useDesk = (of: DeskQuery) =>
+  useQuery({
+    queryKey: keys.deskOf(of),
+    queryFn: () => ask(api.GET('/api/desk', { params: { query: of } })),
+    placeholderData: keepPreviousData,
+  })
+
+/** Everything of one client on one page. */
+export const useClientPage = (id: string) =>
+  useQuery({
+    queryKey: keys.clientPage(id),
+    queryFn: () => ask(api.GET('/api/clients/{id}/page', { params: { path: { id } } })),
+    enabled: id !== '',
+  })
+
+/** What erasing the record would take out and leave. */
+export const useErasure = (id: string, wanted: boolean) =>
+  useQuery({
+    queryKey: keys.erasure(id),
+    queryFn: () => ask(api.GET('/api/clients/{id}/erasure', { params: { path: { id } } })),
+    enabled: wanted,
+    gcTime: 0,
+  })
+
+/** A plan as it was handed over. */
+export const useKeptPlan = (id: string) =>
+  useQuery({
+    queryKey: keys.keptPlan(id),
+    queryFn: () => ask(api.GET('/api/plans/{id}', { params: { path: { id } } })),
+    enabled: id !== '',
+    staleTime: Infinity,
+  })
+
+/** Where a kept plan and another part; the other is "now" for what is planned today. */
+export const useAgainst = (id: string, other: string) =>
+  useQuery({
+    queryKey: keys.against(id, other),
+    queryFn: () =>
+      other === 'now'
+        ? ask(api.GET('/api/plans/{id}/against-now', { params: { path: { id } } }))
+        : ask(api.GET('/api/plans/{id}/against/{other}', { params: { path: { id, other } } })),
+    enabled: id !== '' && other !== '',
+  })
+
+/** Whose day a visit is, whether it has passed, and what was put right since. */
+export const useVisitDay = (id: string) =>
+  useQuery({
+    queryKey: keys.visitDay(id),
+    queryFn: () => ask(api.GET('/api/visits/{id}/day', { params: { path: { id } } })),
+  })
+
+/** What is still open before a visit is finished. */
+export const useOpenEnds = (id: string, version: number, wanted: boolean) =>
+  useQuery({
+    queryKey: keys.openEnds(id, version),
+    queryFn: () => ask(api.GET('/api/visits/{id}/open-ends', { params: { path: { id } } })),
+    enabled: wanted,
+  })
+
+/** The practice: its name, how it writes, who works there. */
+export const useHouse = () =>
+  useQuery({ queryKey: keys.house, queryFn: () => ask(api.GET('/api/practice/house')) })
+
+export const useBackups = () =>
+  useQuery({ queryKey: keys.backups, queryFn: () => ask(api.GET('/api/practice/backups')) })
 
 export const useClient = (id: string) =>
   useQuery({
@@ -140,7 +216,7 @@ export function useProductChange(id: string) {
       onSuccess: settle,
     }),
     uncorrect: useMutation({
-      mutationFn: (query: { about: Schemas['CorrectionForm']['about']; of: string }) =>
+      mutationFn: (query: { about: Schemas['CorrectionForm']['about']; of: string; version: number }) =>
         ask(api.DELETE('/api/products/{id}/corrections', { params: { ...path, query } })),
       onSuccess: settle,
     }),
@@ -309,7 +385,7 @@ export function useShelfChange(client: string) {
     }),
     addKnown: useMutation({
       mutationFn: (body: Schemas['Known']) =>
-        ask(api.POST('/api/clients/{id}/shelf/products', { params: path, body: body as never })),
+        ask(api.POST('/api/clients/{id}/shelf/products', { params: path, body })),
       onSuccess: settle,
     }),
     addRecipe: useMutation({

@@ -27,7 +27,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all"];
+        get: operations["all_1"];
         put?: never;
         post: operations["start"];
         delete?: never;
@@ -92,6 +92,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["client"];
+        put: operations["change_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/erasure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["erasure"];
+        put?: never;
+        post: operations["erase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["record"];
         put?: never;
         post?: never;
         delete?: never;
@@ -188,7 +236,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_2"];
+        put: operations["change_3"];
         post?: never;
         delete: operations["takeOff"];
         options?: never;
@@ -436,6 +484,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/against-now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["againstNow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/against/{other}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["against"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/currency": {
         parameters: {
             query?: never;
@@ -447,6 +559,70 @@ export interface paths {
         put: operations["setCurrency"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/house": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["house"];
+        put: operations["set_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/house/mark": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mark"];
+        put: operations["setMark"];
+        post?: never;
+        delete: operations["dropMark"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/house/workers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/house/workers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["leave"];
         options?: never;
         head?: never;
         patch?: never;
@@ -788,6 +964,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correct_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/labels": {
         parameters: {
             query?: never;
@@ -812,6 +1020,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["moved"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/open-ends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["openEnds"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1052,6 +1276,15 @@ export interface components {
             seal: components["schemas"]["Whether"];
             spf: components["schemas"]["Least"];
         };
+        Backup: {
+            /** Format: int64 */
+            bytes: number;
+            /** @enum {string} */
+            kind: "DAILY" | "BY_HAND" | "BEFORE_MIGRATION" | "BEFORE_RESTORE";
+            /** Format: date-time */
+            made: string;
+            name: string;
+        };
         BanView: {
             because: components["schemas"]["Because"];
             guess: boolean;
@@ -1066,6 +1299,8 @@ export interface components {
             high: number;
             /** Format: double */
             low: number;
+            /** Format: int32 */
+            version: number;
         };
         BandView: {
             /** @enum {string} */
@@ -1167,13 +1402,27 @@ export interface components {
             name: string;
             trade: string;
         };
-        ClientView: {
-            /** Format: uuid */
-            id: string;
+        ClientDetails: {
+            archived: boolean;
+            contact: string;
             name: string;
             /** Format: date-time */
             nextVisit?: string | null;
+            note: string;
             trade: string;
+            /** Format: int32 */
+            version: number;
+        };
+        ClientRecord: {
+            client: components["schemas"]["Person"];
+            format: string;
+            patchTests: components["schemas"]["PatchView"];
+            shelf: components["schemas"]["Item"][];
+            /** Format: int32 */
+            version: number;
+            visits: components["schemas"]["VisitRecord"][];
+            /** Format: date-time */
+            written: string;
         };
         Compared: {
             because: components["schemas"]["Because"];
@@ -1219,6 +1468,10 @@ export interface components {
             settled?: components["schemas"]["Settlement"];
             sides: components["schemas"]["Saying"][];
         };
+        Correcting: {
+            who: string;
+            why: string;
+        };
         Correction: {
             /** @enum {string} */
             about: "NAME" | "KIND" | "TEXTURE";
@@ -1233,6 +1486,8 @@ export interface components {
             about: "NAME" | "KIND" | "TEXTURE";
             of: string;
             to: string;
+            /** Format: int32 */
+            version: number;
             who: string;
         };
         CoverageWords: {
@@ -1253,11 +1508,20 @@ export interface components {
         CurrencyForm: {
             by: string;
             code: string;
+            /** Format: int32 */
+            version: number;
         };
         CurrencyView: {
             changes: components["schemas"]["CurrencyChange"][];
             choices: components["schemas"]["CurrencyChoice"][];
             code: string;
+        };
+        DayView: {
+            corrections: components["schemas"]["VisitCorrection"][];
+            /** Format: date */
+            date: string;
+            earlier: boolean;
+            open: boolean;
         };
         DebatedView: {
             /** Format: date-time */
@@ -1272,12 +1536,18 @@ export interface components {
             /** @enum {string} */
             otherMeeting: "NEVER" | "AM_PM" | "NIGHTS" | "CAUTION" | "FINE" | "MYTH";
             otherSchool: string;
+            /** Format: int32 */
+            version: number;
         };
         Desk: {
             clients: components["schemas"]["Docket"][];
             /** Format: date-time */
             now: string;
             patchTests: components["schemas"]["Due"][];
+            /** Format: int32 */
+            skipped: number;
+            /** Format: int32 */
+            total: number;
         };
         Detail: {
             changes: components["schemas"]["ProductChange"][];
@@ -1291,6 +1561,15 @@ export interface components {
             product: components["schemas"]["ProductView"];
             /** Format: date */
             retiredOn?: string | null;
+            /** Format: int32 */
+            version: number;
+        };
+        Details: {
+            address: string;
+            formats: components["schemas"]["Formats"];
+            hours: string;
+            name: string;
+            telephone: string;
         };
         Dilution: {
             oil: string;
@@ -1298,6 +1577,8 @@ export interface components {
             percent: number;
         };
         Docket: {
+            contact: string;
+            fault: string;
             /** Format: uuid */
             id: string;
             /** Format: date */
@@ -1325,6 +1606,15 @@ export interface components {
             name: string;
             /** Format: uuid */
             test: string;
+        };
+        Erase: {
+            /** Format: int32 */
+            version: number;
+            who: string;
+        };
+        Erasure: {
+            goes: string[];
+            stays: string[];
         };
         FaceWords: {
             id: string;
@@ -1369,6 +1659,30 @@ export interface components {
             /** @enum {string} */
             flaw: "CLASH" | "DOUBLE" | "GAP" | "LOAD";
             products: string[];
+        };
+        Formats: {
+            clock24: boolean;
+            /** @enum {string} */
+            dates: "DAY_MONTH_YEAR" | "MONTH_DAY_YEAR" | "YEAR_MONTH_DAY";
+            /** @enum {string} */
+            firstDay: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            language: string;
+            /** @enum {string} */
+            temperature: "CELSIUS" | "FAHRENHEIT";
+            /** @enum {string} */
+            volume: "ML" | "FL_OZ";
+        };
+        FormatsForm: {
+            clock24: boolean;
+            /** @enum {string} */
+            dates: "DAY_MONTH_YEAR" | "MONTH_DAY_YEAR" | "YEAR_MONTH_DAY";
+            /** @enum {string} */
+            firstDay: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            language: string;
+            /** @enum {string} */
+            temperature: "CELSIUS" | "FAHRENHEIT";
+            /** @enum {string} */
+            volume: "ML" | "FL_OZ";
         };
         Gauge: {
             because: components["schemas"]["Because"];
@@ -1426,6 +1740,16 @@ export interface components {
             /** @enum {string} */
             use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
         };
+        HouseForm: {
+            address: string;
+            by: string;
+            formats: components["schemas"]["FormatsForm"];
+            hours: string;
+            name: string;
+            telephone: string;
+            /** Format: int32 */
+            version: number;
+        };
         HouseMethodForm: {
             because: string;
             by: string;
@@ -1435,6 +1759,19 @@ export interface components {
             settings: {
                 [key: string]: string;
             };
+            /** Format: int32 */
+            version: number;
+        };
+        HouseView: {
+            /** Format: date-time */
+            at?: string | null;
+            by?: string | null;
+            details: components["schemas"]["Details"];
+            mark: string;
+            markVersion: string;
+            /** Format: int32 */
+            version: number;
+            workers: components["schemas"]["Worker"][];
         };
         Intake: {
             /** @enum {string} */
@@ -1484,9 +1821,40 @@ export interface components {
         Item: {
             /** Format: uuid */
             id: string;
+            missing: string;
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: components["schemas"]["ProductView"];
             use: components["schemas"]["Use"];
+            /** Format: int32 */
+            version: number;
+        };
+        JsonNode: {
+            array: boolean;
+            bigDecimal: boolean;
+            bigInteger: boolean;
+            binary: boolean;
+            boolean: boolean;
+            container: boolean;
+            double: boolean;
+            embeddedValue: boolean;
+            empty: boolean;
+            float: boolean;
+            floatingPointNumber: boolean;
+            int: boolean;
+            integralNumber: boolean;
+            long: boolean;
+            missingNode: boolean;
+            /** @enum {string} */
+            nodeType: "ARRAY" | "BINARY" | "BOOLEAN" | "MISSING" | "NULL" | "NUMBER" | "OBJECT" | "POJO" | "STRING";
+            null: boolean;
+            number: boolean;
+            object: boolean;
+            pojo: boolean;
+            short: boolean;
+            string: boolean;
+            /** @deprecated */
+            textual: boolean;
+            valueNode: boolean;
         };
         Keeps: {
             because: components["schemas"]["Because"];
@@ -1498,6 +1866,34 @@ export interface components {
             guess: boolean;
             name: string;
             products: string[];
+        };
+        KeptPlanView: {
+            answer: components["schemas"]["PlanAnswer"];
+            /** Format: uuid */
+            client: string;
+            plan: components["schemas"]["SavedPlan"];
+            /** Format: uuid */
+            visit: string;
+            /** Format: date */
+            visitDate: string;
+        };
+        KeptStep: {
+            amount: string;
+            comesOff: boolean;
+            kind: string;
+            name: string;
+            nights: string[];
+            /** Format: int32 */
+            number: number;
+            part: string;
+            product: string;
+            shares: components["schemas"]["Shares"];
+            /** Format: double */
+            texture: number;
+        };
+        KeptSteps: {
+            evening: components["schemas"]["KeptStep"][];
+            morning: components["schemas"]["KeptStep"][];
         };
         KindOfTest: {
             because: components["schemas"]["Because"];
@@ -1520,6 +1916,7 @@ export interface components {
             plugged: boolean;
         };
         Known: {
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: string;
             /** Format: int32 */
             weeks: number;
@@ -1529,6 +1926,8 @@ export interface components {
             product: components["schemas"]["ProductView"];
         };
         Labelled: {
+            /** Format: uuid */
+            id?: string | null;
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: components["schemas"]["ProductForm"];
             /** Format: int32 */
@@ -1599,10 +1998,20 @@ export interface components {
             name: string;
             note: string;
             offered: boolean;
+            /** Format: int32 */
+            version: number;
         };
         MethodsView: {
             methods: components["schemas"]["MethodView"][];
             questions: components["schemas"]["SchoolQuestion"][];
+        };
+        MindView: {
+            /** Format: date-time */
+            due?: string | null;
+            /** @enum {string} */
+            kind: "REFER" | "BAN" | "DUE" | "ASK" | "SKIN";
+            text: string;
+            title: string;
         };
         Missing: {
             /** Format: int32 */
@@ -1655,6 +2064,8 @@ export interface components {
             why: string;
         };
         NewClient: {
+            /** Format: uuid */
+            id?: string | null;
             name: string;
             /** Format: date-time */
             nextVisit?: string | null;
@@ -1674,11 +2085,18 @@ export interface components {
         OfferForm: {
             by: string;
             offered: boolean;
+            /** Format: int32 */
+            version: number;
         };
         OilyOrThirsty: {
             /** @enum {string} */
             answer: "NOT_ASKED" | "OILY" | "THIRSTY" | "BOTH" | "NEITHER" | "CANNOT_TELL";
             because: components["schemas"]["Because"];
+        };
+        OpenEnd: {
+            sentence: string;
+            /** @enum {string} */
+            where: "TALK" | "READ" | "REGIMEN" | "PATCH" | "CLIENT";
         };
         OwnedProduct: {
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
@@ -1686,6 +2104,16 @@ export interface components {
             product: components["schemas"]["ProductFacts"];
             /** Format: int32 */
             weeks?: number | null;
+        };
+        Page: {
+            client: components["schemas"]["Person"];
+            mind: components["schemas"]["MindView"][];
+            plans: components["schemas"]["PlanOfVisit"][];
+            /** Format: date */
+            today: string;
+            /** Format: uuid */
+            todays?: string | null;
+            visits: components["schemas"]["Tag"][];
         };
         PantryItem: {
             /** Format: double */
@@ -1739,6 +2167,22 @@ export interface components {
             kinds: components["schemas"]["KindOfTest"][];
             sites: components["schemas"]["SiteOfTest"][];
         };
+        Person: {
+            /** Format: date-time */
+            added: string;
+            /** Format: date */
+            archived?: string | null;
+            contact: string;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            nextVisit?: string | null;
+            note: string;
+            trade: string;
+            /** Format: int32 */
+            version: number;
+        };
         Phototype: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
@@ -1753,6 +2197,25 @@ export interface components {
             /** @enum {string} */
             status: "PLANNED" | "REFER_FIRST";
             verdict: components["schemas"]["VerdictView"];
+        };
+        PlanDifference: {
+            from: string;
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            to: string;
+            /** @enum {string} */
+            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "MOVED";
+        };
+        PlanOfVisit: {
+            plan: components["schemas"]["SavedPlan"];
+            /** Format: uuid */
+            visit: string;
+            /** Format: date */
+            visitDate: string;
+        };
+        PlanRecord: {
+            document: components["schemas"]["JsonNode"];
+            plan: components["schemas"]["SavedPlan"];
         };
         Present: {
             evening: components["schemas"]["Now"][];
@@ -1809,6 +2272,8 @@ export interface components {
         };
         ProductEdit: {
             product: components["schemas"]["ProductForm"];
+            /** Format: int32 */
+            version: number;
             who: string;
         };
         ProductFacts: {
@@ -1994,6 +2459,8 @@ export interface components {
         };
         Retirement: {
             retired: boolean;
+            /** Format: int32 */
+            version: number;
             who: string;
         };
         Routine: {
@@ -2039,6 +2506,8 @@ export interface components {
         SchoolForm: {
             by: string;
             other: boolean;
+            /** Format: int32 */
+            version: number;
         };
         SchoolQuestion: {
             bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
@@ -2307,6 +2776,24 @@ export interface components {
             over: number;
             unpriced: string[];
         };
+        Tag: {
+            barrier: string;
+            came: string;
+            /** Format: int32 */
+            corrections: number;
+            /** Format: date */
+            date: string;
+            fault: string;
+            /** Format: uuid */
+            plan?: string | null;
+            skin: string;
+            steps: components["schemas"]["KeptSteps"];
+            today: boolean;
+            /** Format: uuid */
+            visit: string;
+            /** Format: int64 */
+            weeks: number;
+        };
         TakenFile: {
             /** Format: int32 */
             added: number;
@@ -2392,8 +2879,11 @@ export interface components {
             /** Format: int32 */
             left: number;
             morning: boolean;
+            nights?: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[] | null;
             /** Format: date */
             opened?: string | null;
+            /** Format: int32 */
+            version: number;
             /** Format: int32 */
             weeks: number;
         };
@@ -2464,6 +2954,14 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        VisitCorrection: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            openedAt: string;
+            who: string;
+            why: string;
+        };
         VisitDocument: {
             intake: components["schemas"]["Intake"];
             method: string;
@@ -2475,6 +2973,11 @@ export interface components {
             takenOut: components["schemas"]["Choice"][];
             /** Format: int32 */
             version: number;
+        };
+        VisitRecord: {
+            corrections: components["schemas"]["VisitCorrection"][];
+            plans: components["schemas"]["PlanRecord"][];
+            visit: components["schemas"]["Visit"];
         };
         Vocabulary: {
             actives: components["schemas"]["ActiveWords"][];
@@ -2519,6 +3022,14 @@ export interface components {
             because: components["schemas"]["Because"];
             yes: boolean;
         };
+        Worker: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        WorkerForm: {
+            name: string;
+        };
         YardstickChange: {
             /** Format: date-time */
             at: string;
@@ -2530,6 +3041,8 @@ export interface components {
             by: string;
             /** Format: double */
             value: number;
+            /** Format: int32 */
+            version: number;
         };
         YardstickView: {
             changes: components["schemas"]["YardstickChange"][];
@@ -2588,12 +3101,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientView"];
+                    "application/json": components["schemas"]["Person"];
                 };
             };
         };
     };
-    all: {
+    all_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -2729,7 +3242,123 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientView"];
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientDetails"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    erasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Erasure"];
+                };
+            };
+        };
+    };
+    erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Erase"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page"];
+                };
+            };
+        };
+    };
+    record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientRecord"];
                 };
             };
         };
@@ -2856,7 +3485,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2908,7 +3537,12 @@ export interface operations {
     };
     desk: {
         parameters: {
-            query?: never;
+            query?: {
+                scope?: "DAY" | "WEEK" | "ALL" | "ARCHIVED";
+                day?: string;
+                text?: string;
+                skipped?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3310,6 +3944,113 @@ export interface operations {
             };
         };
     };
+    plan_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPlanView"];
+                };
+            };
+        };
+    };
+    againstNow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDifference"][];
+                };
+            };
+        };
+    };
+    against: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                other: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDifference"][];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backup"][];
+                };
+            };
+        };
+    };
+    make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backup"];
+                };
+            };
+        };
+    };
     currency: {
         parameters: {
             query?: never;
@@ -3350,6 +4091,162 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CurrencyView"];
+                };
+            };
+        };
+    };
+    house: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    set_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HouseForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    setMark: {
+        parameters: {
+            query: {
+                by: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    dropMark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkerForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HouseView"];
                 };
             };
         };
@@ -3690,6 +4587,7 @@ export interface operations {
             query: {
                 about: "NAME" | "KIND" | "TEXTURE";
                 of: string;
+                version: number;
             };
             header?: never;
             path: {
@@ -3874,7 +4772,9 @@ export interface operations {
     };
     save: {
         parameters: {
-            query?: never;
+            query?: {
+                typed?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -3944,6 +4844,54 @@ export interface operations {
             };
         };
     };
+    correct_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Correcting"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
     label: {
         parameters: {
             query?: never;
@@ -3988,6 +4936,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Moved"][];
+                };
+            };
+        };
+    };
+    openEnds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenEnd"][];
                 };
             };
         };

@@ -1,11 +1,19 @@
-import { lazy, Suspense, useEffect, useState } from 'react'
-import { BrowserRouter, Navigate, Outlet, Route, Routes } from 'react-router'
-import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { ErrorBoundary } from 'react-error-boundary'
+import { Fragment, lazy, Suspense, useState, type ReactNode } from 'react'
+import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useLocation, useNavigate } from 'react-router'
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
+import { QueryClient } from '@tanstack/react-query'
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
+import { del, get, set } from 'idb-keyval'
+import { ErrorBoundary, type FallbackProps } from 'react-error-boundary'
+import Button from '@mui/material/Button'
 import { ThemeProvider } from '@mui/material/styles'
 import { theme } from './theme'
 import { DeskDocket } from './Docket'
 import { KeysHelp } from './KeysHelp'
+import { useHouse } from '../api/hooks'
+import { openOutbox } from '../api/outbox'
+import { USUAL, writeAs } from '../shared/format'
+import { useShortcut } from '../shared/shortcuts'
 import { Fetching } from '../shared/States'
 import { Desk } from '../desk/Desk'
 
@@ -21,16 +29,31 @@ const HouseShelf = lazy(() => import('../products/HouseShelf'))
 const ProductPage = lazy(() => import('../products/ProductPage'))
 const ComparePage = lazy(() => import('../products/ComparePage'))
 const FilesPage = lazy(() => import('../files/FilesPage'))
+const ClientPage = lazy(() => import('../client/ClientPage'))
+const KeptPlanPage = lazy(() => import('../client/KeptPlanPage'))
 const NowPage = lazy(() => import('../visit/NowPage'))
 
+const DAY_MS = 24 * 60 * 60 * 1000
+
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
-  mutationCache: new MutationCache(),
+  defaultOptions: {
+    // what was fetched stays on this machine for a day, so that a step opens without a connection
+    queries: { retry: 1, refetchOnWindowFocus: false, gcTime: DAY_MS, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 })
+
+const persister = createAsyncStoragePersister({
+  key: 'outfell.fetched',
+  storage: { getItem: get, setItem: set, removeItem: del },
+})
+
+void openOutbox(() => void queries.invalidateQueries())
 
 function Outside() {
   const [help, setHelp] = useState(false)
-  useQuestionMark(() => setHelp(true))
+  useShortcut('?', () => setHelp(true))
+  useShortcut('alt+d', useToDesk())
   return (
     <>
       <DeskDocket onKeys={() => setHelp(true)} />
@@ -42,63 +65,81 @@ function Outside() {
   )
 }
 
-/** "?" opens the keys, unless something is being typed. */
-export function useQuestionMark(open: () => void) {
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement
-      if (e.key === '?' && !typing) open()
-    }
-    window.addEventListener('keydown', key)
-    return () => window.removeEventListener('keydown', key)
-  })
+function useToDesk() {
+  const navigate = useNavigate()
+  return () => void navigate('/')
+}
+
+/** Everything within is written as the practice writes; when that changes, it is written anew. */
+function AsThePracticeWrites({ children }: { children: ReactNode }) {
+  const formats = useHouse().data?.details.formats ?? USUAL
+  writeAs(formats)
+  return <Fragment key={JSON.stringify(formats)}>{children}</Fragment>
 }
 
 export function App() {
   return (
     <ThemeProvider theme={theme}>
-      <QueryClientProvider client={queries}>
+      <PersistQueryClientProvider
+        client={queries}
+        persistOptions={{ persister, maxAge: DAY_MS, buster: __BUILD__ }}
+      >
         <BrowserRouter>
-          <ErrorBoundary fallbackRender={Broken}>
+          <Guarded>
             <Suspense fallback={<Fetching what="the page" />}>
-              <Routes>
-                <Route element={<Outside />}>
-                  <Route index element={<Desk />} />
-                  <Route path="products" element={<HouseShelf />} />
-                  <Route path="products/compare" element={<ComparePage />} />
-                  <Route path="products/files" element={<FilesPage />} />
-                  <Route path="clients/:client/files" element={<FilesPage />} />
-                  <Route path="products/:id" element={<ProductPage />} />
-                  <Route path="practice" element={<PracticePage />} />
-                  <Route path="patch/:client" element={<PatchPage />} />
-                  <Route path="*" element={<Lost />} />
-                </Route>
-                <Route path="visits/:id" element={<VisitShell />}>
-                  <Route index element={<Navigate to="talk" replace />} />
-                  <Route path="talk" element={<Talk />} />
-                  <Route path="now" element={<NowPage />} />
-                  <Route path="read" element={<Read />} />
-                  <Route path="regimen" element={<RegimenPage />} />
-                  <Route path="sheet" element={<SheetPage />} />
-                  <Route path="referral" element={<ReferralNote />} />
-                </Route>
-              </Routes>
+              <AsThePracticeWrites>
+                <Routes>
+                  <Route element={<Outside />}>
+                    <Route index element={<Desk />} />
+                    <Route path="products" element={<HouseShelf />} />
+                    <Route path="products/compare" element={<ComparePage />} />
+                    <Route path="products/files" element={<FilesPage />} />
+                    <Route path="clients/:client" element={<ClientPage />} />
+                    <Route path="clients/:client/files" element={<FilesPage />} />
+                    <Route path="plans/:plan" element={<KeptPlanPage />} />
+                    <Route path="products/:id" element={<ProductPage />} />
+                    <Route path="practice" element={<PracticePage />} />
+                    <Route path="patch/:client" element={<PatchPage />} />
+                    <Route path="*" element={<Lost />} />
+                  </Route>
+                  <Route path="visits/:id" element={<VisitShell />}>
+                    <Route index element={<Navigate to="talk" replace />} />
+                    <Route path="talk" element={<Talk />} />
+                    <Route path="now" element={<NowPage />} />
+                    <Route path="read" element={<Read />} />
+                    <Route path="regimen" element={<RegimenPage />} />
+                    <Route path="sheet" element={<SheetPage />} />
+                    <Route path="referral" element={<ReferralNote />} />
+                  </Route>
+                </Routes>
+              </AsThePracticeWrites>
             </Suspense>
-          </ErrorBoundary>
+          </Guarded>
         </BrowserRouter>
-      </QueryClientProvider>
+      </PersistQueryClientProvider>
     </ThemeProvider>
   )
 }
 
-function Broken() {
+/** A page that cannot be drawn is left by going to another. */
+function Guarded({ children }: { children: ReactNode }) {
+  const { pathname } = useLocation()
+  return (
+    <ErrorBoundary FallbackComponent={Broken} resetKeys={[pathname]}>
+      {children}
+    </ErrorBoundary>
+  )
+}
+
+function Broken({ resetErrorBoundary }: FallbackProps) {
   return (
     <div className="page">
       <div className="look" role="alert">
         <h1>This page could not be drawn</h1>
         <p>What you typed is kept on this machine.</p>
-        <p>
-          <a href="/">To the desk</a>
+        <p className="row">
+          <Button onClick={resetErrorBoundary}>Try again</Button>
+          <Link to="/">To the desk</Link>
         </p>
       </div>
     </div>

@@ -1,6 +1,9 @@
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
+import { useShortcut } from '../shared/shortcuts'
+import { Find } from './Find'
+import { Waiting } from './Waiting'
 import './docket.css'
 
 const STEPS = [
@@ -48,7 +51,8 @@ export function DeskDocket({ onKeys }: { onKeys: () => void }) {
         </NavLink>
       </nav>
       <div className="tools">
-        <Keys onKeys={onKeys} />
+        <Waiting />
+        <Tools onKeys={onKeys} />
       </div>
     </header>
   )
@@ -57,6 +61,7 @@ export function DeskDocket({ onKeys }: { onKeys: () => void }) {
 /** The bar within a visit: the client's docket, then the visit in working order. */
 export function VisitDocket({
   visit,
+  client,
   name,
   line,
   mind,
@@ -66,6 +71,8 @@ export function VisitDocket({
 }: {
   /** id of the visit */
   visit: string
+  /** id of the client, for the way to the client's page */
+  client: string
   name: string
   /** trade and skin in a few words */
   line: string
@@ -81,13 +88,18 @@ export function VisitDocket({
   return (
     <header className="docket">
       <Brand />
-      <div className="tag" title={[line, ...mind].join(', ')}>
+      <NavLink
+        to={`/clients/${client}`}
+        className="tag"
+        title={[line, ...mind].join(', ')}
+        aria-label={`${name}, to the client’s page`}
+      >
         <b>{name}</b>
         <span>
           {line}
           {mind.length > 0 && <em>, mind {mind.join(', ')}</em>}
         </span>
-      </div>
+      </NavLink>
       <nav aria-label="The visit" className="steps">
         {STEPS.map((step, i) => (
           <NavLink
@@ -109,16 +121,25 @@ export function VisitDocket({
         <div className="saving" role="status">
           {saving}
         </div>
-        <Keys onKeys={onKeys} />
+        <Waiting />
+        <Tools onKeys={onKeys} />
       </div>
     </header>
   )
 }
 
-function Keys({ onKeys }: { onKeys: () => void }) {
+function Tools({ onKeys }: { onKeys: () => void }) {
+  const [finding, setFinding] = useState(false)
+  useShortcut('/', () => setFinding(true))
   return (
-    <Button className="tb" onClick={onKeys} aria-keyshortcuts="?">
-      Keys <kbd>?</kbd>
-    </Button>
+    <>
+      <Button className="tb" onClick={() => setFinding(true)} aria-keyshortcuts="/">
+        Find <kbd>/</kbd>
+      </Button>
+      <Button className="tb" onClick={onKeys} aria-keyshortcuts="?">
+        Keys <kbd>?</kbd>
+      </Button>
+      {finding && <Find close={() => setFinding(false)} />}
+    </>
   )
 }

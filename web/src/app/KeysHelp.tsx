@@ -7,6 +7,8 @@ import DialogTitle from '@mui/material/DialogTitle'
 const KEYS: [string, string][] = [
   ['Alt 1 to 4', 'Talk, Read, Regimen, Sheet'],
   ['Alt D', 'the desk'],
+  ['/', 'find a client'],
+  ['Ctrl Z, Ctrl Shift Z', 'in a visit: undo, redo'],
   ['0 to 4', 'Read: grade the zone'],
   ['arrows', 'Read: next zone. Regimen: next step'],
   ['[  ]', 'Read: other sign'],
@@ -21,7 +23,6 @@ const KEYS: [string, string][] = [
   ['Shift and arrows', 'Regimen: move the step'],
   ['K', 'Regimen: keep the step, or let it go'],
   ['Delete', 'Regimen: take the step out'],
-  ['Ctrl Z, Ctrl Shift Z', 'Regimen: undo, redo'],
   ['P', 'Sheet: print'],
   ['?', 'these keys'],
 ]

@@ -2,33 +2,69 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Desk as DeskData } from '../api/client'
-import { keys, useDesk } from '../api/hooks'
+import { keys, useDesk, type DeskQuery } from '../api/hooks'
 import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
+import { useTyped } from '../shared/typed'
 import { NewClient } from './NewClient'
 import './desk.css'
 
 type Docket = DeskData['clients'][number]
+type Scope = NonNullable<DeskQuery['scope']>
+
+const SCOPES: { value: Scope; label: string }[] = [
+  { value: 'ALL', label: 'Everybody' },
+  { value: 'DAY', label: 'By day' },
+  { value: 'WEEK', label: 'By week' },
+  { value: 'ARCHIVED', label: 'With those who left' },
+]
+const DAY_MS = 24 * 60 * 60 * 1000
 
 const sameDay = (a: string, b: string) => a.slice(0, 10) === b.slice(0, 10)
 
+/** A day so many days on, as its date. */
+function daysOn(day: string, by: number) {
+  const [year = 1970, month = 1, date = 1] = day.split('-').map(Number)
+  return new Date(Date.UTC(year, month - 1, date) + by * DAY_MS).toISOString().slice(0, 10)
+}
+
 /** Who comes when, and everybody else. */
 export function Desk() {
-  const desk = useDesk()
-  const [adding, setAdding] = useState(false)
-  const open = useOpen()
+  const [scope, setScope] = useState<Scope>('ALL')
+  const [day, setDay] = useState<string | null>(null)
+  const [text, setText] = useState('')
+  const [skipped, setSkipped] = useState(0)
+  const dated = scope === 'DAY' || scope === 'WEEK'
+  const desk = useDesk({
+    scope,
+    text: text.trim(),
+    skipped,
+    ...(dated && day !== null ? { day } : {}),
+  })
+  const today = useDesk({ scope: 'DAY' })
+  const [begunClient, , forgetClient] = useTyped('new-client', '')
+  const [adding, setAdding] = useState(begunClient !== undefined)
+  const begin = useBegin()
   if (desk.isPending) return <Fetching what="the desk" />
-  if (desk.isError) {
+  if (desk.isError && !desk.data) {
     return (
       <div className="page">
         <ErrorBand error={desk.error} again={() => void desk.refetch()} />
       </div>
     )
   }
-  const { clients, now } = desk.data
-  const today = clients.filter((c) => c.nextVisit && sameDay(c.nextVisit, now))
-  const next = today.find((c) => c.nextVisit && c.nextVisit >= now) ?? today[0]
+  const { clients, now, total } = desk.data
+  const booked = today.data?.clients ?? []
+  const next = booked.find((c) => c.nextVisit && c.nextVisit >= now) ?? booked[0]
+  const shown = day ?? now.slice(0, 10)
+  const look = (change: () => void) => {
+    change()
+    setSkipped(0)
+  }
   return (
     <div className="page">
       <div className="desk-head">
@@ -42,25 +78,65 @@ export function Desk() {
           New client
         </Button>
         {next && (
-          <Button
-            variant="contained"
-            onClick={() => open.mutate(inTheChair(next, now) ? next : { id: next.id })}
-            disabled={open.isPending}
-          >
+          <Button variant="contained" onClick={() => begin.mutate(next)} disabled={begin.isPending}>
             {inTheChair(next, now) ? `Go on with ${first(next.name)}` : `Begin with ${first(next.name)}`}
           </Button>
         )}
       </div>
-      {open.isError && <ErrorBand error={open.error} />}
-      {adding && <NewClient close={() => setAdding(false)} />}
+      {begin.isError && <ErrorBand error={begin.error} />}
+      {adding && (
+        <NewClient
+          close={() => {
+            forgetClient()
+            setAdding(false)
+          }}
+        />
+      )}
       <PatchesDue due={desk.data.patchTests} now={now} />
+      <div className="desk-look" role="group" aria-label="Which clients">
+        <ToggleButtonGroup
+          exclusive
+          value={scope}
+          aria-label="Which clients"
+          onChange={(_, to: Scope | null) => to !== null && look(() => setScope(to))}
+        >
+          {SCOPES.map((s) => (
+            <ToggleButton key={s.value} value={s.value}>
+              {s.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        {dated && (
+          <>
+            <Button
+              aria-label={scope === 'DAY' ? 'The day before' : 'The week before'}
+              onClick={() => look(() => setDay(daysOn(shown, scope === 'DAY' ? -1 : -7)))}
+            >
+              ‹
+            </Button>
+            <b>
+              {scope === 'DAY' ? dateWords(shown) : `${dateWords(shown)} to ${dateWords(daysOn(shown, 6))}`}
+            </b>
+            <Button
+              aria-label={scope === 'DAY' ? 'The day after' : 'The week after'}
+              onClick={() => look(() => setDay(daysOn(shown, scope === 'DAY' ? 1 : 7)))}
+            >
+              ›
+            </Button>
+            {shown !== now.slice(0, 10) && <Button onClick={() => look(() => setDay(null))}>Today</Button>}
+          </>
+        )}
+        <TextField
+          label="Name, trade or contact"
+          value={text}
+          onChange={(e) => look(() => setText(e.target.value))}
+          sx={{ width: 240, ml: 'auto' }}
+        />
+      </div>
       {clients.length === 0 ? (
-        <div className="band desk-empty">
-          <h2>No clients yet</h2>
-          <p>Add the first one, then ask, read and build.</p>
-        </div>
+        <Empty scope={scope} text={text} />
       ) : (
-        <div className="band desk-table" role="table" aria-label="Clients">
+        <div className="band desk-table" role="table" aria-label="Clients" aria-rowcount={total}>
           <div role="rowgroup">
             <div role="row" className="desk-row desk-names">
               <span role="columnheader">Client</span>
@@ -74,11 +150,55 @@ export function Desk() {
           </div>
           <div role="rowgroup">
             {clients.map((c) => (
-              <ClientRow key={c.id} client={c} now={now} open={() => open.mutate(c)} busy={open.isPending} />
+              <ClientRow
+                key={c.id}
+                client={c}
+                now={now}
+                begin={() => begin.mutate(c)}
+                busy={begin.isPending}
+              />
             ))}
           </div>
         </div>
       )}
+      {total > clients.length && (
+        <div className="row desk-pages">
+          <Button disabled={skipped === 0} onClick={() => setSkipped(Math.max(0, skipped - PAGE))}>
+            Those before
+          </Button>
+          <span>
+            {skipped + 1} to {skipped + clients.length} of {total}
+          </span>
+          <Button disabled={skipped + clients.length >= total} onClick={() => setSkipped(skipped + PAGE)}>
+            Those after
+          </Button>
+        </div>
+      )}
+    </div>
+  )
+}
+
+/** As many as the server lays on one page. */
+const PAGE = 50
+
+function Empty({ scope, text }: { scope: Scope; text: string }) {
+  if (text.trim() !== '') {
+    return (
+      <div className="band desk-empty">
+        <h2>Nobody fits “{text.trim()}”</h2>
+        <p>Name, trade and contact are looked through; those who left are found under the last button.</p>
+      </div>
+    )
+  }
+  return scope === 'DAY' || scope === 'WEEK' ? (
+    <div className="band desk-empty">
+      <h2>Nobody is booked {scope === 'DAY' ? 'for this day' : 'in these seven days'}</h2>
+      <p>The next visit is agreed on the client’s page, or when a visit is finished.</p>
+    </div>
+  ) : (
+    <div className="band desk-empty">
+      <h2>No clients yet</h2>
+      <p>Add the first one, then ask, read and build.</p>
     </div>
   )
 }
@@ -111,36 +231,38 @@ function PatchesDue({ due, now }: { due: DeskData['patchTests']; now: string }) 
 function ClientRow({
   client,
   now,
-  open,
+  begin,
   busy,
 }: {
   client: Docket
   now: string
-  open: () => void
+  begin: () => void
   busy: boolean
 }) {
+  const label = inTheChair(client, now) ? 'Go on' : client.lastVisit ? 'Begin a visit' : 'First visit'
   return (
     <div role="row" className="desk-row">
       <span role="cell">
-        <b className="desk-name">{client.name}</b>
+        <Link className="desk-name" to={`/clients/${client.id}`}>
+          {client.name}
+        </Link>
         <span className="second">{client.trade}</span>
       </span>
       <span role="cell">{when(client.nextVisit ?? null, now)}</span>
       <span role="cell">
-        {client.skin}
+        {client.fault === '' ? client.skin : <b className="late">{client.fault}</b>}
         {client.readDate && <span className="second">read {dateWords(client.readDate)}</span>}
       </span>
       <span role="cell" className={client.mind.length > 0 ? 'desk-mind' : 'second'}>
-        {client.mind.length > 0 ? client.mind.join(', ') : 'nothing known'}
+        {client.mind.length > 0
+          ? client.mind.join(', ')
+          : client.lastVisit
+            ? 'nothing told'
+            : 'not asked yet'}
       </span>
       <span role="cell">
-        <Button
-          onClick={open}
-          disabled={busy}
-          fullWidth
-          aria-label={`${client.lastVisit ? 'Open visit' : 'First visit'}, ${client.name}`}
-        >
-          {client.lastVisit ? 'Open visit' : 'First visit'}
+        <Button onClick={begin} disabled={busy} fullWidth aria-label={`${label}, ${client.name}`}>
+          {label}
         </Button>
       </span>
     </div>
@@ -162,23 +284,18 @@ const inTheChair = (c: Docket, now: string) => !!c.lastDate && sameDay(c.lastDat
 
 const first = (name: string) => name.split(' ')[0] ?? name
 
-/** Opens the last visit, or begins the first. */
-function useOpen() {
+/** Begins today's visit, or goes on with it; never an earlier one. */
+function useBegin() {
   const navigate = useNavigate()
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: async (client: { id: string; lastVisit?: string | null }) =>
-      client.lastVisit
-        ? { id: client.lastVisit, begun: false }
-        : {
-            id: (
-              await ask(api.POST('/api/clients/{client}/visits', { params: { path: { client: client.id } } }))
-            ).id,
-            begun: true,
-          },
-    onSuccess: ({ id, begun }) => {
+    mutationFn: (client: { id: string }) =>
+      ask(api.POST('/api/clients/{client}/visits', { params: { path: { client: client.id } } })),
+    onSuccess: (visit) => {
       void queries.invalidateQueries({ queryKey: keys.desk })
-      void navigate(`/visits/${id}/${begun ? 'talk' : 'read'}`)
+      void queries.invalidateQueries({ queryKey: ['client'] })
+      const read = visit.reading.grades.length > 0
+      void navigate(`/visits/${visit.id}/${read ? 'read' : 'talk'}`)
     },
   })
 }

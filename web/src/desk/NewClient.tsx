@@ -1,67 +1,63 @@
-import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { api, ask, Refused } from '../api/client'
 import { keys } from '../api/hooks'
+import { DateTimeField } from '../shared/DateField'
 import { ErrorBand } from '../shared/States'
+import { useTyped } from '../shared/typed'
 
-type Form = { name: string; trade: string; nextVisit: string }
+/** With the id that the client is to have: sent twice, it is added once. */
+type Typed = { id: string; name: string; trade: string; nextVisit: string }
 
-/** Adds a client and begins the first visit. */
+const fresh = (): Typed => ({ id: crypto.randomUUID(), name: '', trade: '', nextVisit: '' })
+
+/** Adds a client and begins the first visit. What is typed outlives a reload. */
 export function NewClient({ close }: { close: () => void }) {
   const navigate = useNavigate()
   const queries = useQueryClient()
-  const form = useForm<Form>({ defaultValues: { name: '', trade: '', nextVisit: '' } })
+  const [typed, keep] = useTyped<Typed>('new-client', '')
+  const now = typed ?? fresh()
   const add = useMutation({
-    mutationFn: async (values: Form) => {
+    mutationFn: async (values: Typed) => {
       const client = await ask(
-        api.POST('/api/clients', {
-          body: { name: values.name, trade: values.trade, nextVisit: values.nextVisit || null },
-        }),
+        api.POST('/api/clients', { body: { ...values, nextVisit: values.nextVisit || null } }),
       )
       return ask(api.POST('/api/clients/{client}/visits', { params: { path: { client: client.id } } }))
     },
     onSuccess: (visit) => {
+      close()
       void queries.invalidateQueries({ queryKey: keys.desk })
       void navigate(`/visits/${visit.id}/talk`)
     },
-    onError: (failure) => {
-      if (failure instanceof Refused) {
-        failure.fields.forEach((f) =>
-          form.setError(f.pointer.slice(1) as keyof Form, { message: f.sentence }),
-        )
-      }
-    },
   })
-  const errors = form.formState.errors
+  const refused = add.error instanceof Refused ? add.error : null
+  const field = (name: 'name' | 'trade') => {
+    const problem = refused?.fields.find((f) => f.pointer === `/${name}`)?.sentence
+    return {
+      value: now[name],
+      error: !!problem,
+      helperText: problem,
+      onChange: (e: { target: { value: string } }) => keep({ ...now, [name]: e.target.value }),
+    }
+  }
   return (
     <form
       className="band desk-new"
       aria-label="New client"
-      onSubmit={(e) => void form.handleSubmit((values) => add.mutate(values))(e)}
+      onSubmit={(e) => {
+        e.preventDefault()
+        add.mutate(now)
+      }}
     >
-      <TextField
-        label="Name"
-        autoFocus
-        error={!!errors.name}
-        helperText={errors.name?.message}
-        {...form.register('name')}
-      />
-      <TextField
-        label="Trade"
-        error={!!errors.trade}
-        helperText={errors.trade?.message}
-        {...form.register('trade')}
-      />
-      <TextField
+      <TextField label="Name" autoFocus {...field('name')} />
+      <TextField label="Trade" {...field('trade')} />
+      <DateTimeField
         label="Next visit"
-        type="datetime-local"
-        slotProps={{ inputLabel: { shrink: true } }}
-        error={!!errors.nextVisit}
-        helperText={errors.nextVisit?.message}
-        {...form.register('nextVisit')}
+        value={now.nextVisit}
+        pick={(nextVisit) => keep({ ...now, nextVisit })}
+        error={refused?.fields.find((f) => f.pointer === '/nextVisit')?.sentence}
       />
       <Button type="submit" variant="contained" disabled={add.isPending}>
         Add and begin
@@ -69,9 +65,7 @@ export function NewClient({ close }: { close: () => void }) {
       <Button type="button" onClick={close}>
         Not now
       </Button>
-      {add.isError && !(add.error instanceof Refused && add.error.fields.length > 0) && (
-        <ErrorBand error={add.error} />
-      )}
+      {add.isError && !(refused && refused.fields.length > 0) && <ErrorBand error={add.error} />}
     </form>
   )
 }

@@ -30,6 +30,7 @@ const take = vi.fn()
 const choose = vi.fn()
 
 vi.mock('../api/hooks', () => ({
+  useHouse: () => ({ data: undefined }),
   useClient: () => ({}),
   useFile: () => ({ data: shown }),
   useTakenFiles: () => ({ data: [] }),

@@ -2,11 +2,12 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
-import TextField from '@mui/material/TextField'
+
 import type { Schemas } from '../api/client'
 import { onItsWay, useClient, useFile, useFileChange, useTakenFiles, type FileOf } from '../api/hooks'
 import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import './files.css'
 
@@ -127,7 +128,7 @@ function TakeIn({ of }: { of: FileOf }) {
 }
 
 function Preview({ of, file }: { of: FileOf; file: FileView }) {
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   const { take } = useFileChange(of)
   const moving = onItsWay(file.state)
   return (
@@ -175,12 +176,7 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
       )}
       {file.state === 'READY' && (
         <div className="row">
-          <TextField
-            label="Signed by"
-            value={who}
-            onChange={(e) => setWho(e.target.value)}
-            sx={{ width: 170 }}
-          />
+          <Who label="Signed by" />
           <Button
             variant="contained"
             disabled={who.trim() === '' || take.isPending}
@@ -247,18 +243,15 @@ function Remarks({ file }: { file: FileView }) {
 function Taken({ of }: { of: FileOf }) {
   const taken = useTakenFiles(of)
   const { undo } = useFileChange(of)
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   if (!taken.data || taken.data.length === 0) return null
   return (
     <section aria-label="Taken in before" style={{ marginTop: 18 }}>
       <div className="desk-head">
         <h2>Taken in before</h2>
-        <TextField
-          label="Signed by"
-          value={who}
-          onChange={(e) => setWho(e.target.value)}
-          sx={{ width: 170, ml: 'auto' }}
-        />
+        <span style={{ marginLeft: 'auto' }}>
+          <Who label="Signed by" />
+        </span>
       </div>
       {undo.isError && <ErrorBand error={undo.error} />}
       <ul className="file-taken">

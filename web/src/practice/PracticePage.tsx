@@ -7,8 +7,11 @@ import { api, ask, Refused, type Schemas } from '../api/client'
 import { keys, useMoney } from '../api/hooks'
 import { dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
+import { BackupsBand } from './BackupsBand'
+import { HouseBand } from './HouseBand'
 import { SchoolsBand } from './SchoolsBand'
 import { YardstickBand } from './YardstickBand'
 import './practice.css'
@@ -34,7 +37,9 @@ export default function PracticePage() {
       <div className="desk-head">
         <h1>The practice</h1>
       </div>
+      <HouseBand />
       <CurrencyBand />
+      <BackupsBand />
       <YardstickBand />
       <SchoolsBand />
       <div className="desk-head">
@@ -54,9 +59,12 @@ export default function PracticePage() {
 function CurrencyBand() {
   const queries = useQueryClient()
   const { setting } = useMoney()
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   const set = useMutation({
-    mutationFn: (code: string) => ask(api.PUT('/api/practice/currency', { body: { code, by: who } })),
+    mutationFn: (code: string) =>
+      ask(
+        api.PUT('/api/practice/currency', { body: { code, by: who, version: setting?.changes.length ?? 0 } }),
+      ),
     onSuccess: (now) => {
       queries.setQueryData(keys.currency, now)
       void queries.invalidateQueries({ queryKey: keys.products })
@@ -82,7 +90,7 @@ function CurrencyBand() {
             sx={{ width: 340 }}
             renderInput={(params) => <TextField {...params} label="Prices are in" />}
           />
-          <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+          <Who />
         </div>
         {set.isError && <ErrorBand error={set.error} />}
         {setting.changes.length > 0 && (
@@ -101,7 +109,7 @@ function CurrencyBand() {
 
 function OneBand({ band }: { band: Band }) {
   const queries = useQueryClient()
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   const [low, setLow] = useState(String(band.low))
   const [high, setHigh] = useState(String(band.high))
   const set = useMutation({
@@ -109,7 +117,7 @@ function OneBand({ band }: { band: Band }) {
       ask(
         api.PUT('/api/practice/probe-bands/{band}', {
           params: { path: { band: band.band } },
-          body: { ...bounds, by: who },
+          body: { ...bounds, by: who, version: band.changes.length },
         }),
       ),
     onSuccess: (all) => {
@@ -141,7 +149,7 @@ function OneBand({ band }: { band: Band }) {
         >
           <Bound label={`${band.words[0]} ends at`} value={low} set={setLow} />
           <Bound label={`${band.words[2]} begins at`} value={high} set={setHigh} />
-          <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+          <Who />
           <Button
             type="submit"
             disabled={!changed || typed.low === null || typed.high === null || who.trim() === ''}

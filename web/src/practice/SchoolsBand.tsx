@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import TextField from '@mui/material/TextField'
+
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { capital, dateWords, MEETINGS, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
 
@@ -17,7 +18,7 @@ export function SchoolsBand() {
     queryKey: keys.schools,
     queryFn: () => ask(api.GET('/api/practice/schools')),
   })
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   if (schools.isError) return <ErrorBand error={schools.error} again={() => void schools.refetch()} />
   const followed = (schools.data ?? []).filter((d) => d.followsOther).length
   return (
@@ -25,13 +26,7 @@ export function SchoolsBand() {
       <div>
         <h2>What may meet</h2>
         <p className="second">Where schools differ, choose the one that this house follows.</p>
-        <TextField
-          label="Who"
-          value={who}
-          onChange={(e) => setWho(e.target.value)}
-          sx={{ width: 190 }}
-          helperText={who.trim() === '' ? 'Needed before a change' : undefined}
-        />
+        <Who help="Needed before a change" />
       </div>
       <div>
         <details className="yardstick">
@@ -55,7 +50,7 @@ function OneMeeting({ debated, who }: { debated: Debated; who: string }) {
       ask(
         api.PUT('/api/practice/schools/{id}', {
           params: { path: { id: debated.id } },
-          body: { other, by: who },
+          body: { other, by: who, version: debated.version },
         }),
       ),
     onSuccess: (all) => {

@@ -6,6 +6,7 @@ import { api, ask, Refused, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { capital, dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 
 type Setting = Schemas['YardstickView']
@@ -16,7 +17,7 @@ export function YardstickBand() {
     queryKey: keys.yardstick,
     queryFn: () => ask(api.GET('/api/practice/yardstick')),
   })
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   if (yardstick.isError) return <ErrorBand error={yardstick.error} again={() => void yardstick.refetch()} />
   const groups = [...new Set((yardstick.data ?? []).map((s) => s.group))]
   return (
@@ -26,13 +27,7 @@ export function YardstickBand() {
         <p className="second">
           All concerns of a plan share 100 points. Change a weight and every plan follows at once.
         </p>
-        <TextField
-          label="Who"
-          value={who}
-          onChange={(e) => setWho(e.target.value)}
-          sx={{ width: 190 }}
-          helperText={who.trim() === '' ? 'Needed before a change' : undefined}
-        />
+        <Who help="Needed before a change" />
       </div>
       <div>
         {groups.map((group) => (
@@ -58,7 +53,7 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
       ask(
         api.PUT('/api/practice/yardstick/{id}', {
           params: { path: { id: setting.id } },
-          body: { value, by: who },
+          body: { value, by: who, version: setting.changes.length },
         }),
       ),
     onSuccess: (all) => {

@@ -4,14 +4,15 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { Link } from 'react-router'
 import ToggleButton from '@mui/material/ToggleButton'
-import type { ShelfItem } from '../api/client'
+import { api, ask, type ShelfItem } from '../api/client'
 import { useOthers, useShelf, useShelfChange } from '../api/hooks'
-import { dateWords, dayShort } from '../shared/format'
+import { dateWords, dayShort, week, type Day } from '../shared/format'
+import { DateField } from '../shared/DateField'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
 import { MixForm } from './MixForm'
-import { ProductPicker } from './ProductPicker'
+import { ProductPicker, type Picked } from './ProductPicker'
 import './products.css'
 
 /** What the client owns: from the house shelf by name, or by its label. */
@@ -22,6 +23,13 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
   const [mixing, setMixing] = useState(false)
   const failed = change.addKnown.error ?? change.use.error ?? change.takeOff.error ?? shelf.error
   const others = useOthers(client)
+  /** a prescription that was picked, until its nights are said */
+  const [prescribed, setPrescribed] = useState<Picked | null>(null)
+  const pick = async (next: Picked) => {
+    const { product } = await ask(api.GET('/api/products/{id}', { params: { path: { id: next.id } } }))
+    if (product.prescription) setPrescribed(next)
+    else change.addKnown.mutate({ product: next.id, weeks: 4, nights: [] })
+  }
   return (
     <section className="band shelf" aria-label="The client’s own shelf">
       <PatternSet />
@@ -32,7 +40,7 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
             label="By name, from any shelf"
             width={300}
             value={null}
-            pick={(next) => next && change.addKnown.mutate({ product: next.id, weeks: 4 })}
+            pick={(next) => next && void pick(next)}
             shelves={[{ from: 'Owned by other clients', products: others.data ?? [] }]}
           />
         </span>
@@ -52,12 +60,26 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
         </Button>
       </div>
       {failed && <ErrorBand error={failed} />}
+      {prescribed && (
+        <Nights
+          key={prescribed.id}
+          name={prescribed.label}
+          close={() => setPrescribed(null)}
+          take={(nights) => {
+            change.addKnown.mutate({ product: prescribed.id, weeks: 4, nights })
+            setPrescribed(null)
+          }}
+        />
+      )}
       {labelling && (
         <LabelForm
           own
+          of={client}
           visit={visit}
           close={() => setLabelling(false)}
-          save={(product, weeks, nights) => change.addLabel.mutateAsync({ product, weeks, nights })}
+          save={(product, weeks, nights) =>
+            change.addLabel.mutateAsync({ id: crypto.randomUUID(), product, weeks, nights })
+          }
         />
       )}
       {mixing && (
@@ -85,7 +107,19 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
                 {item.nights.length > 0 && `, prescribed for ${item.nights.map(dayShort).join(', ')}`}
               </span>
             </span>
-            <Use item={item} set={(use) => change.use.mutate({ item: item.id, ...use })} />
+            <Use
+              item={item}
+              set={(use) => change.use.mutate({ item: item.id, version: item.version, ...use })}
+            />
+            {item.missing !== '' && (
+              <Nights
+                name={item.product.name}
+                missing={item.missing}
+                take={(nights) =>
+                  change.use.mutate({ item: item.id, version: item.version, ...item.use, nights })
+                }
+              />
+            )}
             <Button
               onClick={() => change.takeOff.mutate(item.id)}
               aria-label={`Take off: ${item.product.name}`}
@@ -99,6 +133,52 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
         )}
       </ul>
     </section>
+  )
+}
+
+/** Asks for the nights that a prescriber has said; nothing counts as what it is before. */
+function Nights({
+  name,
+  missing,
+  take,
+  close,
+}: {
+  name: string
+  /** why they are asked for a thing that stands there already */
+  missing?: string
+  take: (nights: Day[]) => void
+  close?: () => void
+}) {
+  const [nights, setNights] = useState<Day[]>([])
+  return (
+    <form
+      className="look row nights"
+      aria-label={`Nights of ${name}`}
+      onSubmit={(e) => {
+        e.preventDefault()
+        take(nights)
+      }}
+    >
+      <p>
+        <b>{name}</b> {missing ?? 'is prescribed: on which nights, as the prescriber said?'}
+      </p>
+      <div className="row">
+        {week().map((d) => (
+          <ToggleButton
+            key={d}
+            value={d}
+            selected={nights.includes(d)}
+            onChange={() => setNights(nights.includes(d) ? nights.filter((n) => n !== d) : [...nights, d])}
+          >
+            {dayShort(d)}
+          </ToggleButton>
+        ))}
+        <Button type="submit" disabled={nights.length === 0}>
+          Those nights
+        </Button>
+        {close && <Button onClick={close}>Not now</Button>}
+      </div>
+    </form>
   )
 }
 
@@ -153,13 +233,10 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
             words={leftWords}
             pick={(left) => set({ ...use, left })}
           />
-          <TextField
+          <DateField
             label="Opened"
-            type="date"
             value={use.opened ?? ''}
-            sx={{ width: 160 }}
-            slotProps={{ inputLabel: { shrink: true } }}
-            onChange={(e) => set({ ...use, opened: e.target.value === '' ? null : e.target.value })}
+            pick={(day) => set({ ...use, opened: day === '' ? null : day })}
           />
         </>
       )}

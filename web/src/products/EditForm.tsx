@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { Refused, type Schemas } from '../api/client'
 import { useMoney, useProductChange } from '../api/hooks'
+import { useTyped } from '../shared/typed'
 import { ErrorBand } from '../shared/States'
 import { numberFrom } from '../shared/format'
 import { UNITS } from './LabelForm'
@@ -22,7 +23,7 @@ export function EditForm({
 }) {
   const { product } = detail
   const money = useMoney()
-  const kept = `outfell.edit.${product.id}`
+  const [before, keep, forget] = useTyped<Partial<Typed>>('product', product.id)
   const { edit } = useProductChange(product.id)
   const form = useForm<Typed>({
     defaultValues: {
@@ -32,13 +33,13 @@ export function EditForm({
       unit: product.unit,
       price: String(product.price),
       label: detail.label,
-      ...keptTyped(kept),
+      ...before,
     },
   })
   const field = (name: keyof Typed) => ({
     error: !!form.formState.errors[name],
     helperText: form.formState.errors[name]?.message,
-    ...form.register(name, { onChange: () => localStorage.setItem(kept, JSON.stringify(form.getValues())) }),
+    ...form.register(name, { onChange: () => keep(form.getValues()) }),
   })
   const save = form.handleSubmit(async (typed) => {
     const size = numberFrom(typed.size)
@@ -57,8 +58,9 @@ export function EditForm({
           prescription: product.prescription,
         },
         who,
+        version: detail.version,
       })
-      localStorage.removeItem(kept)
+      forget()
       close()
     } catch (error) {
       if (!(error instanceof Refused)) return
@@ -107,7 +109,7 @@ export function EditForm({
         </Button>
         <Button
           onClick={() => {
-            localStorage.removeItem(kept)
+            forget()
             close()
           }}
         >
@@ -116,12 +118,4 @@ export function EditForm({
       </div>
     </form>
   )
-}
-
-function keptTyped(key: string): Partial<Typed> {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Typed>
-  } catch {
-    return {}
-  }
 }

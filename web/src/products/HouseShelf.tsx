@@ -81,6 +81,7 @@ export default function HouseShelf() {
         <div className="band shelf">
           <LabelForm
             own={false}
+            of=""
             close={() => setAdding(false)}
             save={async (body) => {
               await ask(api.POST('/api/products', { body }))

@@ -7,6 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import { Refused, type Product, type ProductForm } from '../api/client'
 import { useMoney, useReadLabel, useVocabulary } from '../api/hooks'
 import { capital, dayShort, DAYS, numberFrom } from '../shared/format'
+import { useTyped } from '../shared/typed'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 
@@ -39,24 +40,16 @@ export const UNITS = ['ml', 'g', 'fl oz', 'oz']
 
 type Night = (typeof DAYS)[number]
 
-/** What was typed, kept on this machine until it is used. */
-const KEPT = 'outfell.label'
-
-function keptText(): Typed {
-  try {
-    return { ...EMPTY, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Typed>) }
-  } catch {
-    return EMPTY
-  }
-}
-
 /** A label goes in: what stands on the pack, what the tool makes of it, what is put right by hand. */
 export function LabelForm({
   own,
+  of,
   visit,
   save,
   close,
 }: {
+  /** whose label it is: a client, or '' for the house shelf; what is typed for one never shows for another */
+  of: string
   /** for a client's shelf: asks how long she has used it and whether it is prescribed */
   own: boolean
   /** the visit at which it is read, so that its bans are looked for */
@@ -66,7 +59,8 @@ export function LabelForm({
 }) {
   const words = useVocabulary().data
   const money = useMoney()
-  const form = useForm<Typed>({ defaultValues: keptText() })
+  const [before, keep, forget] = useTyped<Partial<Typed>>('label', of)
+  const form = useForm<Typed>({ defaultValues: { ...EMPTY, ...before } })
   const [prescription, setPrescription] = useState(false)
   const [nights, setNights] = useState<Night[]>([])
   const [failure, setFailure] = useState<Error | null>(null)
@@ -92,13 +86,7 @@ export function LabelForm({
         fail(error)
       }
     })
-  const keepTyped = () => {
-    try {
-      localStorage.setItem(KEPT, JSON.stringify(form.getValues()))
-    } catch {
-      // the form itself still holds it
-    }
-  }
+  const keepTyped = () => keep(form.getValues())
   const field = (name: keyof Typed) => ({
     error: !!errors[name],
     helperText: errors[name]?.message,
@@ -231,7 +219,7 @@ export function LabelForm({
               onClick={() =>
                 void withForm(async (body, typed) => {
                   await save(body, Number(typed.weeks) || 0, nights)
-                  localStorage.removeItem(KEPT)
+                  forget()
                   close()
                 })()
               }

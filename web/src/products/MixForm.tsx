@@ -6,6 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Product, Schemas } from '../api/client'
 import { useMixed, usePantry } from '../api/hooks'
+import { useTyped } from '../shared/typed'
 import { ErrorBand } from '../shared/States'
 import { numberFrom } from '../shared/format'
 import { EMPTY_MIX, PANTRY, recipeFrom, usualMeasure, type Measure, type Mix, type MixPart } from './mix'
@@ -25,20 +26,12 @@ export function MixForm({
   close: () => void
 }) {
   const pantry = usePantry().data
-  const keep = `outfell.mix.${client}`
-  const [mix, setMix] = useState<Mix>(() => ({ ...EMPTY_MIX, ...keptMix(keep) }))
+  const [typed, keep, forget] = useTyped<Mix>('mix', client)
+  const mix = { ...EMPTY_MIX, ...typed }
   const [failure, setFailure] = useState<Error | null>(null)
   const recipe = recipeFrom(mix)
   const read = useMixed(recipe)
-  const change = (next: Partial<Mix>) => {
-    const all = { ...mix, ...next }
-    setMix(all)
-    try {
-      localStorage.setItem(keep, JSON.stringify(all))
-    } catch {
-      // the form itself still holds it
-    }
-  }
+  const change = (next: Partial<Mix>) => keep({ ...mix, ...next })
   const part = (key: number, next: Partial<MixPart>) =>
     change({ parts: mix.parts.map((p) => (p.key === key ? { ...p, ...next } : p)) })
   const weeks = numberFrom(mix.weeks)
@@ -47,7 +40,7 @@ export function MixForm({
     setFailure(null)
     try {
       await save({ recipe, weeks: Math.round(weeks) })
-      localStorage.removeItem(keep)
+      forget()
       close()
     } catch (error) {
       setFailure(error instanceof Error ? error : new Error('This could not be done.'))
@@ -197,12 +190,4 @@ export function MixForm({
       </div>
     </form>
   )
-}
-
-function keptMix(key: string): Partial<Mix> {
-  try {
-    return JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Mix>
-  } catch {
-    return {}
-  }
 }

@@ -17,6 +17,7 @@ import {
 } from '../api/hooks'
 import { capital, dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
 import { Bands, PatternSet } from '../strip/Bands'
@@ -47,13 +48,13 @@ export default function ProductPage() {
 function Open({ detail }: { detail: Detail }) {
   const { product } = detail
   const money = useMoney()
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   const [editing, setEditing] = useState(false)
   const change = useProductChange(product.id)
   const failed = change.correct.error ?? change.uncorrect.error ?? change.retire.error ?? null
   const unsigned = who.trim() === ''
   const right = (about: Correction['about'], of: string, to: string) =>
-    change.correct.mutate({ about, of, to, who })
+    change.correct.mutate({ about, of, to, who, version: detail.version })
   return (
     <div className="page product">
       <PatternSet />
@@ -76,19 +77,16 @@ function Open({ detail }: { detail: Detail }) {
             {!detail.house && ', on a client’s shelf only'}
           </span>
         </div>
-        <TextField
-          label="Signed by"
-          value={who}
-          onChange={(e) => setWho(e.target.value)}
-          sx={{ width: 170, ml: 'auto' }}
-        />
+        <span style={{ marginLeft: 'auto' }}>
+          <Who label="Signed by" />
+        </span>
         <Button disabled={unsigned} onClick={() => setEditing(!editing)} aria-expanded={editing}>
           Change
         </Button>
         {detail.house && (
           <Button
             disabled={unsigned || change.retire.isPending}
-            onClick={() => change.retire.mutate({ retired: !detail.retiredOn, who })}
+            onClick={() => change.retire.mutate({ retired: !detail.retiredOn, who, version: detail.version })}
           >
             {detail.retiredOn ? 'Bring back' : 'Retire'}
           </Button>
@@ -124,7 +122,9 @@ function Open({ detail }: { detail: Detail }) {
                     </span>
                     <Button
                       aria-label={`Take back: ${corrected(c)}`}
-                      onClick={() => change.uncorrect.mutate({ about: c.about, of: c.of })}
+                      onClick={() =>
+                        change.uncorrect.mutate({ about: c.about, of: c.of, version: detail.version })
+                      }
                     >
                       Take back
                     </Button>

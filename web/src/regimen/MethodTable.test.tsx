@@ -21,6 +21,7 @@ const method = (id: string, name: string, house: boolean, value: string, words: 
     answers: [answer(value, words)],
     house,
     offered: true,
+    version: 0,
     copyOf: house ? 'Classic' : '',
     by: house ? 'Runa' : null,
     at: house ? '2026-11-20T10:00:00' : null,

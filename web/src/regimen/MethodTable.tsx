@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
@@ -7,12 +6,16 @@ import { api, ask, Refused, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { dateWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { useTyped } from '../shared/typed'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 
 type Method = Schemas['MethodView']
 
 /** A method being made: a copy with its own answers, or a method of the house being changed. */
 type Draft = {
+  /** of the method that is changed; absent for a new one */
+  version?: number
   /** absent for a new copy */
   id?: string
   copyOf: string
@@ -24,33 +27,13 @@ type Draft = {
 
 const draftOf = (m: Method, copy: boolean): Draft => ({
   id: copy ? undefined : m.id,
+  version: copy ? undefined : m.version,
   copyOf: m.id,
   name: copy ? `${m.name} of the house` : m.name,
   note: m.note,
   because: copy ? '' : m.because.sentence,
   settings: Object.fromEntries(m.answers.map((a) => [a.id, a.value])),
 })
-
-const KEPT = 'outfell.method'
-
-/** What was typed into a method before a reload, if anything. */
-function keptDraft(): Draft | null {
-  try {
-    const text = localStorage.getItem(KEPT)
-    return text === null ? null : (JSON.parse(text) as Draft)
-  } catch {
-    return null
-  }
-}
-
-function keepDraft(draft: Draft | null) {
-  try {
-    if (draft) localStorage.setItem(KEPT, JSON.stringify(draft))
-    else localStorage.removeItem(KEPT)
-  } catch {
-    // a full or forbidden store costs the safety net, not the work
-  }
-}
 
 /** Every question on which schools differ, and what each method answers; a copy can be made and changed beside them. */
 export function MethodTable({
@@ -64,11 +47,9 @@ export function MethodTable({
   chosen: string
   choose: (id: string) => void
 }) {
-  const [draft, setDraft] = useState<Draft | null>(keptDraft)
-  const edit = (next: Draft | null) => {
-    keepDraft(next)
-    setDraft(next)
-  }
+  const [typed, keep, forget] = useTyped<Draft>('method', '')
+  const draft = typed ?? null
+  const edit = (next: Draft | null) => (next ? keep(next) : forget())
   const shown = methods.filter((m) => m.offered || m.id === chosen)
   const withdrawn = methods.filter((m) => !m.offered && m.id !== chosen)
   return (
@@ -164,7 +145,11 @@ function OfferButton({ method }: { method: Method }) {
       ask(
         api.PUT('/api/methods/{id}/offered', {
           params: { path: { id: method.id } },
-          body: { offered: !method.offered, by: who.trim() === '' ? (method.by ?? '') : who },
+          body: {
+            offered: !method.offered,
+            by: who.trim() === '' ? (method.by ?? '') : who,
+            version: method.version,
+          },
         }),
       ),
     onSuccess: () => void queries.invalidateQueries({ queryKey: keys.methods }),
@@ -193,11 +178,11 @@ function MethodForm({
   choose: (id: string) => void
 }) {
   const queries = useQueryClient()
-  const [who, setWho] = useWho()
+  const [who] = useWho()
   const save = useMutation({
     mutationFn: () => {
-      const { id, ...typed } = draft
-      const body = { ...typed, by: who }
+      const { id, version, ...typed } = draft
+      const body = { ...typed, by: who, version: version ?? 0 }
       return id === undefined
         ? ask(api.POST('/api/methods', { body }))
         : ask(api.PUT('/api/methods/{id}', { params: { path: { id } }, body }))
@@ -236,7 +221,7 @@ function MethodForm({
       <div className="row">
         {text('name', 'Name', 40)}
         {text('because', 'Why the house does it so', 200)}
-        <TextField label="Who" value={who} onChange={(e) => setWho(e.target.value)} sx={{ width: 150 }} />
+        <Who />
       </div>
       <div className="method-answers">
         {questions.map((q) => (

@@ -27,7 +27,6 @@ import { putIn, release, takeOut } from './byHandEdits'
 import { useMove } from './useMove'
 import { SupplyTable } from './SupplyTable'
 import { TonightVersions } from './TonightVersions'
-import { useUndo } from './useUndo'
 import { WhatMeets } from './WhatMeets'
 import { usePlan, withheld } from './usePlan'
 import './regimen.css'
@@ -46,8 +45,7 @@ export default function RegimenPage() {
     instead !== null && instead !== document.method && shown === document.month ? instead : undefined
   const plan = usePlan(context, shown, held)
   const why = withheld(context)
-  const { undo, redo } = useUndo(context)
-  useUndoKeys(undo, redo)
+  const { undo, redo } = context.work
   if (plan.isError) {
     return (
       <div className="page">
@@ -114,7 +112,7 @@ export default function RegimenPage() {
             ))}
           </ToggleButtonGroup>
         </div>
-        <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />
+        {!context.earlier && <KeepPlan context={context} planned={plan.data?.status === 'PLANNED'} />}
       </div>
       {sideBySide && methods.data && (
         <MethodTable
@@ -336,21 +334,6 @@ function MethodChanges({
       </div>
     </section>
   )
-}
-
-/** Ctrl or Cmd with Z takes back, with Shift puts back; in a field they belong to the field. */
-function useUndoKeys(undo: (() => void) | null, redo: (() => void) | null) {
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      const typing = (e.target as HTMLElement).closest('input, textarea, select')
-      if (typing || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z') return
-      e.preventDefault()
-      if (e.shiftKey) redo?.()
-      else undo?.()
-    }
-    window.addEventListener('keydown', key)
-    return () => window.removeEventListener('keydown', key)
-  }, [undo, redo])
 }
 
 /** Shift and an arrow move the focused step, K keeps it or lets it go, Delete takes it out. */

@@ -9,7 +9,7 @@ const refused: Saving = { state: 'refused', sentence: 'note is too long.', field
 test('no plan is shown while something that it does not know is refused, clashing or offline', () => {
   expect(withheld(context(true, refused))).toContain('note is too long.')
   expect(withheld(context(true, { state: 'offline' }))).toContain('kept on this machine')
-  expect(withheld(context(true, { state: 'clash', sentence: '', theirs: {} as never }))).toContain(
+  expect(withheld(context(true, { state: 'clash', conflicts: [], theirs: {} as never }))).toContain(
     'another window',
   )
 })

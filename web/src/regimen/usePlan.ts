@@ -27,6 +27,10 @@ export function withheld({ work }: VisitContext): string | null {
       return `${work.saving.sentence} Until that field is right nothing typed since is saved, and a plan without it may be wrong.`
     case 'clash':
       return 'This visit was changed in another window. Choose which to keep; the plan follows.'
+    case 'earlier':
+      return 'This visit is of an earlier day. What was typed is not part of it until a correction is opened.'
+    case 'fault':
+      return `${work.saving.sentence} What was typed last is kept on this machine, and a plan without it may be wrong.`
     case 'offline':
       return 'Outfell is not answering. What was typed last is kept on this machine, and a plan without it may be wrong.'
     case 'saved':

@@ -1,4 +1,23 @@
-import type { Month, Step } from '../api/client'
+import type { Month, Schemas, Step } from '../api/client'
+
+export type Formats = Schemas['Formats']
+
+/** How this practice writes; what stands until its own page is read. */
+export const USUAL: Formats = {
+  language: 'en',
+  dates: 'DAY_MONTH_YEAR',
+  clock24: true,
+  firstDay: 'MONDAY',
+  volume: 'ML',
+  temperature: 'CELSIUS',
+}
+
+let formats: Formats = USUAL
+
+/** Everything below follows the practice's page from now on. */
+export function writeAs(next: Formats) {
+  formats = next
+}
 
 export const MONTHS: Month[] = [
   'JANUARY',
@@ -16,6 +35,13 @@ export const MONTHS: Month[] = [
 ]
 
 export const DAYS = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY'] as const
+export type Day = (typeof DAYS)[number]
+
+/** The week as this practice begins it. */
+export function week(): Day[] {
+  const first = Math.max(0, DAYS.indexOf(formats.firstDay))
+  return [...DAYS.slice(first), ...DAYS.slice(0, first)]
+}
 
 /** What two things on one skin are to one another. */
 export const MEETINGS = {
@@ -44,13 +70,103 @@ export function secondsWords(seconds: number) {
   return rest === 0 ? `${seconds / 60} min` : `${Math.floor(seconds / 60)} min ${rest} s`
 }
 
-const dateForm = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
-const longDateForm = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
-const timeForm = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+/** A day or moment as the practice's clock has it: "2026-11-25" is that day everywhere, east and west. */
+function moment(iso: string): Date {
+  const [year = 1970, month = 1, day = 1] = iso.slice(0, 10).split('-').map(Number)
+  const [hour = 0, minute = 0] = iso.length > 10 ? iso.slice(11, 16).split(':').map(Number) : []
+  return new Date(year, month - 1, day, hour, minute)
+}
 
-export const dateWords = (iso: string) => dateForm.format(new Date(iso))
-export const longDate = (iso: string) => longDateForm.format(new Date(iso))
-export const timeWords = (iso: string) => timeForm.format(new Date(iso))
+/** The country whose way of writing days is this practice's. */
+const locale = () =>
+  formats.dates === 'MONTH_DAY_YEAR' && formats.language === 'en'
+    ? 'en-US'
+    : formats.language === 'en'
+      ? 'en-GB'
+      : formats.language
+
+const two = (n: number) => String(n).padStart(2, '0')
+const numeric = (at: Date) => `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`
+
+/** "Wed 25 Nov", with its year when that is not this one. */
+export function dateWords(iso: string, today = new Date()) {
+  const at = moment(iso)
+  const weekday = new Intl.DateTimeFormat(locale(), { weekday: 'short' }).format(at)
+  if (formats.dates === 'YEAR_MONTH_DAY') return `${weekday} ${numeric(at)}`
+  return new Intl.DateTimeFormat(locale(), {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: at.getFullYear() === today.getFullYear() ? undefined : 'numeric',
+  }).format(at)
+}
+
+/** "25 November 2026". */
+export function longDate(iso: string) {
+  const at = moment(iso)
+  if (formats.dates === 'YEAR_MONTH_DAY') return numeric(at)
+  return new Intl.DateTimeFormat(locale(), { day: 'numeric', month: 'long', year: 'numeric' }).format(at)
+}
+
+/** "14:00" or "2:00 pm". */
+export const timeWords = (iso: string) =>
+  new Intl.DateTimeFormat(formats.clock24 ? 'en-GB' : 'en-US', {
+    hour: formats.clock24 ? '2-digit' : 'numeric',
+    minute: '2-digit',
+    hourCycle: formats.clock24 ? 'h23' : 'h12',
+  }).format(moment(iso))
+
+/** The order in which days are typed here. */
+export const typedDates = () =>
+  formats.dates === 'MONTH_DAY_YEAR'
+    ? 'MM/DD/YYYY'
+    : formats.dates === 'YEAR_MONTH_DAY'
+      ? 'YYYY-MM-DD'
+      : 'DD/MM/YYYY'
+
+/** The way in which hours are typed here. */
+export const typedTimes = () => (formats.clock24 ? 'HH:mm' : 'hh:mm A')
+
+const DAY_MS = 24 * 60 * 60 * 1000
+
+/** "3 weeks ago", "eight months ago": how far back a day lies. */
+export function agoWords(iso: string, today = new Date()) {
+  const midnight = new Date(today.getFullYear(), today.getMonth(), today.getDate())
+  const days = Math.round((midnight.getTime() - moment(iso.slice(0, 10)).getTime()) / DAY_MS)
+  if (days === 1) return 'yesterday'
+  if (days < 14) return `${days} days ago`
+  if (days < 60) return `${Math.round(days / 7)} weeks ago`
+  return `${Math.round(days / 30.4)} months ago`
+}
+
+/** Warmth in the practice's measure; it is kept in Celsius. */
+export const warmthWords = (celsius: number) =>
+  formats.temperature === 'CELSIUS' ? `${round(celsius)} °C` : `${round((celsius * 9) / 5 + 32)} °F`
+
+/** How warmth is typed here: its sign, and what stands for what is kept in Celsius. */
+export const warmth = () =>
+  formats.temperature === 'CELSIUS'
+    ? { sign: '°C', shown: (celsius: number) => round(celsius), kept: (typed: number) => typed }
+    : {
+        sign: '°F',
+        shown: (celsius: number) => round((celsius * 9) / 5 + 32),
+        kept: (typed: number) => Math.round((((typed - 32) * 5) / 9) * 10) / 10,
+      }
+
+const ML_PER_FL_OZ = 29.5735
+const G_PER_OZ = 28.3495
+
+/** What a pack holds, in the practice's measure; it is kept in ml and g. */
+export function sizeWords(size: number, unit: string) {
+  if (formats.volume === 'ML') return `${round(size)} ${unit}`
+  return unit === 'ml'
+    ? `${(size / ML_PER_FL_OZ).toFixed(1)} fl oz`
+    : unit === 'g'
+      ? `${(size / G_PER_OZ).toFixed(1)} oz`
+      : `${round(size)} ${unit}`
+}
+
+const round = (n: number) => Math.round(n * 10) / 10
 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -61,12 +177,15 @@ export function numberFrom(typed: string): number | null {
   return Number.isNaN(value) ? null : value
 }
 
+/** The beginning of a number: "", "-", "1.", "12,". It is no value yet, and no mistake either. */
+export const isHalfANumber = (typed: string) => /^\s*[-+]?(\d+[.,])?\s*$/.test(typed)
+
 /** An amount of money, "€9.86"; whole amounts keep their cents so that columns align. */
 export const moneyWords = (amount: number, currency: string) =>
-  new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount)
+  new Intl.NumberFormat(locale(), { style: 'currency', currency }).format(amount)
 
 /** "€" or "US$", for the label of a field. */
 export const currencySign = (currency: string) =>
-  new Intl.NumberFormat('en-GB', { style: 'currency', currency })
+  new Intl.NumberFormat(locale(), { style: 'currency', currency })
     .formatToParts(0)
     .find((p) => p.type === 'currency')?.value ?? currency

@@ -1,7 +1,8 @@
-import { useId, type ReactNode } from 'react'
+import { useId, useState, type ReactNode } from 'react'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import { isHalfANumber } from '../shared/format'
 import type { VisitWork } from './useVisit'
 
 /** What the server refused at one field, if anything. */
@@ -124,7 +125,9 @@ export function NumberField({
   width?: number
 }) {
   const typed = work.draft.typed[pointer]
-  const notANumber = typed !== undefined
+  // the beginning of a number is no mistake while it is typed; left so, it is
+  const [within, setWithin] = useState(false)
+  const notANumber = typed !== undefined && !(within && isHalfANumber(typed))
   const refused = problemAt(work, pointer)
   const still = value === null ? 'none counts yet' : `the last one, ${value}, still counts`
   return (
@@ -134,7 +137,9 @@ export function NumberField({
       error={notANumber || !!refused}
       helperText={
         notANumber
-          ? `"${typed}" is not a number; ${still}.`
+          ? typed.trim() === ''
+            ? `A number is needed; ${still}.`
+            : `"${typed}" is not a number; ${still}.`
           : (refused ?? (was === undefined ? undefined : `was: ${was || 'not asked'}`))
       }
       slotProps={{
@@ -143,9 +148,11 @@ export function NumberField({
         formHelperText: was !== undefined && !refused && !notANumber ? { className: 'was' } : {},
       }}
       sx={{ width: notANumber || refused ? 240 : width }}
+      onFocus={() => setWithin(true)}
+      onBlur={() => setWithin(false)}
       onChange={(e) => {
         const text = e.target.value
-        const number = Number(text.replace(',', '.'))
+        const number = isHalfANumber(text) ? NaN : Number(text.replace(',', '.'))
         if (text.trim() === '' && clear) {
           work.type(pointer, null)
           clear()

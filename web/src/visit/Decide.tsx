@@ -3,6 +3,7 @@ import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { kept } from './kept'
 import { useVisitContext } from './VisitShell'
@@ -23,7 +24,7 @@ export function Decide({
   close: () => void
 }) {
   const { work } = useVisitContext()
-  const [me, setMe] = useWho()
+  const [me] = useWho()
   const [value, setValue] = useState<string | null>(options.length === 1 ? (options[0]?.value ?? null) : null)
   const [why, setWhy] = kept(work, pointer)
   const ready = value !== null && me.trim() !== '' && why.trim() !== ''
@@ -60,7 +61,7 @@ export function Decide({
         slotProps={{ htmlInput: { maxLength: 500 } }}
       />
       <div className="row">
-        <TextField label="Who" value={me} onChange={(e) => setMe(e.target.value)} sx={{ flex: 1 }} />
+        <Who />
         <Button type="submit" disabled={!ready}>
           It stands
         </Button>

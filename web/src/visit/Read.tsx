@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
@@ -34,23 +34,17 @@ export default function Read() {
   const beard = work.draft.document.intake.answers.some((a) => a.question === 'beard' && a.yes)
   const zones = sign ? zonesOf(sign, words.zones, beard ? [...asked, 'BEARD'] : asked, reading) : []
   const zone = zones.includes(zoneId) ? zoneId : (zones[0] ?? 'FOREHEAD')
-  const history = useRef<Reading[]>([])
   const probing = shown === 'PROBE'
 
   const edit = useCallback(
     (next: (before: Reading) => Reading) =>
       work.change((d) => {
         const after = next(d.reading)
-        if (after === d.reading) return d
-        history.current.push(d.reading)
-        return { ...d, reading: after }
+        return after === d.reading ? d : { ...d, reading: after }
       }),
     [work],
   )
-  const undo = useCallback(() => {
-    const last = history.current.pop()
-    if (last) work.change((d) => ({ ...d, reading: last }))
-  }, [work])
+  const undo = () => work.undo?.()
   const grade = useCallback(
     (value: number | null) => {
       if (!sign) return

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button'
 import { longDate } from '../shared/format'
+import { From } from '../sheet/From'
 import { Fetching } from '../shared/States'
 import { useVisitContext } from './VisitShell'
 import '../sheet/sheet.css'
@@ -27,11 +28,7 @@ export default function ReferralNote() {
               for {client.name}, {longDate(visit.date)}
             </p>
           </div>
-          <p className="paper-from">
-            <b>Gannet Steps Skin Room</b>
-            <br />
-            above the ferry slip, Skarrow
-          </p>
+          <From />
         </header>
         {open.map((r) => (
           <section key={r.rule}>

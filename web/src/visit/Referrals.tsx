@@ -5,6 +5,7 @@ import type { Referral } from '../api/client'
 import { dateWords } from '../shared/format'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
+import { DateField } from '../shared/DateField'
 import { problemAt } from './Ask'
 import { kept } from './kept'
 import { useVisitContext } from './VisitShell'
@@ -80,14 +81,7 @@ function Open({ referral }: { referral: Referral }) {
           onChange={(e) => setWho(e.target.value)}
           sx={{ width: 200 }}
         />
-        <TextField
-          label="On"
-          type="date"
-          value={on === '' ? visit.date : on}
-          onChange={(e) => setOn(e.target.value)}
-          sx={{ width: 165 }}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: visit.date } }}
-        />
+        <DateField label="On" value={on === '' ? visit.date : on} pick={setOn} until={visit.date} />
         <TextField
           label="What was said"
           value={remark}

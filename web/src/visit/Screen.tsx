@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Intake, Question } from '../api/client'
 import { dateWords } from '../shared/format'
+import { DateField } from '../shared/DateField'
 import { problemAt } from './Ask'
 import { answered, asDrafted, daysBefore, noToTheRest, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
@@ -173,14 +173,14 @@ function When({
           ))}
         </ToggleButtonGroup>
         <span className="second">days ago, or on</span>
-        <TextField
-          type="date"
+        <DateField
+          label="Day"
+          about={question.text}
           value={on ?? ''}
-          error={!!problem}
-          helperText={problem}
-          sx={{ width: problem ? 260 : 160 }}
-          slotProps={{ htmlInput: { 'aria-label': `Day of: ${question.text}`, max: today } }}
-          onChange={(e) => set(e.target.value === '' ? null : e.target.value)}
+          error={problem}
+          width={problem ? 260 : 170}
+          until={today}
+          pick={(day) => set(day === '' ? null : day)}
         />
       </div>
     </div>

@@ -1,20 +1,26 @@
-import { useEffect, useState } from 'react'
-import { Outlet, useLocation, useNavigate, useOutletContext, useParams } from 'react-router'
+import { useState } from 'react'
+import { Outlet, useNavigate, useOutletContext, useParams } from 'react-router'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Schemas, type Verdict, type Visit, type Vocabulary } from '../api/client'
-import { keys, useClient, useVocabulary } from '../api/hooks'
+import { keys, useClient, useVisitDay, useVocabulary } from '../api/hooks'
 import { VisitDocket } from '../app/Docket'
 import { KeysHelp } from '../app/KeysHelp'
-import { useQuestionMark } from '../app/App'
 import { longDate } from '../shared/format'
+import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
+import { EarlierDay } from './EarlierDay'
+import { fieldName, fieldValue } from './fieldNames'
 import { useVisit, type Saving, type VisitWork } from './useVisit'
 import './visit.css'
 
 export type VisitContext = {
+  /** whether its day has passed, so that it is read and no longer changed */
+  earlier: boolean
   visit: Visit
-  client: Schemas['ClientView']
+  client: Schemas['Person']
   words: Vocabulary
   work: VisitWork
   verdict: Verdict | undefined
@@ -31,6 +37,10 @@ export default function VisitShell() {
   })
   const client = useClient(visit.data?.client ?? '')
   const words = useVocabulary()
+  const day = useVisitDay(id)
+  if (visit.data && client.data && words.data) {
+    return <OpenVisit key={id} visit={visit.data} client={client.data} words={words.data} day={day.data} />
+  }
   const failed = visit.error ?? client.error ?? words.error
   if (failed) {
     return (
@@ -40,23 +50,27 @@ export default function VisitShell() {
       </div>
     )
   }
-  if (!visit.data || !client.data || !words.data) return <Fetching what="the visit" />
-  return <OpenVisit key={id} visit={visit.data} client={client.data} words={words.data} />
+  return <Fetching what="the visit" />
 }
 
 function OpenVisit({
   visit,
   client,
   words,
+  day,
 }: {
   visit: Visit
-  client: Schemas['ClientView']
+  client: Schemas['Person']
   words: Vocabulary
+  day: Schemas['DayView'] | undefined
 }) {
-  const work = useVisit(visit)
+  const earlier = day?.earlier ?? false
+  const readOnly = earlier && !day?.open
+  const [touched, setTouched] = useState(0)
+  const work = useVisit(visit, readOnly, () => setTouched((n) => n + 1))
   const [help, setHelp] = useState(false)
-  useQuestionMark(() => setHelp(true))
-  useVisitKeys(visit.id)
+  useShortcut('?', () => setHelp(true))
+  useVisitKeys(visit.id, work)
   const document = work.draft.document
   const heard = useQuery({
     queryKey: ['verdict', visit.id, document.intake, document.reading],
@@ -72,9 +86,10 @@ function OpenVisit({
   const referFirst = verdict?.safety.referrals.some((r) => !r.settled) ? ['refer first'] : []
   const mind = [...new Set([...referFirst, ...(verdict?.safety.bans.map((b) => b.name) ?? [])])]
   return (
-    <>
+    <div className={earlier ? 'earlier' : undefined}>
       <VisitDocket
         visit={visit.id}
+        client={client.id}
         name={client.name}
         line={client.trade || `visit of ${longDate(visit.date)}`}
         mind={mind}
@@ -82,12 +97,26 @@ function OpenVisit({
         saving={savingWords(work.saving)}
         onKeys={() => setHelp(true)}
       />
-      <SavingBand work={work} />
+      {day && earlier && (
+        <EarlierDay
+          visit={visit}
+          day={day}
+          unsaved={work.saving.state === 'earlier'}
+          touched={touched}
+          work={work}
+        />
+      )}
+      <SavingBand work={work} words={words} />
       <main>
-        <Outlet context={{ visit, client, words, work, verdict } satisfies VisitContext} />
+        <Outlet context={{ visit, client, words, work, verdict, earlier: readOnly } satisfies VisitContext} />
       </main>
+      {earlier && (
+        <p className="earlier-foot" aria-hidden="true">
+          {Array.from({ length: 8 }, () => `${longDate(visit.date)}, as it was`).join(' · ')}
+        </p>
+      )}
       <KeysHelp open={help} close={() => setHelp(false)} />
-    </>
+    </div>
   )
 }
 
@@ -99,14 +128,18 @@ function savingWords(saving: Saving) {
       return 'Saving'
     case 'offline':
       return 'Not saved yet. Kept on this machine, trying again.'
+    case 'fault':
+      return 'Not saved yet: a fault. Kept here, trying again.'
     case 'refused':
       return 'Not saved: one field is not right'
+    case 'earlier':
+      return 'Not saved: an earlier visit'
     case 'clash':
       return 'Not saved: changed elsewhere'
   }
 }
 
-function SavingBand({ work }: { work: VisitWork }) {
+function SavingBand({ work, words }: { work: VisitWork; words: Vocabulary }) {
   const { saving } = work
   if (saving.state === 'refused') {
     return (
@@ -115,66 +148,71 @@ function SavingBand({ work }: { work: VisitWork }) {
       </div>
     )
   }
-  if (saving.state !== 'clash') return null
-  const theirs = saving.theirs
-  const mine = work.draft.document
+  if (saving.state === 'fault') {
+    return (
+      <div className="look no-print" role="alert">
+        <b>{saving.sentence}</b> It is sent again by itself.
+      </div>
+    )
+  }
+  return saving.state === 'clash' ? <Clash saving={saving} work={work} words={words} /> : null
+}
+
+/** Only what both windows changed is asked, field by field; everything else is laid together already. */
+function Clash({
+  saving,
+  work,
+  words,
+}: {
+  saving: Extract<Saving, { state: 'clash' }>
+  work: VisitWork
+  words: Vocabulary
+}) {
+  const [mine, setMine] = useState<string[]>([])
+  const all = saving.conflicts.map((c) => c.path)
   return (
     <div className="look no-print clash" role="alert" aria-label="Changed in another window">
       <p>
-        <b>{saving.sentence}</b>
+        <b>This visit was changed in another window meanwhile.</b> Nothing is lost:{' '}
+        {all.length === 1 ? 'one field was changed' : `${all.length} fields were changed`} in both, and you
+        choose.
       </p>
-      <p>
-        Here: {mine.reading.grades.length} grades, method {mine.method}, note of {mine.intake.note.length}{' '}
-        letters. There: {theirs.reading.grades.length} grades, method {theirs.method}, note of{' '}
-        {theirs.intake.note.length} letters.
-      </p>
-      {differences(mine, theirs).length > 0 && <p>They part in: {differences(mine, theirs).join('; ')}.</p>}
+      <ul>
+        {saving.conflicts.map((c) => (
+          <li key={c.path} className="row">
+            <b className="clash-name">{fieldName(c.path, words)}</b>
+            <ToggleButtonGroup
+              exclusive
+              value={mine.includes(c.path) ? 'here' : 'there'}
+              aria-label={fieldName(c.path, words)}
+              onChange={(_, side: 'here' | 'there' | null) =>
+                side !== null &&
+                setMine(side === 'here' ? [...mine, c.path] : mine.filter((path) => path !== c.path))
+              }
+            >
+              <ToggleButton value="here">here: {fieldValue(c.mine)}</ToggleButton>
+              <ToggleButton value="there">there: {fieldValue(c.theirs)}</ToggleButton>
+            </ToggleButtonGroup>
+          </li>
+        ))}
+      </ul>
       <div className="row">
-        <Button onClick={() => work.keepMine(theirs)}>Keep what is here</Button>
-        <Button onClick={() => work.takeTheirs(theirs)}>Take what is there</Button>
+        <Button onClick={() => work.decide(mine)}>Save it so</Button>
+        <Button onClick={() => work.decide(all)}>Keep what is here</Button>
+        <Button onClick={() => work.decide([])}>Take what is there</Button>
       </div>
     </div>
   )
 }
 
-/** Where two versions of a visit part, field by field. */
-function differences(mine: VisitWork['draft']['document'], theirs: Visit): string[] {
-  const parts: string[] = []
-  for (const [field, value] of Object.entries(mine.intake)) {
-    const other = theirs.intake[field as keyof typeof theirs.intake]
-    if (JSON.stringify(value ?? null) !== JSON.stringify(other ?? null)) {
-      parts.push(`${field} (${shortly(value)} here, ${shortly(other)} there)`)
-    }
-  }
-  if (JSON.stringify(mine.reading) !== JSON.stringify(theirs.reading)) parts.push('grades')
-  if (mine.method !== theirs.method) parts.push(`method (${mine.method} here, ${theirs.method} there)`)
-  return parts
-}
-
-const shortly = (value: unknown) => {
-  const text = typeof value === 'string' ? value : JSON.stringify(value ?? null)
-  return text.length > 24 ? `${text.slice(0, 24)}…` : text
-}
-
-function useVisitKeys(id: string) {
+function useVisitKeys(id: string, work: VisitWork) {
   const navigate = useNavigate()
-  const location = useLocation()
-  useEffect(() => {
-    const paths: Record<string, string> = {
-      Digit1: `/visits/${id}/talk`,
-      Digit2: `/visits/${id}/read`,
-      Digit3: `/visits/${id}/regimen`,
-      Digit4: `/visits/${id}/sheet`,
-      KeyD: '/',
-    }
-    const key = (e: KeyboardEvent) => {
-      const path = e.altKey ? paths[e.code] : undefined
-      if (path) {
-        e.preventDefault()
-        void navigate(path)
-      }
-    }
-    window.addEventListener('keydown', key)
-    return () => window.removeEventListener('keydown', key)
-  }, [id, navigate, location])
+  const to = (step: string) => () => void navigate(`/visits/${id}/${step}`)
+  useShortcut('alt+1', to('talk'))
+  useShortcut('alt+2', to('read'))
+  useShortcut('alt+3', to('regimen'))
+  useShortcut('alt+4', to('sheet'))
+  useShortcut('alt+d', () => void navigate('/'))
+  useShortcut('mod+z', () => work.undo?.())
+  useShortcut('mod+shift+z', () => work.redo?.())
 }

@@ -1,155 +1,171 @@
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useReducer, useRef } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
-import {
-  api,
-  ask,
-  Refused,
-  Unreachable,
-  type FieldProblem,
-  type Visit,
-  type VisitDocument,
-} from '../api/client'
+import { api, ask, Refused, Unreachable, type Visit, type VisitDocument } from '../api/client'
 import { keys } from '../api/hooks'
-import { forget, fresh, keep, kept, type Draft } from './draft'
+import { forgetTyped, keepTyped, typed, useTyped } from '../shared/typed'
+import { isDirty, next, resumed, toKeep, type Event, type Kept, type Work } from './engine'
 
-/** Where the saving stands. */
-export type Saving =
-  | { state: 'saved' }
-  | { state: 'saving' }
-  | { state: 'offline' }
-  | { state: 'refused'; sentence: string; fields: FieldProblem[] }
-  | { state: 'clash'; sentence: string; theirs: Visit }
+export type { Saving } from './engine'
 
 const PAUSE_MS = 350
 const RETRY_MS = 3000
+const LONGEST_RETRY_MS = 30_000
+const FORM = 'visit'
 
-/** Unsaved work of before goes on; without any, what the server has, with what was only half typed. */
-function begin(visit: Visit): Draft {
-  const before = kept(visit.id)
-  return before?.dirty ? before : { ...fresh(visit), typed: before?.typed ?? {} }
-}
+type Half = Record<string, string>
 
-/** A visit being worked on: shown at once, kept on this machine, saved after a short pause. */
-export function useVisit(visit: Visit) {
+/**
+ * A visit being worked on: shown at once, kept on this machine, saved after a short pause.
+ *
+ * @param readOnly of an earlier day: nothing is taken, and whoever tries is told
+ * @param touched something was tried to be changed that cannot be
+ */
+export function useVisit(visit: Visit, readOnly = false, touched: () => void = () => {}) {
   const queries = useQueryClient()
-  const [draft, setDraft] = useState<Draft>(() => begin(visit))
-  const [saving, setSaving] = useState<Saving>({ state: 'saved' })
-  const latest = useRef(draft)
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const busy = useRef(false)
-  const again = useRef(() => {})
   const id = visit.id
+  const [work, put] = useReducer(
+    (_: Work, now: Work) => now,
+    undefined,
+    () => resumed(typed<Kept>(FORM, id), visit),
+  )
+  const [half, keepHalf] = useTyped<Half>('visit-half', id)
+  const latest = useRef(work)
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const save = useRef(async () => {})
 
-  const put = useCallback(
-    (next: Draft) => {
-      latest.current = next
-      setDraft(next)
-      keep(id, next)
+  const tell = useCallback(
+    (event: Event) => {
+      const now = next(latest.current, event)
+      if (now === latest.current) return
+      latest.current = now
+      const worthKeeping = isDirty(now) || now.past.length > 0 || now.future.length > 0
+      if (worthKeeping) keepTyped(FORM, id, toKeep(now))
+      else forgetTyped(FORM, id)
+      put(now)
     },
     [id],
   )
 
-  const save = useCallback(async () => {
-    if (busy.current || !latest.current.dirty) return
-    busy.current = true
-    const sent = latest.current.document
-    setSaving({ state: 'saving' })
-    let wait = 0
-    try {
-      const saved = await ask(api.PUT('/api/visits/{id}', { params: { path: { id } }, body: sent }))
-      const now = latest.current
-      const changed = now.document !== sent
-      put({ ...now, document: { ...now.document, version: saved.version }, dirty: changed })
-      queries.setQueryData(keys.visit(id), saved)
-      setSaving({ state: 'saved' })
-      wait = changed ? PAUSE_MS : 0
-    } catch (failure) {
-      if (failure instanceof Refused && failure.theirs) {
-        setSaving({ state: 'clash', sentence: failure.message, theirs: failure.theirs })
-      } else if (failure instanceof Refused) {
-        setSaving({ state: 'refused', sentence: failure.message, fields: failure.fields })
-      } else if (failure instanceof Unreachable) {
-        setSaving({ state: 'offline' })
-        wait = RETRY_MS
-      } else {
-        throw failure
+  const later = useCallback((ms: number) => {
+    clearTimeout(timer.current)
+    timer.current = setTimeout(() => void save.current(), ms)
+  }, [])
+
+  useEffect(() => {
+    save.current = async () => {
+      clearTimeout(timer.current)
+      const { sending, saving } = latest.current
+      if (sending || saving.state === 'clash' || !isDirty(latest.current)) return
+      const typedAt = latest.current.typedAt
+      tell({ type: 'sent' })
+      const body = latest.current.document
+      try {
+        const saved = await ask(
+          api.PUT('/api/visits/{id}', {
+            params: { path: { id }, query: { typed: localTime(typedAt) } },
+            body,
+          }),
+        )
+        queries.setQueryData(keys.visit(id), saved)
+        tell({ type: 'kept', visit: saved })
+        void queries.invalidateQueries({ queryKey: keys.visitDay(id) })
+      } catch (failure) {
+        tell(failed(failure))
       }
-    } finally {
-      busy.current = false
-      if (wait > 0) timer.current = setTimeout(() => again.current(), wait)
+      const state = latest.current.saving.state
+      if (state === 'offline') later(RETRY_MS)
+      else if (latest.current.saving.state === 'fault') {
+        later(Math.min(LONGEST_RETRY_MS, 1000 * 2 ** latest.current.saving.tries))
+      } else if (state === 'saving' && isDirty(latest.current)) later(PAUSE_MS)
     }
-  }, [id, put, queries])
+  }, [id, later, queries, tell])
 
   const change = useCallback(
-    (edit: (document: VisitDocument) => VisitDocument, typed?: Record<string, string>) => {
-      const before = latest.current
-      const document = edit(before.document)
-      put({
-        document,
-        typed: typed ?? before.typed,
-        dirty: before.dirty || document !== before.document,
-      })
-      clearTimeout(timer.current)
-      timer.current = setTimeout(() => void save(), PAUSE_MS)
+    (edit: (document: VisitDocument) => VisitDocument) => {
+      if (readOnly) {
+        touched()
+        return
+      }
+      tell({ type: 'edited', edit, at: Date.now() })
+      if (isDirty(latest.current)) later(PAUSE_MS)
     },
-    [put, save],
+    [later, readOnly, tell, touched],
   )
 
   /** A half-typed value: kept as typed until it is one. */
   const type = useCallback(
     (pointer: string, text: string | null) => {
-      const typed = { ...latest.current.typed }
-      if (text === null) delete typed[pointer]
-      else typed[pointer] = text
-      put({ ...latest.current, typed })
+      const all = { ...typed<Half>('visit-half', id) }
+      if (text === null) delete all[pointer]
+      else all[pointer] = text
+      keepHalf(all)
     },
-    [put],
+    [id, keepHalf],
   )
 
   /** Saves what is open now and waits for it. */
-  const settle = useCallback(async () => {
-    clearTimeout(timer.current)
-    await save()
-  }, [save])
+  const settle = useCallback(() => save.current(), [])
 
-  const keepMine = useCallback(
-    (theirs: Visit) => {
-      put({
-        ...latest.current,
-        document: { ...latest.current.document, version: theirs.version },
-        dirty: true,
-      })
-      setSaving({ state: 'saving' })
-      void save()
+  const walk = useCallback(
+    (way: 'undone' | 'redone') => {
+      tell({ type: way, at: Date.now() })
+      later(PAUSE_MS)
     },
-    [put, save],
+    [later, tell],
   )
 
-  const takeTheirs = useCallback(
-    (theirs: Visit) => {
-      forget(id)
-      put(fresh(theirs))
-      queries.setQueryData(keys.visit(id), theirs)
-      setSaving({ state: 'saved' })
+  /** Decides a clash: which of the fields that both changed stay as they are here. */
+  const decide = useCallback(
+    (mine: string[]) => {
+      tell({ type: 'decided', mine })
+      void save.current()
     },
-    [id, put, queries],
+    [tell],
   )
 
   useEffect(() => {
-    again.current = () => void save()
-  }, [save])
+    tell({ type: 'fetched', visit })
+    if (isDirty(latest.current)) later(PAUSE_MS)
+  }, [visit, tell, later])
 
   useEffect(() => {
-    if (latest.current.dirty) timer.current = setTimeout(() => void save(), 0)
-    const online = () => void save()
-    window.addEventListener('online', online)
+    const again = () => void save.current()
+    if (isDirty(latest.current)) later(0)
+    window.addEventListener('online', again)
     return () => {
       clearTimeout(timer.current)
-      window.removeEventListener('online', online)
+      // what is typed is on its way before the page is left, not after its next opening
+      void save.current()
+      window.removeEventListener('online', again)
     }
-  }, [save])
+  }, [later])
 
-  return { draft, saving, change, type, settle, keepMine, takeTheirs }
+  return {
+    draft: { document: work.document, typed: half ?? {}, dirty: isDirty(work) },
+    saving: work.saving,
+    change,
+    type,
+    settle,
+    decide,
+    undo: work.past.length > 0 && !readOnly ? () => walk('undone') : null,
+    redo: work.future.length > 0 && !readOnly ? () => walk('redone') : null,
+  }
+}
+
+/** The clock on the wall, as the practice's days are counted; nothing when nothing waits. */
+function localTime(ms: number): string | undefined {
+  if (ms === 0) return undefined
+  const at = new Date(ms)
+  return new Date(ms - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 19)
+}
+
+function failed(failure: unknown): Event {
+  if (failure instanceof Unreachable) return { type: 'unreachable' }
+  if (!(failure instanceof Refused)) throw failure
+  if (failure.theirs) return { type: 'clashed', theirs: failure.theirs as Visit }
+  if (failure.code === 'earlier-visit') return { type: 'earlier', sentence: failure.message }
+  if (failure.status >= 500) return { type: 'failed', sentence: failure.message }
+  return { type: 'refused', sentence: failure.message, fields: failure.fields }
 }
 
 export type VisitWork = ReturnType<typeof useVisit>

@@ -101,7 +101,7 @@ class JourneyIT extends InTheBrowser {
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         page.keyboard().press("Escape");
         page.keyboard().press("Alt+d");
-        assertThat(button("Open visit, Rue Halyard")).isVisible();
+        assertThat(button("Go on, Rue Halyard")).isVisible();
     }
 
     @Test

@@ -22,7 +22,20 @@ final class Server {
 
     Server(Path data) {
         this.data = data;
-        this.process = launch();
+        this.process = spawn();
+        await(process);
+    }
+
+    private Server(Path data, Process process) {
+        this.data = data;
+        this.process = process;
+    }
+
+    /** One that is still on its way. */
+    static Server startingIn(Path data) {
+        Server server = new Server(data, null);
+        server.process = server.spawn();
+        return server;
     }
 
     String address() {
@@ -31,7 +44,21 @@ final class Server {
 
     void restart() {
         stop();
-        process = launch();
+        start();
+    }
+
+    void start() {
+        process = spawn();
+        await(process);
+    }
+
+    /** Without a warning, as a power cut would. */
+    void kill() {
+        try {
+            process.destroyForcibly().waitFor();
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     void stop() {
@@ -45,7 +72,7 @@ final class Server {
         }
     }
 
-    private Process launch() {
+    private Process spawn() {
         try {
             ProcessBuilder builder = new ProcessBuilder(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString(),
@@ -59,13 +86,11 @@ final class Server {
                             "true",
                             "OUTFELL_PORT",
                             String.valueOf(port),
-                            "OUTFELL_DB",
-                            "jdbc:h2:file:" + data.resolve("outfell")));
-            Process started = builder.redirectErrorStream(true)
+                            "OUTFELL_DATA",
+                            data.toString()));
+            return builder.redirectErrorStream(true)
                     .redirectOutput(data.resolve("server.log").toFile())
                     .start();
-            await(started);
-            return started;
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }

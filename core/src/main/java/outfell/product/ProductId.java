@@ -3,8 +3,9 @@ package outfell.product;
 /** Identity of a product, stable over renaming. */
 public record ProductId(String value) implements Comparable<ProductId> {
     public ProductId {
-        if (value.isBlank()) {
-            throw new IllegalArgumentException("A product id cannot be blank.");
+        // a document may leave it out; that is told like a blank one
+        if (value == null || value.isBlank()) {
+            throw new IllegalArgumentException("A product needs an id; none was given.");
         }
     }
 

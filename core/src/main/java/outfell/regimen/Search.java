@@ -350,6 +350,7 @@ final class Search {
         double eagerness = 1;
         int since = 0;
         for (int step = 0; step <= steps; step++) {
+            Patience.ask();
             double bound = prices.bound(at, left);
             if (bound <= best - DUST || !drop(left)) {
                 return false;
@@ -391,6 +392,7 @@ final class Search {
 
     private void descend(int depth) {
         visited++;
+        Patience.ask();
         if (depth == slots.size()) {
             double score = partial.score();
             if (score > best) {

@@ -10,12 +10,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Steps changed by hand, methods of the house and the yardstick, over HTTP. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)
-@TestPropertySource(
-        properties = {
-            "spring.datasource.url=jdbc:h2:mem:by-hand;DB_CLOSE_DELAY=-1",
-            "outfell.demo=true",
-            "outfell.probe.port=0"
-        })
+@TestPropertySource(properties = {"outfell.memory=by-hand", "outfell.demo=true", "outfell.probe.port=0"})
 class ByHandApiTest extends OverHttp {
     private static final String STEP = """
             {"part": "%s", "product": "%s", "optional": true, "on": "CHEEKS", "nights": ["MONDAY", "FRIDAY"],
@@ -94,7 +89,9 @@ class ByHandApiTest extends OverHttp {
                         .map(s -> s.at("/kind").asString()))
                 .doesNotContain("TONER", "ESSENCE");
 
-        assertThat(put("/api/methods/" + id + "/offered", JSON.readTree("{\"offered\": false, \"by\": \"Runa\"}"))
+        assertThat(put(
+                                "/api/methods/" + id + "/offered",
+                                JSON.readTree("{\"offered\": false, \"by\": \"Runa\", \"version\": 0}"))
                         .body()
                         .at("/offered")
                         .asBoolean())
@@ -102,7 +99,7 @@ class ByHandApiTest extends OverHttp {
         assertThat(plan(visit).at("/status").asString()).isEqualTo("PLANNED");
         assertThat(put("/api/methods/classic", form).body().at("/detail").asString())
                 .isEqualTo("A preset stays as it is; copy it and change the copy.");
-        ObjectNode changed = form.deepCopy();
+        ObjectNode changed = form.deepCopy().put("version", 1);
         ((ObjectNode) changed.at("/settings")).put("toner-layers", "2");
         assertThat(put("/api/methods/" + id, changed).status()).isEqualTo(200);
         assertThat(answer(id, "toner-layers")).isEqualTo("2");
@@ -110,16 +107,21 @@ class ByHandApiTest extends OverHttp {
 
     @Test
     void the_yardstick_is_set_in_words_and_every_plan_follows() throws Exception {
-        Answer outside = put("/api/practice/yardstick/owned", JSON.readTree("{\"value\": 999, \"by\": \"Runa\"}"));
+        Answer outside = put(
+                "/api/practice/yardstick/owned", JSON.readTree("{\"value\": 999, \"by\": \"Runa\", \"version\": 0}"));
         assertThat(outside.status()).isEqualTo(400);
         assertThat(outside.body().at("/errors/0/sentence").asString()).contains("999 lies outside 0 to 50");
-        assertThat(put("/api/practice/yardstick/none", JSON.readTree("{\"value\": 1, \"by\": \"Runa\"}"))
+        assertThat(put(
+                                "/api/practice/yardstick/none",
+                                JSON.readTree("{\"value\": 1, \"by\": \"Runa\", \"version\": 0}"))
                         .status())
                 .isEqualTo(400);
 
         String visit = lastVisit("Wilma Crake");
         JsonNode before = plan(visit).at("/regimen/morning/steps");
-        Answer set = put("/api/practice/yardstick/optional-step", JSON.readTree("{\"value\": 50, \"by\": \"Runa\"}"));
+        Answer set = put(
+                "/api/practice/yardstick/optional-step",
+                JSON.readTree("{\"value\": 50, \"by\": \"Runa\", \"version\": 0}"));
         assertThat(set.status()).isEqualTo(200);
         assertThat(setting(set.body(), "optional-step").at("/changes/0/by").asString())
                 .isEqualTo("Runa");
@@ -127,7 +129,7 @@ class ByHandApiTest extends OverHttp {
         double shipped = setting(set.body(), "optional-step").at("/shipped").asDouble();
         put(
                 "/api/practice/yardstick/optional-step",
-                JSON.readTree("{\"value\": %s, \"by\": \"Runa\"}".formatted(shipped)));
+                JSON.readTree("{\"value\": %s, \"by\": \"Runa\", \"version\": 1}".formatted(shipped)));
         assertThat(plan(visit).at("/regimen/morning/steps")).isEqualTo(before);
     }
 
@@ -136,17 +138,23 @@ class ByHandApiTest extends OverHttp {
         JsonNode shipped = setting(get("/api/practice/schools").body(), "retinoid-pha");
         assertThat(shipped.at("/followsOther").asBoolean()).isFalse();
         assertThat(shipped.at("/by").isNull()).isTrue();
-        JsonNode other = put("/api/practice/schools/retinoid-pha", JSON.readTree("{\"other\": true, \"by\": \"Runa\"}"))
+        JsonNode other = put(
+                        "/api/practice/schools/retinoid-pha",
+                        JSON.readTree("{\"other\": true, \"by\": \"Runa\", \"version\": 0}"))
                 .body();
         assertThat(setting(other, "retinoid-pha").at("/followsOther").asBoolean())
                 .isTrue();
         assertThat(setting(other, "retinoid-pha").at("/by").asString()).isEqualTo("Runa");
-        put("/api/practice/schools/retinoid-pha", JSON.readTree("{\"other\": false, \"by\": \"Runa\"}"));
+        put(
+                "/api/practice/schools/retinoid-pha",
+                JSON.readTree("{\"other\": false, \"by\": \"Runa\", \"version\": 1}"));
         assertThat(setting(get("/api/practice/schools").body(), "retinoid-pha")
                         .at("/followsOther")
                         .asBoolean())
                 .isFalse();
-        assertThat(put("/api/practice/schools/retinoid-scrub", JSON.readTree("{\"other\": true, \"by\": \"Runa\"}"))
+        assertThat(put(
+                                "/api/practice/schools/retinoid-scrub",
+                                JSON.readTree("{\"other\": true, \"by\": \"Runa\", \"version\": 0}"))
                         .status())
                 .isEqualTo(404);
     }
@@ -164,7 +172,8 @@ class ByHandApiTest extends OverHttp {
                 .put("note", "")
                 .put("because", "")
                 .put("copyOf", method)
-                .put("by", "Runa");
+                .put("by", "Runa")
+                .put("version", 0);
         ObjectNode settings = form.putObject("settings");
         setting(get("/api/methods").body().at("/methods"), method)
                 .at("/answers")

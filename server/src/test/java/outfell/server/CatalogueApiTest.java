@@ -11,7 +11,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Products found, compared, put right, changed and retired. */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"outfell.demo=true", "spring.datasource.url=jdbc:h2:mem:catalogue;DB_CLOSE_DELAY=-1"})
+        properties = {"outfell.demo=true", "outfell.memory=catalogue"})
 class CatalogueApiTest extends OverHttp {
 
     @Test
@@ -59,17 +59,19 @@ class CatalogueApiTest extends OverHttp {
                 .contains("€");
         Answer pounds = put(
                 "/api/practice/currency",
-                JSON.createObjectNode().put("code", "GBP").put("by", "Signe"));
+                JSON.createObjectNode().put("code", "GBP").put("by", "Signe").put("version", 0));
         assertThat(pounds.body().at("/changes/0/by").asString()).isEqualTo("Signe");
         assertThat(get("/api/products/comparison?ids=cream-lanolin&ids=cream-fisher")
                         .body()
                         .toString())
                 .contains("£")
                 .doesNotContain("€");
-        put("/api/practice/currency", JSON.createObjectNode().put("code", "EUR").put("by", "Signe"));
+        put(
+                "/api/practice/currency",
+                JSON.createObjectNode().put("code", "EUR").put("by", "Signe").put("version", 1));
         Answer wrong = put(
                 "/api/practice/currency",
-                JSON.createObjectNode().put("code", "XYQ").put("by", "Signe"));
+                JSON.createObjectNode().put("code", "XYQ").put("by", "Signe").put("version", 2));
         assertThat(wrong.status()).isEqualTo(400);
         assertThat(wrong.body().at("/detail").asString()).startsWith("XYQ is no currency");
     }
@@ -104,7 +106,7 @@ class CatalogueApiTest extends OverHttp {
         Answer again = edit(id, "Kiosk serum", "Aqua, Glycerin, Nicainamide (5 %), Panthenol", 12);
         assertThat(again.body().at("/product/unknown")).isEmpty();
 
-        Answer back = delete("/api/products/" + id + "/corrections?about=NAME&of=Nicainamide");
+        Answer back = delete("/api/products/" + id + "/corrections?about=NAME&of=Nicainamide&version=" + versionOf(id));
         assertThat(back.body().at("/product/unknown/0").asString()).isEqualTo("Nicainamide");
         assertThat(back.body().at("/corrections")).isEmpty();
     }
@@ -156,7 +158,10 @@ class CatalogueApiTest extends OverHttp {
     void a_retired_product_leaves_the_house_shelf_and_can_be_brought_back() throws Exception {
         Answer retired = put(
                 "/api/products/toner-alcohol/retirement",
-                JSON.createObjectNode().put("retired", true).put("who", "Signe"));
+                JSON.createObjectNode()
+                        .put("retired", true)
+                        .put("who", "Signe")
+                        .put("version", versionOf("toner-alcohol")));
         assertThat(retired.body().at("/retiredOn").asString())
                 .isEqualTo(java.time.LocalDate.now().toString());
         assertThat(names("/api/products/search?text=witch%20hazel")).isEmpty();
@@ -167,11 +172,14 @@ class CatalogueApiTest extends OverHttp {
                 .contains("toner-alcohol");
         put(
                 "/api/products/toner-alcohol/retirement",
-                JSON.createObjectNode().put("retired", false).put("who", "Signe"));
+                JSON.createObjectNode()
+                        .put("retired", false)
+                        .put("who", "Signe")
+                        .put("version", versionOf("toner-alcohol")));
         assertThat(names("/api/products/search?text=witch%20hazel")).hasSize(1);
         assertThat(put(
                                 "/api/products/toner-alcohol/retirement",
-                                JSON.createObjectNode().put("retired", true))
+                                JSON.createObjectNode().put("retired", true).put("version", 0))
                         .status())
                 .isEqualTo(400);
     }
@@ -290,7 +298,7 @@ class CatalogueApiTest extends OverHttp {
     }
 
     private Answer edit(String id, String name, String label, double price) throws Exception {
-        ObjectNode body = JSON.createObjectNode().put("who", "Signe");
+        ObjectNode body = JSON.createObjectNode().put("who", "Signe").put("version", versionOf(id));
         body.set("product", form(name, label, price));
         return put("/api/products/" + id, body);
     }
@@ -302,7 +310,12 @@ class CatalogueApiTest extends OverHttp {
                         .put("about", about)
                         .put("of", of)
                         .put("to", to)
-                        .put("who", "Signe"));
+                        .put("who", "Signe")
+                        .put("version", versionOf(id)));
+    }
+
+    private int versionOf(String product) throws Exception {
+        return get("/api/products/" + product).body().at("/version").asInt();
     }
 
     private static ObjectNode form(String name, String label, double price) {

@@ -21,7 +21,7 @@ import tools.jackson.databind.JsonNode;
 /** The catalogue and shelves out to files, in from files, and back again. */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"outfell.demo=true", "spring.datasource.url=jdbc:h2:mem:files;DB_CLOSE_DELAY=-1"})
+        properties = {"outfell.demo=true", "outfell.memory=files"})
 class FileApiTest extends OverHttp {
     private static final String HEAD = "name,maker,size,unit,price,ingredients\n";
 
@@ -92,7 +92,8 @@ class FileApiTest extends OverHttp {
         take(file);
         String client = client("Tobit Harl");
         JsonNode shelf = post(
-                        "/api/clients/" + client + "/shelf/products", "{\"product\": \"driftwood-balm\", \"weeks\": 1}")
+                        "/api/clients/" + client + "/shelf/products",
+                        "{\"product\": \"driftwood-balm\", \"weeks\": 1, \"nights\": []}")
                 .body();
         Answer refused = undo(file);
         assertThat(refused.status()).isEqualTo(422);

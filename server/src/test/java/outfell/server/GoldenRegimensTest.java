@@ -29,7 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
             "outfell.demo=true",
             "outfell.probe.port=0",
             "spring.main.allow-bean-definition-overriding=true",
-            "spring.datasource.url=jdbc:h2:mem:golden;DB_CLOSE_DELAY=-1"
+            "outfell.memory=golden"
         })
 class GoldenRegimensTest extends OverHttp {
     private static final Path GOLDEN = Path.of("src/test/resources/golden/regimens");

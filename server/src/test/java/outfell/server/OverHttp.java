@@ -16,7 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 /** Speaks to the server over real HTTP. */
 abstract class OverHttp {
     static final JsonMapper JSON = new JsonMapper();
-    private final HttpClient http = HttpClient.newHttpClient();
+    final HttpClient http = HttpClient.newHttpClient();
 
     @LocalServerPort
     int port;
@@ -33,7 +33,15 @@ abstract class OverHttp {
                 .asString();
     }
 
+    /** A client's newest visit, with a correction open where it is of an earlier day. */
     String lastVisit(String name) throws Exception {
+        String visit = readOnly(name);
+        post("/api/visits/" + visit + "/corrections", "{\"who\": \"Signe\", \"why\": \"put right for a test\"}");
+        return visit;
+    }
+
+    /** A client's newest visit as it stands. */
+    String readOnly(String name) throws Exception {
         return get("/api/desk")
                 .body()
                 .at("/clients")

@@ -31,7 +31,11 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** POST /api/plan against the published schemas. */
 @SpringBootTest(
-        properties = {"springdoc.api-docs.enabled=true", "spring.datasource.url=jdbc:h2:mem:plan;DB_CLOSE_DELAY=-1"})
+        properties = {
+            "springdoc.default-produces-media-type=application/json",
+            "springdoc.paths-to-match=/api/**",
+            "outfell.memory=plan"
+        })
 @AutoConfigureMockMvc
 class PlanApiTest {
     private static final Path FORMATS = Path.of("../docs/formats");

@@ -20,6 +20,8 @@ class ServerWallsTest {
                 .haveSimpleNameNotEndingWith("Store")
                 .and()
                 .haveNameNotMatching(".*Store\\$.*")
+                .and()
+                .resideOutsideOfPackage("outfell.server.safekeeping..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("org.jooq..", "outfell.store..")

@@ -8,6 +8,7 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -25,6 +26,7 @@ import outfell.regimen.Finder;
 import outfell.server.catalogue.ProductStore.ChangeKind;
 import outfell.server.catalogue.ProductStore.ProductChange;
 import outfell.server.practice.Settings;
+import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 
 /** The house's products, understood. */
@@ -36,6 +38,7 @@ public class Catalogue {
     /** A product with what was typed, what was put right, and what it was before. */
     public record Detail(
             ProductView product,
+            int version,
             String label,
             int formula,
 
@@ -60,8 +63,13 @@ public class Catalogue {
     /** What was typed, with what it means: reading a label is pure, so the same facts are read once. */
     private final Cache<Product.Facts, Product> understood =
             Caffeine.newBuilder().maximumSize(UNDERSTOOD).build();
-    /** The house shelf laid out for finding; thrown away at every change of a product. */
-    private volatile Finder.@Nullable Index index;
+    /** How often products have changed, so far as everybody can see. */
+    private final AtomicLong generation = new AtomicLong();
+    /** The house shelf laid out for finding, with the generation that it was read in. */
+    private volatile @Nullable LaidOut laidOut;
+
+    /** An index holds for as long as its generation is the newest: one read beside a change is never taken for good. */
+    private record LaidOut(long generation, Finder.Index index) {}
 
     Catalogue(ProductStore store, Settings settings, Clock clock) {
         this.store = store;
@@ -103,6 +111,7 @@ public class Catalogue {
         Product.Facts facts = store.find(id).orElseThrow();
         return new Detail(
                 ProductView.of(product),
+                standing.version(),
                 facts.label(),
                 standing.formula(),
                 standing.retiredOn(),
@@ -118,8 +127,7 @@ public class Catalogue {
 
     @Transactional
     public Product add(ProductForm form, boolean house) {
-        Product.Facts facts = form.facts(store.freeId(form.name()));
-        store.add(facts, house);
+        Product.Facts facts = store.addNamed(form.name(), form::facts, house);
         changed();
         return understand(facts);
     }
@@ -150,17 +158,38 @@ public class Catalogue {
 
     /** A new name, price or formula; what it was is kept, with who changed it. */
     @Transactional
-    public Detail change(ProductId id, ProductForm form, String who) {
+    public Detail change(ProductId id, ProductForm form, String who, int version) {
         ProductStore.Stored before = store.stored(List.of(id.value())).stream()
                 .findFirst()
                 .orElseThrow(() -> Problem.notFound("product", id));
         Product.Facts facts = form.facts(id);
         ProductStore.Stored after =
                 becomes(before, before.facts().home().map(facts::madeAtHome).orElse(facts), before.retiredOn());
+        if (sameFacts(before.facts(), after.facts())) {
+            return detail(id);
+        }
+        claim(id, version);
         changes(before, after, who).forEach(c -> store.note(id, c));
         store.change(after.facts(), after.formula());
         changed();
         return detail(id);
+    }
+
+    /** A change that was sent twice, or changes nothing, is no change. */
+    private static boolean sameFacts(Product.Facts a, Product.Facts b) {
+        return a.name().equals(b.name().strip())
+                && a.maker().equals(b.maker().strip())
+                && a.size() == b.size()
+                && a.unit().equals(b.unit())
+                && a.price() == b.price()
+                && a.label().equals(b.label());
+    }
+
+    /** @throws Clash when somebody else has changed the product since this version was read */
+    private void claim(ProductId id, int version) {
+        if (!store.claim(id, version)) {
+            throw new Clash("This product", detail(id));
+        }
     }
 
     /** What becomes of a product by new facts: another list makes another formula. */
@@ -199,9 +228,14 @@ public class Catalogue {
 
     /** Off the house shelf, or back on it; what stands on clients' shelves and in kept plans stays. */
     @Transactional
-    public Detail retire(ProductId id, boolean retired, String who) {
+    public Detail retire(ProductId id, boolean retired, String who, int version) {
         known(id);
-        int formula = store.standing(id).orElseThrow().formula();
+        ProductStore.Standing standing = store.standing(id).orElseThrow();
+        if ((standing.retiredOn() != null) == retired) {
+            return detail(id);
+        }
+        claim(id, version);
+        int formula = standing.formula();
         store.retire(id, retired ? LocalDate.now(clock) : null);
         store.note(
                 id,
@@ -218,8 +252,17 @@ public class Catalogue {
 
     /** @throws Problem when the correction says what cannot be */
     @Transactional
-    public Detail correct(ProductId id, Correction.About about, String of, String to, String who) {
+    public Detail correct(ProductId id, Correction.About about, String of, String to, String who, int version) {
         known(id);
+        boolean stands = detail(id).corrections().stream()
+                .anyMatch(c -> c.about() == about
+                        && c.of().equals(of)
+                        && c.to().equals(to)
+                        && c.who().equals(who));
+        if (stands) {
+            return detail(id);
+        }
+        claim(id, version);
         try {
             store.correct(id, new Correction(about, of, to, who, LocalDate.now(clock)));
         } catch (IllegalArgumentException wrong) {
@@ -230,8 +273,13 @@ public class Catalogue {
     }
 
     @Transactional
-    public Detail uncorrect(ProductId id, Correction.About about, String of) {
+    public Detail uncorrect(ProductId id, Correction.About about, String of, int version) {
         known(id);
+        boolean gone = detail(id).corrections().stream().noneMatch(c -> c.about() == about && c.of().equals(of));
+        if (gone) {
+            return detail(id);
+        }
+        claim(id, version);
         store.uncorrect(id, about, of);
         changed();
         return detail(id);
@@ -242,25 +290,30 @@ public class Catalogue {
     }
 
     private Finder.Index index() {
-        Finder.Index ready = index;
-        if (ready == null) {
-            ready = Finder.index(
-                    store.house().parallelStream().map(this::understand).toList());
-            index = ready;
+        LaidOut ready = laidOut;
+        // asked before reading: a change that ends while the shelf is read makes another generation
+        long now = generation.get();
+        if (ready == null || ready.generation() != now) {
+            ready = new LaidOut(
+                    now,
+                    Finder.index(
+                            store.house().parallelStream().map(this::understand).toList()));
+            laidOut = ready;
         }
-        return ready;
+        return ready.index();
     }
 
     /** The shelf is laid out anew once the change can be seen by everybody. */
     public void changed() {
-        index = null;
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override
                 public void afterCompletion(int status) {
-                    index = null;
+                    generation.incrementAndGet();
                 }
             });
+        } else {
+            generation.incrementAndGet();
         }
     }
 }

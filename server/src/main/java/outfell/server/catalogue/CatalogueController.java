@@ -35,7 +35,10 @@ import outfell.skin.Concern;
 class CatalogueController {
     record SubstituteView(ProductId id, String name, Because because) {}
 
+    /** @param version that the change was made on */
     record ProductEdit(
+            int version,
+
             @Valid @NotNull(message = "Say what it is now.") ProductForm product,
 
             @NotBlank(message = "Say who changes it.")
@@ -43,6 +46,8 @@ class CatalogueController {
             String who) {}
 
     record Retirement(
+            int version,
+
             boolean retired,
 
             @NotBlank(message = "Say who decides it.")
@@ -50,6 +55,7 @@ class CatalogueController {
             String who) {}
 
     record CorrectionForm(
+            int version,
             @NotNull(message = "Say what is put right.") Correction.About about,
             @NotNull @Size(max = 200) String of,
             @NotNull @Size(max = 200) String to,
@@ -115,12 +121,12 @@ class CatalogueController {
     /** A new name, price or formula. */
     @PutMapping("/products/{id}")
     Catalogue.Detail change(@PathVariable String id, @RequestBody @Valid ProductEdit form) {
-        return catalogue.change(new ProductId(id), form.product(), form.who().strip());
+        return catalogue.change(new ProductId(id), form.product(), form.who().strip(), form.version());
     }
 
     @PutMapping("/products/{id}/retirement")
     Catalogue.Detail retire(@PathVariable String id, @RequestBody @Valid Retirement form) {
-        return catalogue.retire(new ProductId(id), form.retired(), form.who().strip());
+        return catalogue.retire(new ProductId(id), form.retired(), form.who().strip(), form.version());
     }
 
     /** Puts right a name, the kind or the texture; it stays when the label is read again. */
@@ -131,12 +137,17 @@ class CatalogueController {
                 form.about(),
                 form.of(),
                 form.to(),
-                form.who().strip());
+                form.who().strip(),
+                form.version());
     }
 
     @DeleteMapping("/products/{id}/corrections")
-    Catalogue.Detail uncorrect(@PathVariable String id, @RequestParam Correction.About about, @RequestParam String of) {
-        return catalogue.uncorrect(new ProductId(id), about, of);
+    Catalogue.Detail uncorrect(
+            @PathVariable String id,
+            @RequestParam Correction.About about,
+            @RequestParam String of,
+            @RequestParam int version) {
+        return catalogue.uncorrect(new ProductId(id), about, of, version);
     }
 
     /** Reads a label and keeps nothing. */

@@ -24,6 +24,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -31,6 +32,7 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Repository;
 import outfell.product.Correction;
 import outfell.product.HomeUse;
@@ -56,7 +58,7 @@ public class ProductStore {
     }
 
     /** Where a product stands in time. */
-    public record Standing(int formula, @Nullable LocalDate retiredOn, boolean house) {}
+    public record Standing(int formula, @Nullable LocalDate retiredOn, boolean house, int version) {}
 
     /** A product's own facts with where it stands in time: what a file may change and put back. */
     public record Stored(
@@ -92,10 +94,10 @@ public class ProductStore {
     }
 
     public Optional<Standing> standing(ProductId id) {
-        return db.select(PRODUCT.FORMULA, PRODUCT.RETIRED_ON, PRODUCT.HOUSE)
+        return db.select(PRODUCT.FORMULA, PRODUCT.RETIRED_ON, PRODUCT.HOUSE, PRODUCT.VERSION)
                 .from(PRODUCT)
                 .where(PRODUCT.ID.eq(id.value()))
-                .fetchOptional(r -> new Standing(r.value1(), r.value2(), r.value3()));
+                .fetchOptional(r -> new Standing(r.value1(), r.value2(), r.value3(), r.value4()));
     }
 
     /** The house's products, retired ones too, by name. */
@@ -133,6 +135,11 @@ public class ProductStore {
     public void putAll(List<Stored> fresh, List<Stored> changed) {
         db.batchInsert(fresh.stream().map(this::row).toList()).execute();
         db.batchUpdate(changed.stream().map(this::row).toList()).execute();
+        someAtATime(changed.stream().map(s -> s.facts().id().value()).toList())
+                .forEach(some -> db.update(PRODUCT)
+                        .set(PRODUCT.VERSION, PRODUCT.VERSION.plus(1))
+                        .where(PRODUCT.ID.in(some))
+                        .execute());
     }
 
     /** Those of the ids that stand on a shelf, in a plan or in a patch test, or were put right by hand. */
@@ -152,6 +159,11 @@ public class ProductStore {
                             .fetch(column)));
         }
         return used;
+    }
+
+    /** Whether a product stands on the shelf of anybody else. */
+    public boolean ownedByOthers(String product, UUID client) {
+        return db.fetchExists(SHELF_ITEM, SHELF_ITEM.PRODUCT_ID.eq(product).and(SHELF_ITEM.CLIENT_ID.ne(client)));
     }
 
     /** Takes products out for good, with what was put right of them and what happened to them. */
@@ -210,6 +222,16 @@ public class ProductStore {
 
     void note(ProductId id, ProductChange change) {
         changeRow(id, change, null).insert();
+    }
+
+    /** @return whether the version was still the one that was read; then it is the next */
+    boolean claim(ProductId id, int version) {
+        return db.update(PRODUCT)
+                        .set(PRODUCT.VERSION, PRODUCT.VERSION.plus(1))
+                        .where(PRODUCT.ID.eq(id.value()))
+                        .and(PRODUCT.VERSION.eq(version))
+                        .execute()
+                == 1;
     }
 
     void change(Product.Facts facts, int formula) {
@@ -339,6 +361,24 @@ public class ProductStore {
 
     public static boolean isReserved(String id) {
         return RESERVED.contains(id);
+    }
+
+    /** Adds a product under an id of its own name; two of one name that come at once each get theirs. */
+    public Product.Facts addNamed(String name, Function<ProductId, Product.Facts> facts, boolean house) {
+        Ids ids = new Ids(List.of());
+        while (true) {
+            ProductId id = ids.next(name);
+            if (db.fetchExists(PRODUCT, PRODUCT.ID.eq(id.value()))) {
+                continue;
+            }
+            try {
+                Product.Facts made = facts.apply(id);
+                add(made, house);
+                return made;
+            } catch (DuplicateKeyException atOnce) {
+                // somebody took the id between the look and the write; the next one is tried
+            }
+        }
     }
 
     /** An id from the name that nothing else has: "sun-fluid", "sun-fluid-2". */

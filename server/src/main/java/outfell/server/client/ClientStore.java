@@ -1,6 +1,7 @@
 package outfell.server.client;
 
 import static outfell.store.Tables.CLIENT;
+import static outfell.store.Tables.ERASURE;
 import static outfell.store.Tables.PRESCRIBED_NIGHT;
 import static outfell.store.Tables.PRODUCT;
 import static outfell.store.Tables.SHELF_ITEM;
@@ -16,13 +17,31 @@ import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.product.ProductId;
+import outfell.store.tables.records.ClientRecord;
 
 /** Clients and what stands on their shelves. */
 @Repository
 public class ClientStore {
-    /** A client; the time of the next visit is absent while none is agreed. */
+    /**
+     * A client.
+     *
+     * @param contact how to reach them; empty when not told
+     * @param note what to keep in mind of the person, not of a visit
+     * @param nextVisit absent while none is agreed
+     * @param archived since when they no longer come; absent while they do
+     * @param version counts the changes
+     */
+    @Schema(name = "Person")
     public record Client(
-            UUID id, String name, String trade, @Nullable LocalDateTime nextVisit) {}
+            UUID id,
+            String name,
+            String trade,
+            String contact,
+            String note,
+            @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate archived,
+            LocalDateTime added,
+            int version) {}
 
     /**
      * How she uses a thing now.
@@ -46,8 +65,16 @@ public class ClientStore {
         }
     }
 
-    /** One thing she owns. */
-    public record ShelfItem(UUID id, ProductId product, Use use, List<DayOfWeek> nights) {}
+    /**
+     * One thing a client owns.
+     *
+     * @param version counts the changes of how it is used
+     */
+    public record ShelfItem(UUID id, ProductId product, Use use, List<DayOfWeek> nights, int version) {
+        public ShelfItem(UUID id, ProductId product, Use use, List<DayOfWeek> nights) {
+            this(id, product, use, nights, 0);
+        }
+    }
 
     private final DSLContext db;
 
@@ -55,27 +82,79 @@ public class ClientStore {
         this.db = db;
     }
 
-    public List<Client> all() {
-        return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.TRADE, CLIENT.NEXT_VISIT)
-                .from(CLIENT)
-                .orderBy(CLIENT.NEXT_VISIT.asc().nullsLast(), CLIENT.NAME, CLIENT.ID)
-                .fetch(r -> new Client(r.value1(), r.value2(), r.value3(), r.value4()));
+    public boolean isEmpty() {
+        return !db.fetchExists(CLIENT);
+    }
+
+    public List<UUID> ids() {
+        return db.select(CLIENT.ID).from(CLIENT).orderBy(CLIENT.ID).fetch(CLIENT.ID);
     }
 
     public Optional<Client> find(UUID id) {
-        return db.select(CLIENT.ID, CLIENT.NAME, CLIENT.TRADE, CLIENT.NEXT_VISIT)
-                .from(CLIENT)
-                .where(CLIENT.ID.eq(id))
-                .fetchOptional(r -> new Client(r.value1(), r.value2(), r.value3(), r.value4()));
+        return db.selectFrom(CLIENT).where(CLIENT.ID.eq(id)).fetchOptional(ClientStore::client);
     }
 
-    public void add(Client client, LocalDateTime now) {
-        db.insertInto(CLIENT)
-                .set(CLIENT.ID, client.id())
-                .set(CLIENT.NAME, client.name())
-                .set(CLIENT.TRADE, client.trade())
-                .set(CLIENT.NEXT_VISIT, client.nextVisit())
-                .set(CLIENT.ADDED_AT, now)
+    /** Holds a client until the transaction ends, so that what is begun for one is begun once. */
+    public Optional<Client> hold(UUID id) {
+        return db.selectFrom(CLIENT).where(CLIENT.ID.eq(id)).forUpdate().fetchOptional(ClientStore::client);
+    }
+
+    private static Client client(ClientRecord r) {
+        return new Client(
+                r.getId(),
+                r.getName(),
+                r.getTrade(),
+                r.getContact(),
+                r.getNote(),
+                r.getNextVisit(),
+                r.getArchivedOn(),
+                r.getAddedAt(),
+                r.getVersion());
+    }
+
+    public void add(Client client) {
+        ClientRecord row = db.newRecord(CLIENT);
+        row.setId(client.id());
+        row.setAddedAt(client.added());
+        row.setVersion(client.version());
+        write(row, client);
+        row.insert();
+    }
+
+    /** @return whether the version was still the one that was read; if not, nothing is changed */
+    public boolean update(Client client) {
+        ClientRecord row = db.newRecord(CLIENT);
+        write(row, client);
+        row.setVersion(client.version() + 1);
+        return db.update(CLIENT)
+                        .set(row)
+                        .where(CLIENT.ID.eq(client.id()))
+                        .and(CLIENT.VERSION.eq(client.version()))
+                        .execute()
+                == 1;
+    }
+
+    private static void write(ClientRecord row, Client client) {
+        row.setName(client.name());
+        row.setTrade(client.trade());
+        row.setContact(client.contact());
+        row.setNote(client.note());
+        row.setNextVisit(client.nextVisit());
+        row.setArchivedOn(client.archived());
+    }
+
+    /** What is hers alone; visits, plans and patch tests are taken out by those who keep them. */
+    public void erase(UUID client) {
+        db.deleteFrom(SHELF_ITEM).where(SHELF_ITEM.CLIENT_ID.eq(client)).execute();
+        db.deleteFrom(CLIENT).where(CLIENT.ID.eq(client)).execute();
+    }
+
+    /** Notes that a record was erased, without whose. */
+    public void noteErasure(LocalDate on, String who) {
+        db.insertInto(ERASURE)
+                .set(ERASURE.ID, UUID.randomUUID())
+                .set(ERASURE.ERASED_ON, on)
+                .set(ERASURE.WHO, who)
                 .execute();
     }
 
@@ -93,20 +172,22 @@ public class ClientStore {
                                 r.getDaysAWeek(),
                                 r.getOpenedOn(),
                                 r.getPercentLeft()),
-                        nights(r.getId())));
+                        nights(r.getId()),
+                        r.getVersion()));
     }
 
-    public UUID put(UUID client, ProductId product, Use use, List<DayOfWeek> nights) {
-        ShelfItem item = new ShelfItem(UUID.randomUUID(), product, use, nights);
+    /** After everything else on the shelf. */
+    public void put(UUID client, ShelfItem item) {
         put(client, item, db.fetchCount(SHELF_ITEM, SHELF_ITEM.CLIENT_ID.eq(client)));
-        return item.id();
     }
 
     /** The shelf as it is to be, in this order. */
     public void replaceShelf(UUID client, List<ShelfItem> items) {
         db.deleteFrom(SHELF_ITEM).where(SHELF_ITEM.CLIENT_ID.eq(client)).execute();
         for (int i = 0; i < items.size(); i++) {
-            put(client, items.get(i), i);
+            ShelfItem item = items.get(i);
+            // a window that still shows the shelf of before must not overwrite it
+            put(client, new ShelfItem(item.id(), item.product(), item.use(), item.nights(), item.version() + 1), i);
         }
     }
 
@@ -123,7 +204,12 @@ public class ClientStore {
                 .set(SHELF_ITEM.OPENED_ON, use.opened())
                 .set(SHELF_ITEM.PERCENT_LEFT, use.left())
                 .set(SHELF_ITEM.PLACE, place)
+                .set(SHELF_ITEM.VERSION, item.version())
                 .execute();
+        putNights(item);
+    }
+
+    private void putNights(ShelfItem item) {
         for (DayOfWeek night : item.nights()) {
             db.insertInto(PRESCRIBED_NIGHT)
                     .set(PRESCRIBED_NIGHT.SHELF_ITEM_ID, item.id())
@@ -132,19 +218,29 @@ public class ClientStore {
         }
     }
 
-    /** @return whether there was such an item */
-    public boolean change(UUID client, UUID item, Use use) {
-        return db.update(SHELF_ITEM)
+    /** @return whether the version was still the one that was read; if not, nothing is changed */
+    public boolean change(UUID client, ShelfItem item) {
+        Use use = item.use();
+        boolean current = db.update(SHELF_ITEM)
                         .set(SHELF_ITEM.WEEKS_USED, use.weeks())
                         .set(SHELF_ITEM.MORNING, use.morning())
                         .set(SHELF_ITEM.EVENING, use.evening())
                         .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
                         .set(SHELF_ITEM.OPENED_ON, use.opened())
                         .set(SHELF_ITEM.PERCENT_LEFT, use.left())
+                        .set(SHELF_ITEM.VERSION, item.version() + 1)
                         .where(SHELF_ITEM.CLIENT_ID.eq(client))
-                        .and(SHELF_ITEM.ID.eq(item))
+                        .and(SHELF_ITEM.ID.eq(item.id()))
+                        .and(SHELF_ITEM.VERSION.eq(item.version()))
                         .execute()
                 == 1;
+        if (current) {
+            db.deleteFrom(PRESCRIBED_NIGHT)
+                    .where(PRESCRIBED_NIGHT.SHELF_ITEM_ID.eq(item.id()))
+                    .execute();
+            putNights(item);
+        }
+        return current;
     }
 
     /** Products on the shelves of other clients that the house does not sell; whose they are is not told. */
@@ -160,13 +256,11 @@ public class ClientStore {
                 .fetch(r -> new ProductId(r.value1()));
     }
 
-    /** @return whether there was such an item */
-    public boolean takeOff(UUID client, UUID item) {
-        return db.deleteFrom(SHELF_ITEM)
-                        .where(SHELF_ITEM.CLIENT_ID.eq(client))
-                        .and(SHELF_ITEM.ID.eq(item))
-                        .execute()
-                == 1;
+    public void takeOff(UUID client, UUID item) {
+        db.deleteFrom(SHELF_ITEM)
+                .where(SHELF_ITEM.CLIENT_ID.eq(client))
+                .and(SHELF_ITEM.ID.eq(item))
+                .execute();
     }
 
     private List<DayOfWeek> nights(UUID item) {

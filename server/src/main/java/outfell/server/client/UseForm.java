@@ -4,10 +4,17 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.PastOrPresent;
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** How a thing on the shelf is used, as sent. */
+/**
+ * How a thing on the shelf is used, as sent.
+ *
+ * @param nights the prescriber's; absent to leave them as they are
+ * @param version that the change was made on
+ */
 public record UseForm(
         @Min(value = 0, message = "Weeks run from 0.") @Max(value = 2000, message = "Weeks run to 2000.")
         int weeks,
@@ -23,7 +30,11 @@ public record UseForm(
 
         @Min(value = 0, message = "What is left runs from 0 %.")
         @Max(value = 100, message = "What is left runs to 100 %.")
-        int left) {
+        int left,
+
+        @Schema(types = {"array", "null"}) @Nullable List<DayOfWeek> nights,
+
+        int version) {
 
     public ClientStore.Use use() {
         return new ClientStore.Use(weeks, morning, evening, daysAWeek, opened, left);

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,11 +29,14 @@ import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.catalogue.ProductStore;
+import outfell.server.client.ClientChanged;
 import outfell.server.client.ClientStore;
 import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
+import outfell.server.practice.House;
 import outfell.server.visit.VisitStore;
+import outfell.server.visit.Visits;
 import outfell.skin.Concern;
 import outfell.skin.History;
 import outfell.skin.ProbeReading;
@@ -51,14 +55,24 @@ class DemoPractice implements SmartLifecycle {
     record DemoClient(
             String name,
             String trade,
+            @Nullable String contact,
+            @Nullable String note,
             @Nullable Integer inDays,
             String at,
             @Nullable Integer visitDaysAgo,
+            @Nullable List<DemoEarlier> earlier,
             @Nullable DemoIntake intake,
             @Nullable Map<Sign, List<Integer>> grades,
             @Nullable DemoProbe probe,
             @Nullable List<DemoPatch> patches,
             List<DemoItem> shelf) {}
+
+    /**
+     * A visit before the one that is told whole.
+     *
+     * @param worse how many grades every sign that is there was worse then
+     */
+    record DemoEarlier(int daysAgo, int worse, String method) {}
 
     /**
      * @param yes questions answered yes
@@ -126,12 +140,17 @@ class DemoPractice implements SmartLifecycle {
         }
     }
 
+    private static final LocalTime CLOSING = LocalTime.of(17, 0);
+
     private final ProductStore products;
     private final ClientStore clients;
     private final Shelf shelf;
     private final VisitStore visits;
+    private final Visits planning;
+    private final House house;
     private final Patches patches;
     private final JsonMapper json;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private boolean laid;
 
@@ -140,15 +159,21 @@ class DemoPractice implements SmartLifecycle {
             ClientStore clients,
             Shelf shelf,
             VisitStore visits,
+            Visits planning,
+            House house,
             Patches patches,
             JsonMapper json,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.products = products;
         this.clients = clients;
         this.shelf = shelf;
         this.visits = visits;
+        this.planning = planning;
+        this.house = house;
         this.patches = patches;
         this.json = json;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -172,7 +197,7 @@ class DemoPractice implements SmartLifecycle {
     @Transactional
     public void start() {
         laid = true;
-        if (!clients.all().isEmpty() || !products.house().isEmpty()) {
+        if (!clients.isEmpty() || !products.house().isEmpty()) {
             return;
         }
         StarterCatalogue.facts().forEach(f -> products.add(f, true));
@@ -183,6 +208,16 @@ class DemoPractice implements SmartLifecycle {
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }
+        house.set(
+                new House.Details(
+                        "Gannet Steps Skin Room",
+                        "above the ferry slip\nSkarrow",
+                        "555 0100",
+                        "Tue to Sat, 9:00 to 18:00",
+                        house.view().details().formats()),
+                "Signe Marlow",
+                0);
+        List.of("Signe Marlow", "Runa Vale").forEach(house::join);
         LOG.info("The demo practice is laid out.");
     }
 
@@ -191,30 +226,79 @@ class DemoPractice implements SmartLifecycle {
         UUID id = UUID.randomUUID();
         LocalDateTime next =
                 demo.inDays() == null ? null : today.plusDays(demo.inDays()).atTime(LocalTime.parse(demo.at()));
-        clients.add(new ClientStore.Client(id, demo.name(), demo.trade(), next), LocalDateTime.now(clock));
+        clients.add(new ClientStore.Client(
+                id,
+                demo.name(),
+                demo.trade(),
+                or(demo.contact(), ""),
+                or(demo.note(), ""),
+                next,
+                null,
+                LocalDateTime.now(clock),
+                0));
         for (DemoItem item : demo.shelf()) {
             if (item.label() != null) {
-                shelf.addLabel(id, item.label().form(), item.used(today), orNone(item.nights()));
+                shelf.addLabel(id, null, item.label().form(), item.used(today), orNone(item.nights()));
             } else {
-                shelf.addKnown(id, new ProductId(Objects.requireNonNull(item.known())), item.used(today));
+                shelf.addKnown(
+                        id,
+                        new ProductId(Objects.requireNonNull(item.known())),
+                        item.used(today),
+                        orNone(item.nights()));
             }
         }
         if (demo.intake() != null && demo.grades() != null && demo.visitDaysAgo() != null) {
+            orNone(demo.earlier()).forEach(e -> earlier(id, demo, e));
             LocalDate on = today.minusDays(demo.visitDaysAgo());
-            visits.insert(new VisitStore.Visit(
-                    UUID.randomUUID(),
-                    id,
-                    on,
-                    0,
-                    intake(demo.intake(), on),
-                    reading(demo, demo.grades()),
-                    "classic",
-                    today.getMonth(),
-                    List.of(),
-                    List.of(),
-                    List.of()));
+            visits.insert(
+                    new VisitStore.Visit(
+                            UUID.randomUUID(),
+                            id,
+                            on,
+                            0,
+                            intake(demo.intake(), on),
+                            reading(demo, demo.grades()),
+                            "classic",
+                            today.getMonth(),
+                            List.of(),
+                            List.of(),
+                            List.of()),
+                    on.equals(today) ? LocalDateTime.now(clock) : on.atTime(CLOSING));
         }
         orNone(demo.patches()).forEach(p -> patch(id, p));
+        events.publishEvent(new ClientChanged(id));
+    }
+
+    /** An earlier visit with the plan that was kept at it. */
+    private void earlier(UUID client, DemoClient demo, DemoEarlier then) {
+        LocalDate on = LocalDate.now(clock).minusDays(then.daysAgo());
+        VisitStore.Visit visit = new VisitStore.Visit(
+                UUID.randomUUID(),
+                client,
+                on,
+                0,
+                intake(Objects.requireNonNull(demo.intake()), on),
+                new CaseDocument.Reading(
+                        worse(grades(Objects.requireNonNull(demo.grades())), then.worse()),
+                        List.of(),
+                        null,
+                        List.of(),
+                        List.of()),
+                then.method(),
+                on.getMonth(),
+                List.of(),
+                List.of(),
+                List.of());
+        visits.insert(visit, on.atTime(CLOSING));
+        planning.keepPlan(visit.id(), on.atTime(CLOSING));
+    }
+
+    private static List<CaseDocument.Grade> worse(List<CaseDocument.Grade> grades, int by) {
+        return grades.stream()
+                .map(g -> g.grade() == 0
+                        ? g
+                        : new CaseDocument.Grade(g.zone(), g.sign(), Math.min(3, g.grade() + by), g.how()))
+                .toList();
     }
 
     private void patch(UUID client, DemoPatch demo) {

@@ -131,7 +131,7 @@ class Files {
             printer.printRecord(what.columns());
             for (Map<String, Object> row : rows) {
                 printer.printRecord(what.columns().stream()
-                        .map(c -> cell(row.get(c), semicolon))
+                        .map(c -> Cells.safe(cell(row.get(c), semicolon)))
                         .toList());
             }
         } catch (IOException broken) {

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -27,6 +28,7 @@ import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductStore;
 import outfell.server.catalogue.ProductStore.ProductChange;
 import outfell.server.catalogue.ProductStore.Stored;
+import outfell.server.client.ClientChanged;
 import outfell.server.client.ClientStore;
 import outfell.server.exchange.FileStore.TakenFile;
 import outfell.server.exchange.FileStore.TakenProduct;
@@ -121,6 +123,7 @@ public class Imports {
     private final Snapshots snapshots;
     private final Catalogue catalogue;
     private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon().name("files").factory());
@@ -135,6 +138,7 @@ public class Imports {
             Snapshots snapshots,
             Catalogue catalogue,
             TransactionTemplate transaction,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.tables = tables;
         this.rows = rows;
@@ -144,6 +148,7 @@ public class Imports {
         this.snapshots = snapshots;
         this.catalogue = catalogue;
         this.transaction = transaction;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -339,6 +344,7 @@ public class Imports {
         }
         String before = snapshots.of(clients.shelf(client));
         clients.replaceShelf(client, after);
+        events.publishEvent(new ClientChanged(client));
         return new TakenShelf(before, snapshots.of(clients.shelf(client)));
     }
 
@@ -398,6 +404,7 @@ public class Imports {
             throw Problem.refused("changed-since", "This file cannot be taken back: the shelf was changed since.");
         }
         clients.replaceShelf(client, snapshots.shelf(shelf.before()));
+        events.publishEvent(new ClientChanged(client));
     }
 
     private boolean stands(TakenProduct p, Map<String, Stored> now) {

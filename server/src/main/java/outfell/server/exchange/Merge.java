@@ -179,7 +179,8 @@ final class Merge {
                         used(stands.get().use(), row),
                         row.given().contains("nights")
                                 ? row.nights()
-                                : stands.get().nights());
+                                : stands.get().nights(),
+                        stands.get().version());
                 if (now.equals(stands.get())) {
                     same++;
                 } else {

@@ -98,7 +98,9 @@ class RowReader {
                     yes("evening", true),
                     whole("days_a_week", 7),
                     date("opened"),
-                    whole("left", 100));
+                    whole("left", 100),
+                    null,
+                    0);
             check(form);
             check(use);
             if (what == What.SHELF && form.prescription() && nights.isEmpty()) {

@@ -134,7 +134,7 @@ class TableReader {
                 } else {
                     Map<String, String> cells = new HashMap<>();
                     for (int i = 0; i < r.size(); i++) {
-                        cells.put(columns.get(i), r.get(i).strip());
+                        cells.put(columns.get(i), Cells.meant(r.get(i).strip()));
                     }
                     rows.add(new Table.Cells(line, cells));
                 }

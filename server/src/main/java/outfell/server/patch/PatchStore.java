@@ -1,8 +1,10 @@
 package outfell.server.patch;
 
+import static outfell.store.Tables.CLIENT;
 import static outfell.store.Tables.PATCH_READING;
 import static outfell.store.Tables.PATCH_TEST;
 import static outfell.store.Tables.PATCH_WAIVER;
+import static outfell.store.Tables.PRODUCT;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -10,6 +12,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.product.ProductId;
 import outfell.safety.PatchTest;
@@ -21,6 +24,9 @@ class PatchStore {
     /** A test as kept. */
     record Test(
             UUID id, UUID client, ProductId product, PatchTest.Kind kind, PatchTest.Site site, LocalDateTime started) {}
+
+    /** A test that waits for its next reading. */
+    record Open(UUID client, String clientName, UUID test, String product, LocalDateTime due) {}
 
     /** A reading as kept. */
     record Reading(UUID id, int grade, LocalDateTime at, String remark) {}
@@ -42,10 +48,41 @@ class PatchStore {
                 .fetch(PatchStore::test);
     }
 
-    List<Test> tests() {
+    /** Tests whose next reading nobody has reckoned yet: those of before it was kept. */
+    List<Test> unreckoned() {
         return db.selectFrom(PATCH_TEST)
+                .where(PATCH_TEST.DUE_KNOWN.isFalse())
                 .orderBy(PATCH_TEST.STARTED_AT, PATCH_TEST.ID)
                 .fetch(PatchStore::test);
+    }
+
+    /** @param due when it is to be read next; absent when it is read to its end */
+    void setDue(UUID test, @Nullable LocalDateTime due) {
+        db.update(PATCH_TEST)
+                .set(PATCH_TEST.DUE_AT, due)
+                .set(PATCH_TEST.DUE_KNOWN, true)
+                .where(PATCH_TEST.ID.eq(test))
+                .execute();
+    }
+
+    /** Open tests of clients who still come, the next reading soonest first. */
+    List<Open> open() {
+        return db.select(PATCH_TEST.CLIENT_ID, CLIENT.NAME, PATCH_TEST.ID, PRODUCT.NAME, PATCH_TEST.DUE_AT)
+                .from(PATCH_TEST)
+                .join(CLIENT)
+                .on(CLIENT.ID.eq(PATCH_TEST.CLIENT_ID))
+                .join(PRODUCT)
+                .on(PRODUCT.ID.eq(PATCH_TEST.PRODUCT_ID))
+                .where(PATCH_TEST.DUE_AT.isNotNull())
+                .and(CLIENT.ARCHIVED_ON.isNull())
+                .orderBy(PATCH_TEST.DUE_AT, PATCH_TEST.ID)
+                .fetch(r -> new Open(r.value1(), r.value2(), r.value3(), r.value4(), r.value5()));
+    }
+
+    /** Takes out everything of a client's for good. */
+    void erase(UUID client) {
+        db.deleteFrom(PATCH_TEST).where(PATCH_TEST.CLIENT_ID.eq(client)).execute();
+        db.deleteFrom(PATCH_WAIVER).where(PATCH_WAIVER.CLIENT_ID.eq(client)).execute();
     }
 
     Optional<Test> test(UUID id) {

@@ -3,17 +3,21 @@ package outfell.server.patch;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.regimen.Consultation;
 import outfell.safety.PatchTest;
 import outfell.server.catalogue.Catalogue;
+import outfell.server.client.ClientChanged;
 import outfell.server.client.ClientStore;
 import outfell.server.problem.Problem;
 
@@ -51,12 +55,22 @@ public class Patches {
     private final PatchStore store;
     private final ClientStore clients;
     private final Catalogue catalogue;
+    private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Patches(PatchStore store, ClientStore clients, Catalogue catalogue, Clock clock) {
+    Patches(
+            PatchStore store,
+            ClientStore clients,
+            Catalogue catalogue,
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.store = store;
         this.clients = clients;
         this.catalogue = catalogue;
+        this.transaction = transaction;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -91,25 +105,46 @@ public class Patches {
     /** Open tests with their next reading, soonest first. */
     public List<Due> due() {
         LocalDateTime now = LocalDateTime.now(clock);
-        return store.tests().stream()
-                .flatMap(t -> due(t, now))
-                .sorted(Comparator.comparing(Due::due).thenComparing(Due::test))
+        return store.open().stream()
+                .map(o -> new Due(
+                        o.client(),
+                        o.clientName(),
+                        o.test(),
+                        o.product(),
+                        o.due(),
+                        o.due().isBefore(now)))
                 .toList();
     }
 
-    private Stream<Due> due(PatchStore.Test test, LocalDateTime now) {
-        TestView view = view(test);
-        String client =
-                clients.find(test.client()).map(ClientStore.Client::name).orElse("");
-        return view.verdict().due().stream()
-                .map(at -> new Due(test.client(), client, test.id(), view.name(), at, at.isBefore(now)));
+    /** Tests of before the next reading was kept get theirs. */
+    @EventListener
+    void started(ApplicationReadyEvent event) {
+        transaction.executeWithoutResult(status -> store.unreckoned().forEach(this::reckonDue));
     }
 
+    private void reckonDue(PatchStore.Test test) {
+        store.setDue(test.id(), view(test).verdict().due().orElse(null));
+    }
+
+    /** Begins a test; the same one begun twice on a day and not yet read is one. */
     @Transactional
     public PatchView start(
             UUID client, ProductId product, PatchTest.Kind kind, PatchTest.Site site, LocalDateTime started) {
         known(product);
-        store.add(new PatchStore.Test(UUID.randomUUID(), client, product, kind, site, started));
+        clients.hold(client);
+        boolean begun = store.tests(client).stream()
+                .filter(t -> t.product().equals(product))
+                .findFirst()
+                .filter(t -> t.kind() == kind && t.site() == site)
+                .filter(t -> t.started().toLocalDate().equals(started.toLocalDate()))
+                .filter(t -> store.readings(t.id()).isEmpty())
+                .isPresent();
+        if (!begun) {
+            PatchStore.Test test = new PatchStore.Test(UUID.randomUUID(), client, product, kind, site, started);
+            store.add(test);
+            reckonDue(test);
+            events.publishEvent(new ClientChanged(client));
+        }
         return view(client);
     }
 
@@ -123,7 +158,14 @@ public class Patches {
         if (at.isAfter(LocalDateTime.now(clock).plusMinutes(1))) {
             throw Problem.field("/at", "This reading lies ahead; was the day mistyped?");
         }
-        store.add(id, new PatchStore.Reading(UUID.randomUUID(), grade, at, remark));
+        clients.hold(test.client());
+        boolean read = store.readings(id).stream()
+                .anyMatch(r ->
+                        r.grade() == grade && r.at().equals(at) && r.remark().equals(remark));
+        if (!read) {
+            store.add(id, new PatchStore.Reading(UUID.randomUUID(), grade, at, remark));
+            reckonDue(test);
+        }
         return view(test.client());
     }
 
@@ -134,6 +176,7 @@ public class Patches {
         if (!store.takeBack(id, reading)) {
             throw Problem.notFound("reading", reading);
         }
+        reckonDue(test);
         return view(test.client());
     }
 
@@ -146,6 +189,11 @@ public class Patches {
         }
         store.drop(id);
         return view(test.client());
+    }
+
+    /** Takes out everything of a client's for good. */
+    public void erase(UUID client) {
+        store.erase(client);
     }
 
     @Transactional

@@ -5,9 +5,11 @@ import java.time.LocalDateTime;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.knowledge.Because;
+import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.skin.ProbeBands;
 
@@ -35,10 +37,12 @@ public class Bands {
     public record Changed(double low, double high, String by, LocalDateTime at) {}
 
     private final BandStore store;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Bands(BandStore store, Clock clock) {
+    Bands(BandStore store, ApplicationEventPublisher events, Clock clock) {
         this.store = store;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -67,13 +71,20 @@ public class Bands {
 
     /** @throws Problem when the bounds cross or lie outside what is possible */
     @Transactional
-    public List<BandView> set(ProbeBands.Band band, double low, double high, String by) {
+    public List<BandView> set(ProbeBands.Band band, double low, double high, String by, int version) {
         try {
             current().with(band, new ProbeBands.Bounds(low, high));
         } catch (IllegalArgumentException outside) {
             throw Problem.field("/low", String.valueOf(outside.getMessage()));
         }
-        store.add(new BandStore.Setting(band, new ProbeBands.Bounds(low, high), by.strip(), LocalDateTime.now(clock)));
+        ProbeBands.Bounds bounds = new ProbeBands.Bounds(low, high);
+        if (changes(band).size() == version + 1 && current().of(band).equals(bounds)) {
+            return view();
+        }
+        if (!store.add(version, new BandStore.Setting(band, bounds, by.strip(), LocalDateTime.now(clock)))) {
+            throw new Clash("This band", view());
+        }
+        events.publishEvent(new HouseChanged());
         return view();
     }
 

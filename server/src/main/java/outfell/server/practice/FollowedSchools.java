@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import outfell.conflict.Conflicts;
 import outfell.conflict.Meeting;
 import outfell.knowledge.Because;
+import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 
 /** Which school the practice follows where they differ on what may meet. */
@@ -27,6 +28,7 @@ public class FollowedSchools {
      * A row on which schools differ.
      *
      * @param followsOther whether the practice follows the other school
+     * @param version how often that was said
      * @param by who said so last; absent while nobody has
      */
     public record DebatedView(
@@ -37,6 +39,7 @@ public class FollowedSchools {
             String otherSchool,
             Meeting otherMeeting,
             boolean followsOther,
+            int version,
             @Schema(types = {"string", "null"}) @Nullable String by,
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime at) {}
 
@@ -67,6 +70,7 @@ public class FollowedSchools {
                             d.otherSchool(),
                             d.other(),
                             others.contains(d.id()),
+                            set.getOrDefault(d.id(), List.of()).size(),
                             last.map(SettingStore.Setting::by).orElse(null),
                             last.map(SettingStore.Setting::at).orElse(null));
                 })
@@ -75,11 +79,18 @@ public class FollowedSchools {
 
     /** @throws Problem when schools do not differ on it */
     @Transactional
-    public List<DebatedView> follow(String id, boolean other, String by) {
+    public List<DebatedView> follow(String id, boolean other, String by, int version) {
         if (Conflicts.debated().stream().noneMatch(d -> d.id().equals(id))) {
             throw Problem.notFound("debated meeting", id);
         }
-        store.add(PREFIX + id, new SettingStore.Setting(other ? OTHER : SHIPPED, by.strip(), LocalDateTime.now(clock)));
+        String to = other ? OTHER : SHIPPED;
+        List<SettingStore.Setting> before = store.of(PREFIX + id);
+        if (before.size() == version + 1 && before.getFirst().to().equals(to)) {
+            return view();
+        }
+        if (!store.add(PREFIX + id, version, new SettingStore.Setting(to, by.strip(), LocalDateTime.now(clock)))) {
+            throw new Clash("This row", view());
+        }
         return view();
     }
 

@@ -15,6 +15,7 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.method.Schools;
+import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 
 /** The methods that a plan may follow: the presets, and what the practice has made of them. */
@@ -36,6 +37,7 @@ public class HouseMethods {
             List<Schools.SchoolAnswer> answers,
             boolean house,
             boolean offered,
+            int version,
             String copyOf,
             @Schema(types = {"string", "null"}) @Nullable String by,
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime at) {}
@@ -45,7 +47,13 @@ public class HouseMethods {
 
     /** What is typed. */
     public record MethodForm(
-            String name, String note, String because, String copyOf, Map<String, String> settings, String by) {}
+            String name,
+            String note,
+            String because,
+            String copyOf,
+            Map<String, String> settings,
+            String by,
+            int version) {}
 
     private final MethodStore store;
     private final Clock clock;
@@ -82,7 +90,7 @@ public class HouseMethods {
     @Transactional
     public MethodView add(MethodForm form) {
         get(form.copyOf());
-        MethodStore.Kept kept = kept("house-" + UUID.randomUUID(), form, true);
+        MethodStore.Kept kept = kept("house-" + UUID.randomUUID(), form, true, 0);
         store.insert(kept);
         return house(kept);
     }
@@ -91,14 +99,13 @@ public class HouseMethods {
     @Transactional
     public MethodView change(String id, MethodForm form) {
         MethodStore.Kept before = own(id);
-        MethodStore.Kept kept = kept(id, form, before.offered());
-        store.update(kept);
-        return house(kept);
+        MethodStore.Kept kept = kept(id, form, before.offered(), form.version());
+        return stored(before, kept);
     }
 
     /** Takes it from the choice of new plans, or puts it back; plans made with it keep it. */
     @Transactional
-    public MethodView offer(String id, boolean offered, String by) {
+    public MethodView offer(String id, boolean offered, String by, int version) {
         MethodStore.Kept b = own(id);
         MethodStore.Kept kept = new MethodStore.Kept(
                 b.id(),
@@ -109,9 +116,23 @@ public class HouseMethods {
                 offered,
                 by,
                 LocalDateTime.now(clock),
+                version,
                 b.settings());
-        store.update(kept);
-        return house(kept);
+        return stored(b, kept);
+    }
+
+    /** @throws Clash when somebody else has changed it since this version was read */
+    private MethodView stored(MethodStore.Kept before, MethodStore.Kept kept) {
+        boolean sentTwice = before.version() == kept.version() + 1
+                && before.name().equals(kept.name())
+                && before.note().equals(kept.note())
+                && before.because().equals(kept.because())
+                && before.offered() == kept.offered()
+                && before.settings().equals(kept.settings());
+        if (!sentTwice && !store.update(kept)) {
+            throw new Clash("This method", house(own(kept.id())));
+        }
+        return house(own(kept.id()));
     }
 
     private MethodStore.Kept own(String id) {
@@ -121,7 +142,7 @@ public class HouseMethods {
         return store.find(id).orElseThrow(() -> Problem.notFound("method", id));
     }
 
-    private MethodStore.Kept kept(String id, MethodForm form, boolean offered) {
+    private MethodStore.Kept kept(String id, MethodForm form, boolean offered, int version) {
         String name = form.name().strip();
         boolean taken = view().methods().stream().anyMatch(m -> m.name().equalsIgnoreCase(name) && !m.id().equals(id));
         if (taken) {
@@ -136,6 +157,7 @@ public class HouseMethods {
                 offered,
                 form.by().strip(),
                 LocalDateTime.now(clock),
+                version,
                 form.settings());
         try {
             Method checked = method(kept);
@@ -148,6 +170,7 @@ public class HouseMethods {
                     offered,
                     kept.by(),
                     kept.at(),
+                    version,
                     checked.settings());
         } catch (IllegalArgumentException against) {
             throw Problem.field("/settings", String.valueOf(against.getMessage()));
@@ -160,7 +183,7 @@ public class HouseMethods {
     }
 
     private static MethodView preset(Method m) {
-        return new MethodView(m.id(), m.name(), m.note(), m.because(), Schools.of(m), false, true, "", null, null);
+        return new MethodView(m.id(), m.name(), m.note(), m.because(), Schools.of(m), false, true, 0, "", null, null);
     }
 
     private MethodView house(MethodStore.Kept k) {
@@ -173,6 +196,7 @@ public class HouseMethods {
                 Schools.of(m),
                 true,
                 k.offered(),
+                k.version(),
                 find(k.copyOf()).map(Method::name).orElse(k.copyOf()),
                 k.by(),
                 k.at());

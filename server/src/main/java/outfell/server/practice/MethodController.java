@@ -39,13 +39,17 @@ class MethodController {
 
             @NotBlank(message = "Say who changes it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
-            String by) {
+            String by,
+
+            int version) {
         HouseMethods.MethodForm typed() {
-            return new HouseMethods.MethodForm(name, note, because, copyOf, settings, by);
+            return new HouseMethods.MethodForm(name, note, because, copyOf, settings, by, version);
         }
     }
 
     record OfferForm(
+            int version,
+
             boolean offered,
 
             @NotBlank(message = "Say who changes it.")
@@ -77,6 +81,6 @@ class MethodController {
     /** Whether new plans may take it. */
     @PutMapping("/{id}/offered")
     HouseMethods.MethodView offer(@PathVariable String id, @RequestBody @Valid OfferForm form) {
-        return methods.offer(id, form.offered(), form.by().strip());
+        return methods.offer(id, form.offered(), form.by().strip(), form.version());
     }
 }

@@ -32,6 +32,7 @@ class MethodStore {
             boolean offered,
             String by,
             LocalDateTime at,
+            int version,
             Map<String, String> settings) {}
 
     private final DSLContext db;
@@ -59,14 +60,24 @@ class MethodStore {
         writeSettings(m);
     }
 
-    void update(Kept m) {
+    /** @return whether its version was still the one that was read; if not, nothing is changed */
+    boolean update(Kept m) {
         HouseMethodRecord row = db.newRecord(HOUSE_METHOD);
         write(row, m);
-        db.update(HOUSE_METHOD).set(row).where(HOUSE_METHOD.ID.eq(m.id())).execute();
+        row.setVersion(m.version() + 1);
+        int changed = db.update(HOUSE_METHOD)
+                .set(row)
+                .where(HOUSE_METHOD.ID.eq(m.id()))
+                .and(HOUSE_METHOD.VERSION.eq(m.version()))
+                .execute();
+        if (changed == 0) {
+            return false;
+        }
         db.deleteFrom(HOUSE_METHOD_SETTING)
                 .where(HOUSE_METHOD_SETTING.METHOD_ID.eq(m.id()))
                 .execute();
         writeSettings(m);
+        return true;
     }
 
     private static void write(HouseMethodRecord row, Kept m) {
@@ -99,6 +110,7 @@ class MethodStore {
                 r.getOffered(),
                 r.getChangedBy(),
                 r.getChangedAt(),
+                r.getVersion(),
                 db.select(HOUSE_METHOD_SETTING.SETTING, HOUSE_METHOD_SETTING.SET_TO)
                         .from(HOUSE_METHOD_SETTING)
                         .where(HOUSE_METHOD_SETTING.METHOD_ID.eq(r.getId()))

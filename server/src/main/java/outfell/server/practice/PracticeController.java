@@ -17,9 +17,11 @@ import outfell.skin.ProbeBands;
 @RestController
 @RequestMapping("/api/practice")
 class PracticeController {
+    /** @param version how often the band had been set when this was typed */
     record BandForm(
             @NotNull(message = "Say where low ends.") Double low,
             @NotNull(message = "Say where high begins.") Double high,
+            int version,
 
             @NotBlank(message = "Say who changes it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
@@ -30,12 +32,15 @@ class PracticeController {
             @Size(max = 3, message = "A currency is three letters, such as EUR.")
             String code,
 
+            int version,
+
             @NotBlank(message = "Say who changes it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
             String by) {}
 
     record YardstickForm(
             @NotNull(message = "Say how much.") Double value,
+            int version,
 
             @NotBlank(message = "Say who changes it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
@@ -43,6 +48,7 @@ class PracticeController {
 
     record SchoolForm(
             boolean other,
+            int version,
 
             @NotBlank(message = "Say who changes it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
@@ -68,7 +74,7 @@ class PracticeController {
 
     @PutMapping("/schools/{id}")
     List<FollowedSchools.DebatedView> follow(@PathVariable String id, @RequestBody @Valid SchoolForm form) {
-        return schools.follow(id, form.other(), form.by());
+        return schools.follow(id, form.other(), form.by(), form.version());
     }
 
     @GetMapping("/yardstick")
@@ -78,7 +84,7 @@ class PracticeController {
 
     @PutMapping("/yardstick/{id}")
     List<Yardsticks.YardstickView> setYardstick(@PathVariable String id, @RequestBody @Valid YardstickForm form) {
-        return yardsticks.set(id, form.value(), form.by());
+        return yardsticks.set(id, form.value(), form.by(), form.version());
     }
 
     @GetMapping("/currency")
@@ -88,7 +94,7 @@ class PracticeController {
 
     @PutMapping("/currency")
     Settings.CurrencyView setCurrency(@RequestBody @Valid CurrencyForm form) {
-        return settings.setCurrency(form.code(), form.by());
+        return settings.setCurrency(form.code(), form.by(), form.version());
     }
 
     @GetMapping("/probe-bands")
@@ -98,6 +104,6 @@ class PracticeController {
 
     @PutMapping("/probe-bands/{band}")
     List<Bands.BandView> set(@PathVariable ProbeBands.Band band, @RequestBody @Valid BandForm form) {
-        return bands.set(band, form.low(), form.high(), form.by());
+        return bands.set(band, form.low(), form.high(), form.by(), form.version());
     }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 
 /** What the practice sets once for itself. */
@@ -61,12 +62,18 @@ public class Settings {
 
     /** Prices stay the numbers that they are; only what they count is said anew. */
     @Transactional
-    public CurrencyView setCurrency(String code, String by) {
+    public CurrencyView setCurrency(String code, String by, int version) {
         if (currencyView().choices().stream().noneMatch(c -> c.code().equals(code))) {
             throw Problem.field(
                     "/code", "%s is no currency; it is written as three letters, such as EUR.".formatted(code));
         }
-        store.add(CURRENCY, new SettingStore.Setting(code, by.strip(), LocalDateTime.now(clock)));
+        List<SettingStore.Setting> before = store.of(CURRENCY);
+        if (before.size() == version + 1 && before.getFirst().to().equals(code)) {
+            return currencyView();
+        }
+        if (!store.add(CURRENCY, version, new SettingStore.Setting(code, by.strip(), LocalDateTime.now(clock)))) {
+            throw new Clash("The currency", currencyView());
+        }
         return currencyView();
     }
 }

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.regimen.Yardstick;
+import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 
 /** By what the practice chooses: the shipped yardstick with what the practice has set over it. */
@@ -65,7 +66,7 @@ public class Yardsticks {
 
     /** @throws Problem when there is no such setting, or the value lies outside its range */
     @Transactional
-    public List<YardstickView> set(String id, double value, String by) {
+    public List<YardstickView> set(String id, double value, String by, int version) {
         Map<String, Double> all = own();
         all.put(id, value);
         try {
@@ -73,7 +74,15 @@ public class Yardsticks {
         } catch (IllegalArgumentException outside) {
             throw Problem.field("/value", String.valueOf(outside.getMessage()));
         }
-        store.add(PREFIX + id, new SettingStore.Setting(String.valueOf(value), by.strip(), LocalDateTime.now(clock)));
+        List<SettingStore.Setting> before = store.of(PREFIX + id);
+        if (before.size() == version + 1 && Double.parseDouble(before.getFirst().to()) == value) {
+            return view();
+        }
+        SettingStore.Setting next =
+                new SettingStore.Setting(String.valueOf(value), by.strip(), LocalDateTime.now(clock));
+        if (!store.add(PREFIX + id, version, next)) {
+            throw new Clash("This weight", view());
+        }
         return view();
     }
 

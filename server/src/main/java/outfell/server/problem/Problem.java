@@ -35,6 +35,21 @@ public final class Problem extends RuntimeException {
         return new Problem(HttpStatus.UNPROCESSABLE_CONTENT, code, sentence, List.of());
     }
 
+    /** More than can be read. */
+    public static Problem tooLarge(String sentence) {
+        return new Problem(HttpStatus.CONTENT_TOO_LARGE, "too-large", sentence, List.of());
+    }
+
+    /** What would take longer than anybody waits. */
+    public static Problem tooLong(String sentence) {
+        return new Problem(HttpStatus.SERVICE_UNAVAILABLE, "too-long", sentence, List.of());
+    }
+
+    /** What the disk did not take. */
+    public static Problem disk(String sentence) {
+        return new Problem(HttpStatus.INSUFFICIENT_STORAGE, "disk", sentence, List.of());
+    }
+
     public static Problem fields(List<Field> fields) {
         String sentence = fields.size() == 1
                 ? fields.getFirst().sentence()

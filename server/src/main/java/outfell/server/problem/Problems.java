@@ -1,32 +1,58 @@
 package outfell.server.problem;
 
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.ConstraintViolationException;
+import java.io.IOException;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
+import org.apache.tomcat.util.http.InvalidParameterException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.json.ProblemDetailJacksonMixin;
+import org.springframework.web.HttpMediaTypeException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
+import outfell.regimen.Patience;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Turns every refusal into a problem document (RFC 9457). Logs no client data. */
 @RestControllerAdvice
-class Problems extends ResponseEntityExceptionHandler {
+public class Problems extends ResponseEntityExceptionHandler {
+    private static final int SHOWN = 60;
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .addMixIn(ProblemDetail.class, ProblemDetailJacksonMixin.class)
+            .build();
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     @ExceptionHandler
     ProblemDetail refused(Problem problem) {
         return document(problem.status(), problem.code(), text(problem), problem.fields());
+    }
+
+    @ExceptionHandler
+    ProblemDetail tooLong(Patience.Over over) {
+        return refused(
+                Problem.tooLong(
+                        "This plan takes longer than anybody waits, so it was given up. Fewer steps, minutes or products make it quicker."));
     }
 
     @ExceptionHandler
@@ -54,13 +80,82 @@ class Problems extends ResponseEntityExceptionHandler {
         return document(
                 HttpStatus.BAD_REQUEST,
                 "wrong-address",
-                "\"%s\" is not a %s.".formatted(wrong.getValue(), wrong.getName()),
+                "\"%s\" is not a %s.".formatted(shortly(wrong.getValue()), wrong.getName()),
                 List.of());
+    }
+
+    /** What the web server could not take apart: a broken escape in an address, a field without a name. */
+    @ExceptionHandler
+    ProblemDetail brokenAddress(InvalidParameterException broken) {
+        return document(HttpStatus.BAD_REQUEST, "not-understood", "This address cannot be understood.", List.of());
+    }
+
+    @ExceptionHandler
+    ProblemDetail brokenText(JacksonException broken) {
+        return document(HttpStatus.BAD_REQUEST, "not-json", "The document is not readable JSON.", List.of());
+    }
+
+    /** What the database holds against a write: a name taken, a text too long, a thing that somebody else still uses. */
+    @ExceptionHandler
+    ProblemDetail againstTheRecord(DataIntegrityViolationException wrong) {
+        LOG.warn("Refused by the database: {}", wrong.getClass().getSimpleName());
+        return document(
+                HttpStatus.CONFLICT,
+                "against-the-record",
+                "This does not fit what is kept already, or was changed by somebody at the same moment. Nothing was saved; try again.",
+                List.of());
+    }
+
+    /** What the framework refuses: said in one shape with everything else, and without its inner names. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleExceptionInternal(
+            Exception fault, @Nullable Object body, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        ProblemDetail document = document(
+                HttpStatus.valueOf(status.value()),
+                status.is5xxServerError() ? "fault" : "not-understood",
+                sentence(fault, status),
+                List.of());
+        return ResponseEntity.status(status).headers(headers).body(document);
+    }
+
+    private static String sentence(Exception fault, HttpStatusCode status) {
+        return switch (fault) {
+            case MissingServletRequestParameterException missing ->
+                "%s is missing.".formatted(missing.getParameterName());
+            case NoResourceFoundException _, NoHandlerFoundException _ -> "There is nothing at this address.";
+            case HttpRequestMethodNotSupportedException method ->
+                "%s is not done at this address.".formatted(shortly(method.getMethod()));
+            case HttpMediaTypeException _ -> "What was sent is not of a kind that is read here; JSON is.";
+            default ->
+                status.is5xxServerError()
+                        ? "Something in Outfell failed. What you typed is kept on this machine; try again."
+                        : "This address or request cannot be understood.";
+        };
+    }
+
+    private static String shortly(@Nullable Object came) {
+        String text = came instanceof Object[] several ? Arrays.toString(several) : String.valueOf(came);
+        return text.length() <= SHOWN ? text : text.substring(0, SHOWN) + "…";
+    }
+
+    /** Writes a refusal where no controller is asked. */
+    public static void write(HttpServletResponse response, int status, String code, String sentence)
+            throws IOException {
+        byte[] body = text(status, code, sentence).getBytes(StandardCharsets.UTF_8);
+        response.setStatus(status);
+        response.setContentType("application/problem+json");
+        response.setContentLength(body.length);
+        response.getOutputStream().write(body);
+    }
+
+    /** A problem document as text. */
+    public static String text(int status, String code, String sentence) {
+        return JSON.writeValueAsString(document(HttpStatus.valueOf(status), code, sentence, List.of()));
     }
 
     /** What nobody foresaw: said plainly, logged by kind only, so that no client's words reach the log. */
     @ExceptionHandler
-    ProblemDetail unforeseen(RuntimeException fault) {
+    ProblemDetail unforeseen(Exception fault) {
         LOG.error(
                 "Unforeseen {} at {}",
                 fault.getClass().getName(),

@@ -61,7 +61,7 @@ public class Recipes {
             throw Problem.notFound("client", client);
         }
         Product product = catalogue.addRecipe(mixed(form).facts(), json.writeValueAsString(form));
-        return shelf.addKnown(client, product.id(), ClientStore.Use.NEW.after(weeks));
+        return shelf.addKnown(client, product.id(), ClientStore.Use.NEW.after(weeks), List.of());
     }
 
     public RecipeView of(ProductId product) {

@@ -2,6 +2,8 @@ package outfell.server.visit;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -9,6 +11,7 @@ import java.time.Month;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -26,12 +29,12 @@ import outfell.regimen.Findings;
 import outfell.regimen.Loosened;
 import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.ProductForm;
-import outfell.server.client.ClientStore;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
 import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.VerdictView;
 import outfell.server.problem.MatchesSchema;
+import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 
@@ -39,40 +42,92 @@ import outfell.server.visit.VisitStore.Visit;
 @RestController
 @RequestMapping("/api")
 class VisitController {
-    /** Everybody, by next visit, and the patch tests to read. */
-    record Desk(LocalDateTime now, List<Docket> clients, List<Patches.Due> patchTests) {}
+    /** Which of the clients the desk shows. */
+    enum Scope {
+        /** those with a visit on one day */
+        DAY,
+        /** those with a visit in the seven days from it */
+        WEEK,
+        /** everybody who still comes */
+        ALL,
+        /** those who no longer come, too */
+        ARCHIVED
+    }
 
-    /** One client on the desk. */
+    /**
+     * One page of clients, and the patch tests to read.
+     *
+     * @param total how many fit
+     * @param skipped how many stand before these
+     */
+    record Desk(LocalDateTime now, int total, int skipped, List<Docket> clients, List<Patches.Due> patchTests) {}
+
+    /**
+     * One client on the desk.
+     *
+     * @param fault why the record, or a part of it, cannot be read; empty when it can
+     */
     record Docket(
             UUID id,
             String name,
             String trade,
+            String contact,
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime nextVisit,
             @Schema(types = {"string", "null"}) @Nullable UUID lastVisit,
             @Schema(types = {"string", "null"}) @Nullable LocalDate lastDate,
             @Schema(types = {"string", "null"}) @Nullable LocalDate readDate,
             String skin,
             List<String> mind,
-            int plansKept) {}
+            int plansKept,
+            String fault) {}
+
+    record Correcting(
+            @NotBlank(message = "Say who puts it right.")
+            @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
+            String who,
+
+            @NotBlank(message = "Say why it is put right.")
+            @Size(max = 500, message = "The reason is too long; allowed is 500 characters.")
+            String why) {}
 
     private final Visits visits;
-    private final ClientStore clients;
+    private final DeskLines lines;
     private final Patches patches;
     private final Clock clock;
 
-    VisitController(Visits visits, ClientStore clients, Patches patches, Clock clock) {
+    VisitController(Visits visits, DeskLines lines, Patches patches, Clock clock) {
         this.visits = visits;
-        this.clients = clients;
+        this.lines = lines;
         this.patches = patches;
         this.clock = clock;
     }
 
+    /** @param day first day of what is shown by day or week; today when absent */
     @GetMapping("/desk")
-    Desk desk() {
+    Desk desk(
+            @RequestParam(defaultValue = "ALL") Scope scope,
+            @RequestParam(required = false) @Nullable LocalDate day,
+            @RequestParam(defaultValue = "") String text,
+            @RequestParam(defaultValue = "0") int skipped) {
+        if (skipped < 0) {
+            throw Problem.field("/skipped", "%d cannot be skipped; allowed is 0 or more.".formatted(skipped));
+        }
+        DeskStore.Which which = which(scope, day == null ? LocalDate.now(clock) : day, text);
         return new Desk(
                 LocalDateTime.now(clock),
-                clients.all().stream().map(this::docket).toList(),
+                lines.count(which),
+                skipped,
+                lines.page(which, skipped).stream().map(VisitController::docket).toList(),
                 patches.due());
+    }
+
+    private static DeskStore.Which which(Scope scope, LocalDate day, String text) {
+        boolean bound = scope == Scope.DAY || scope == Scope.WEEK;
+        return new DeskStore.Which(
+                bound ? day.atStartOfDay() : null,
+                bound ? day.plusDays(scope == Scope.DAY ? 1 : 7).atStartOfDay() : null,
+                Stream.of(text.strip().split("\\s+")).filter(w -> !w.isEmpty()).toList(),
+                scope == Scope.ARCHIVED);
     }
 
     @PostMapping("/clients/{client}/visits")
@@ -86,9 +141,25 @@ class VisitController {
         return visits.find(id);
     }
 
+    /** @param typed when it was typed, where that was before the connection was lost */
     @PutMapping("/visits/{id}")
-    Visit save(@PathVariable UUID id, @RequestBody @MatchesSchema("visit") VisitDocument document) {
-        return visits.save(id, document);
+    Visit save(
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Nullable LocalDateTime typed,
+            @RequestBody @MatchesSchema("visit") VisitDocument document) {
+        return visits.save(id, document, typed);
+    }
+
+    /** Whose day a visit is, whether it has passed, and what was put right since. */
+    @GetMapping("/visits/{id}/day")
+    Visits.DayView day(@PathVariable UUID id) {
+        return visits.day(id);
+    }
+
+    /** Marks that a visit of an earlier day is put right today. */
+    @PostMapping("/visits/{id}/corrections")
+    Visits.DayView correct(@PathVariable UUID id, @RequestBody @Valid Correcting form) {
+        return visits.correct(id, form.who().strip(), form.why().strip());
     }
 
     /** What was asked and read at the visit before; nothing when this is the first. */
@@ -182,24 +253,20 @@ class VisitController {
         return visits.kept(visits.find(id).id());
     }
 
-    private Docket docket(ClientStore.Client c) {
-        Optional<Visit> last = visits.latest(c.id());
-        Optional<Visit> read = last.flatMap(visits::lastRead);
-        Optional<VerdictView> verdict = last.map(visits::verdict);
+    private static Docket docket(DeskStore.Row row) {
+        DeskStore.Line line = row.line() == null ? DeskStore.Line.NONE : row.line();
         return new Docket(
-                c.id(),
-                c.name(),
-                c.trade(),
-                c.nextVisit(),
-                last.map(Visit::id).orElse(null),
-                last.map(Visit::date).orElse(null),
-                read.map(Visit::date).orElse(null),
-                read.map(visits::verdict).map(VerdictView::type).orElse("not read yet"),
-                verdict.map(v -> v.safety().bans().stream()
-                                .map(VerdictView.BanView::name)
-                                .distinct()
-                                .toList())
-                        .orElse(List.of()),
-                last.map(v -> visits.kept(v.id()).size()).orElse(0));
+                row.client(),
+                row.name(),
+                row.trade(),
+                row.contact(),
+                row.nextVisit(),
+                line.lastVisit(),
+                line.lastDate(),
+                line.readDate(),
+                line.skin(),
+                line.mind(),
+                line.plansKept(),
+                line.fault());
     }
 }

@@ -12,6 +12,7 @@ import static outfell.store.Tables.VISIT_BY_HAND;
 import static outfell.store.Tables.VISIT_CHOICE;
 import static outfell.store.Tables.VISIT_CONCERN;
 import static outfell.store.Tables.VISIT_CONTRADICTION;
+import static outfell.store.Tables.VISIT_CORRECTION;
 import static outfell.store.Tables.VISIT_PLACE;
 import static outfell.store.Tables.VISIT_SETTLED;
 import static outfell.store.Tables.VISIT_STEP;
@@ -74,6 +75,20 @@ public class VisitStore {
     /** A plan as it was handed over. */
     public record SavedPlan(UUID id, int number, Month month, LocalDateTime savedAt) {}
 
+    /** A kept plan with the visit that it is of. */
+    public record PlanOfVisit(UUID visit, LocalDate visitDate, SavedPlan plan) {}
+
+    /**
+     * A visit's day.
+     *
+     * @param workedAt when somebody last worked on it
+     * @param madeBySave fingerprint of the save that made its version; empty when none has
+     */
+    public record Day(UUID visit, LocalDate date, LocalDateTime workedAt, String madeBySave) {}
+
+    /** Why an earlier visit was put right, and by whom. */
+    public record VisitCorrection(UUID id, String who, String why, LocalDateTime openedAt) {}
+
     /**
      * A product of a kept plan that is no longer what it was.
      *
@@ -102,9 +117,103 @@ public class VisitStore {
     public Optional<Visit> latest(UUID client) {
         return db.selectFrom(VISIT)
                 .where(VISIT.CLIENT_ID.eq(client))
-                .orderBy(VISIT.ON_DATE.desc(), VISIT.ID)
+                .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
                 .limit(1)
                 .fetchOptional(this::read);
+    }
+
+    public Optional<Visit> onDay(UUID client, LocalDate date) {
+        return db.selectFrom(VISIT)
+                .where(VISIT.CLIENT_ID.eq(client))
+                .and(VISIT.ON_DATE.eq(date))
+                .orderBy(VISIT.WORKED_AT.desc(), VISIT.ID)
+                .limit(1)
+                .fetchOptional(this::read);
+    }
+
+    /** Every visit of a client, newest first. */
+    public List<Visit> all(UUID client) {
+        return db.selectFrom(VISIT)
+                .where(VISIT.CLIENT_ID.eq(client))
+                .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
+                .fetch(this::read);
+    }
+
+    /** The days of a client's visits, oldest first; each is read by itself, so that one that cannot be is but one. */
+    public List<Day> days(UUID client) {
+        return db.select(VISIT.ID, VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.MADE_BY_SAVE)
+                .from(VISIT)
+                .where(VISIT.CLIENT_ID.eq(client))
+                .orderBy(VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.ID)
+                .fetch(r -> new Day(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    /** Holds a visit until the transaction ends, so that what is kept of it is kept once. */
+    public Optional<Day> hold(UUID visit) {
+        return db.select(VISIT.ID, VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.MADE_BY_SAVE)
+                .from(VISIT)
+                .where(VISIT.ID.eq(visit))
+                .forUpdate()
+                .fetchOptional(r -> new Day(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    public Optional<Day> day(UUID visit) {
+        return db.select(VISIT.ID, VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.MADE_BY_SAVE)
+                .from(VISIT)
+                .where(VISIT.ID.eq(visit))
+                .fetchOptional(r -> new Day(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    /** Newest first. */
+    public List<VisitCorrection> corrections(UUID visit) {
+        return db.selectFrom(VISIT_CORRECTION)
+                .where(VISIT_CORRECTION.VISIT_ID.eq(visit))
+                .orderBy(VISIT_CORRECTION.OPENED_AT.desc(), VISIT_CORRECTION.ID)
+                .fetch(r -> new VisitCorrection(r.getId(), r.getWho(), r.getWhy(), r.getOpenedAt()));
+    }
+
+    public void correct(UUID visit, VisitCorrection correction) {
+        db.insertInto(VISIT_CORRECTION)
+                .set(VISIT_CORRECTION.ID, correction.id())
+                .set(VISIT_CORRECTION.VISIT_ID, visit)
+                .set(VISIT_CORRECTION.WHO, correction.who())
+                .set(VISIT_CORRECTION.WHY, correction.why())
+                .set(VISIT_CORRECTION.OPENED_AT, correction.openedAt())
+                .execute();
+    }
+
+    /** Every kept plan of a client, newest first. */
+    public List<PlanOfVisit> plansOf(UUID client) {
+        return db.select(VISIT.ID, VISIT.ON_DATE, PLAN.ID, PLAN.NUMBER, PLAN.PLAN_MONTH, PLAN.SAVED_AT)
+                .from(PLAN)
+                .join(VISIT)
+                .on(VISIT.ID.eq(PLAN.VISIT_ID))
+                .where(VISIT.CLIENT_ID.eq(client))
+                .orderBy(PLAN.SAVED_AT.desc(), PLAN.NUMBER.desc())
+                .fetch(r -> new PlanOfVisit(
+                        r.value1(),
+                        r.value2(),
+                        new SavedPlan(r.value3(), r.value4(), Month.valueOf(r.value5()), r.value6())));
+    }
+
+    public Optional<PlanOfVisit> plan(UUID plan) {
+        return db.select(VISIT.ID, VISIT.ON_DATE, PLAN.ID, PLAN.NUMBER, PLAN.PLAN_MONTH, PLAN.SAVED_AT)
+                .from(PLAN)
+                .join(VISIT)
+                .on(VISIT.ID.eq(PLAN.VISIT_ID))
+                .where(PLAN.ID.eq(plan))
+                .fetchOptional(r -> new PlanOfVisit(
+                        r.value1(),
+                        r.value2(),
+                        new SavedPlan(r.value3(), r.value4(), Month.valueOf(r.value5()), r.value6())));
+    }
+
+    /** Takes out everything of a client's visits for good. */
+    public void erase(UUID client) {
+        db.deleteFrom(PLAN)
+                .where(PLAN.VISIT_ID.in(db.select(VISIT.ID).from(VISIT).where(VISIT.CLIENT_ID.eq(client))))
+                .execute();
+        db.deleteFrom(VISIT).where(VISIT.CLIENT_ID.eq(client)).execute();
     }
 
     /** The visit before this one. */
@@ -113,26 +222,30 @@ public class VisitStore {
                 .where(VISIT.CLIENT_ID.eq(visit.client()))
                 .and(VISIT.ID.ne(visit.id()))
                 .and(VISIT.ON_DATE.le(visit.date()))
-                .orderBy(VISIT.ON_DATE.desc(), VISIT.ID)
+                .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
                 .limit(1)
                 .fetchOptional(this::read);
     }
 
-    public void insert(Visit visit) {
+    /** @param worked when it is worked on */
+    public void insert(Visit visit, LocalDateTime worked) {
         VisitRecord row = db.newRecord(VISIT);
         row.setId(visit.id());
         row.setClientId(visit.client());
         row.setOnDate(visit.date());
         row.setVersion(visit.version());
+        row.setWorkedAt(worked);
         write(row, visit);
         row.insert();
         writeParts(visit);
     }
 
     /** @return whether the version was still the one that was read; if not, nothing is changed */
-    public boolean update(Visit visit) {
+    public boolean update(Visit visit, LocalDateTime worked, String save) {
         VisitRecord row = db.newRecord(VISIT);
         write(row, visit);
+        row.setWorkedAt(worked);
+        row.setMadeBySave(save);
         row.setVersion(visit.version() + 1);
         boolean current = db.update(VISIT)
                         .set(row)

@@ -1,10 +1,14 @@
 package outfell.server.visit;
 
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
 import java.util.Comparator;
+import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +17,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.climate.Sites;
@@ -34,6 +40,7 @@ import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.catalogue.ProductView;
+import outfell.server.client.ClientChanged;
 import outfell.server.client.ClientStore;
 import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
@@ -57,6 +64,19 @@ import tools.jackson.databind.json.JsonMapper;
 /** Keeps visits and plans from them. */
 @Service
 public class Visits {
+    /**
+     * The day of a visit.
+     *
+     * @param earlier whether it has passed, so that the visit is read and no longer changed
+     * @param open whether a correction is open today
+     * @param corrections newest first
+     */
+    public record DayView(
+            LocalDate date, boolean earlier, boolean open, List<VisitStore.VisitCorrection> corrections) {}
+
+    /** How long after the last touch a visit of yesterday is still going on; a judgement of this house. */
+    private static final Duration STILL_AT_WORK = Duration.ofHours(3);
+
     /** @param forbidden every ban against it; none when it may be used */
     public record LabelForClient(ProductView product, List<Because> forbidden) {}
 
@@ -71,6 +91,7 @@ public class Visits {
     private final Yardsticks yardsticks;
     private final FollowedSchools schools;
     private final JsonMapper json;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     Visits(
@@ -85,6 +106,7 @@ public class Visits {
             Yardsticks yardsticks,
             FollowedSchools schools,
             JsonMapper json,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.store = store;
         this.clients = clients;
@@ -97,16 +119,21 @@ public class Visits {
         this.yardsticks = yardsticks;
         this.schools = schools;
         this.json = json;
+        this.events = events;
         this.clock = clock;
     }
 
-    /** A new visit: what was asked last time stands as a beginning, the face is read anew. */
+    /** Today's visit, begun once: what was asked last time stands as a beginning, the face is read anew. */
     @Transactional
     public Visit begin(UUID client) {
-        if (clients.find(client).isEmpty()) {
+        if (clients.hold(client).isEmpty()) {
             throw Problem.notFound("client", client);
         }
         LocalDate today = LocalDate.now(clock);
+        Optional<Visit> begun = store.onDay(client, today);
+        if (begun.isPresent()) {
+            return begun.get();
+        }
         Optional<Visit> last = store.latest(client);
         Visit visit = new Visit(
                 UUID.randomUUID(),
@@ -120,7 +147,8 @@ public class Visits {
                 List.of(),
                 List.of(),
                 List.of());
-        store.insert(visit);
+        store.insert(visit, LocalDateTime.now(clock));
+        events.publishEvent(new ClientChanged(client));
         return visit;
     }
 
@@ -132,19 +160,82 @@ public class Visits {
         return store.latest(client);
     }
 
-    /** @throws Clash when somebody else has saved since this version was read */
+    /**
+     * Keeps a visit. What stands there already, as when an answer was lost and the save is sent again, is a success.
+     *
+     * @param typed when it was typed; absent for now. What was typed on the visit's own day is no correction
+     * @throws Clash when somebody else has saved since this version was read
+     * @throws Problem when the visit is of an earlier day and no correction is open
+     */
     @Transactional
-    public Visit save(UUID id, VisitDocument document) {
+    public Visit save(UUID id, VisitDocument document, @Nullable LocalDateTime typed) {
+        VisitStore.Day day = store.hold(id).orElseThrow(() -> Problem.notFound("visit", id));
         Visit before = find(id);
         Visit after = with(before, document);
+        String save = fingerprint(document);
+        if (day.madeBySave().equals(save)) {
+            return before;
+        }
         consultation(after);
+        LocalDateTime worked = typed != null && typed.toLocalDate().equals(day.date()) ? typed : null;
+        if (worked == null && isEarlier(day) && !correctedToday(id)) {
+            throw Problem.refused(
+                    "earlier-visit",
+                    "This visit is of an earlier day and stays as it was. Mark a correction, with who and why, to change it.");
+        }
         document.pins().forEach(p -> known(p.product()));
         document.takenOut().forEach(p -> known(p.product()));
         document.steps().forEach(p -> known(p.product()));
-        if (!store.update(after)) {
-            throw new Clash(find(id));
+        if (!store.update(after, worked != null ? worked : LocalDateTime.now(clock), save)) {
+            throw new Clash("This visit", find(id));
         }
+        events.publishEvent(new ClientChanged(before.client()));
         return find(id);
+    }
+
+    /** Of the whole save with the version that it was made on: the same only when it is the same save. */
+    private String fingerprint(VisitDocument document) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(json.writeValueAsBytes(document)));
+        } catch (NoSuchAlgorithmException never) {
+            throw new IllegalStateException("Every Java has SHA-256.", never);
+        }
+    }
+
+    /** A visit that runs past midnight is still worked on; one that nobody touched for some hours is of its day. */
+    private boolean isEarlier(VisitStore.Day day) {
+        LocalDateTime now = LocalDateTime.now(clock);
+        return day.date().isBefore(now.toLocalDate()) && day.workedAt().isBefore(now.minus(STILL_AT_WORK));
+    }
+
+    private boolean correctedToday(UUID id) {
+        return store.corrections(id).stream()
+                .anyMatch(c -> c.openedAt().toLocalDate().equals(LocalDate.now(clock)));
+    }
+
+    /** Whose day it is, whether that has passed, and what was put right since. */
+    public DayView day(UUID id) {
+        VisitStore.Day day = store.day(id).orElseThrow(() -> Problem.notFound("visit", id));
+        boolean earlier = isEarlier(day);
+        return new DayView(day.date(), earlier, earlier && correctedToday(id), store.corrections(id));
+    }
+
+    /** Marks that an earlier visit is put right today; two taps mark it once. */
+    @Transactional
+    public DayView correct(UUID id, String who, String why) {
+        VisitStore.Day day = store.hold(id).orElseThrow(() -> Problem.notFound("visit", id));
+        if (!isEarlier(day)) {
+            throw Problem.refused("not-earlier", "This visit is today's; it can be changed as it stands.");
+        }
+        boolean marked = store.corrections(id).stream()
+                .anyMatch(c -> c.openedAt().toLocalDate().equals(LocalDate.now(clock))
+                        && c.who().equals(who)
+                        && c.why().equals(why));
+        if (!marked) {
+            store.correct(id, new VisitStore.VisitCorrection(UUID.randomUUID(), who, why, LocalDateTime.now(clock)));
+        }
+        return day(id);
     }
 
     public PlanAnswer plan(UUID id, Month shown) {
@@ -238,21 +329,44 @@ public class Visits {
         });
     }
 
-    /** Keeps the plan of the visit's own month as it is now; it is never changed afterwards. */
+    /** Keeps the plan of the visit's own month as it is now, once; it is never changed afterwards. */
     @Transactional
     public SavedPlan keepPlan(UUID id) {
+        VisitStore.Day day = store.hold(id).orElseThrow(() -> Problem.notFound("visit", id));
+        if (isEarlier(day) && !correctedToday(id)) {
+            throw Problem.refused(
+                    "earlier-visit",
+                    "This visit is of an earlier day; the plans kept at it stand. Mark a correction to keep another.");
+        }
+        return keepPlan(id, LocalDateTime.now(clock));
+    }
+
+    /** As it was kept at some moment. */
+    @Transactional
+    public SavedPlan keepPlan(UUID id, LocalDateTime at) {
+        if (store.hold(id).isEmpty()) {
+            throw Problem.notFound("visit", id);
+        }
         Visit visit = find(id);
         PlanAnswer answer = plan(id, visit.month());
         if (answer.status() == PlanAnswer.Status.REFER_FIRST) {
             throw Problem.refused("refer-first", "There is no plan to keep until the referral is settled.");
         }
-        SavedPlan saved = store.savePlan(id, visit.month(), json.writeValueAsString(answer), LocalDateTime.now(clock));
+        String document = json.writeValueAsString(answer);
+        Optional<SavedPlan> newest = store.plans(id).stream().findFirst();
+        if (newest.flatMap(p -> store.planDocument(p.id()))
+                .filter(document::equals)
+                .isPresent()) {
+            return newest.get();
+        }
+        SavedPlan saved = store.savePlan(id, visit.month(), document, at);
         Regimen regimen = answer.regimen();
         if (regimen != null) {
             store.builtWith(
                     saved.id(),
                     regimen.products().stream().map(ProductId::value).toList());
         }
+        events.publishEvent(new ClientChanged(visit.client()));
         return saved;
     }
 
@@ -263,6 +377,11 @@ public class Visits {
 
     public List<SavedPlan> kept(UUID id) {
         return store.plans(id);
+    }
+
+    /** Every kept plan of a client, newest first. */
+    public List<VisitStore.PlanOfVisit> keptOf(UUID client) {
+        return store.plansOf(client);
     }
 
     private void known(String product) {

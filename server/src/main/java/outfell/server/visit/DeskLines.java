@@ -1,0 +1,169 @@
+package outfell.server.visit;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.boot.info.BuildProperties;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.transaction.support.TransactionTemplate;
+import outfell.server.client.ClientChanged;
+import outfell.server.client.ClientStore;
+import outfell.server.client.Shelf;
+import outfell.server.plan.VerdictView;
+import outfell.server.practice.HouseChanged;
+import outfell.server.problem.Problem;
+import outfell.server.visit.DeskStore.Line;
+import outfell.server.visit.DeskStore.Row;
+import outfell.server.visit.VisitStore.Visit;
+
+/**
+ * The lines of the desk: reckoned when something of a client is written, and anew when the rules are others. A record that
+ * cannot be read makes a line that says so; it keeps nobody else's from being shown.
+ */
+@Service
+class DeskLines {
+    private static final Logger LOG = LoggerFactory.getLogger(DeskLines.class);
+    static final int PAGE = 50;
+    private static final String NOT_READ = "not read yet";
+
+    private final DeskStore store;
+    private final Visits visits;
+    private final ClientStore clients;
+    private final Shelf shelf;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final String madeBy;
+    private final ExecutorService behind = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().daemon().name("desk").factory());
+
+    DeskLines(
+            DeskStore store,
+            Visits visits,
+            ClientStore clients,
+            Shelf shelf,
+            TransactionTemplate transaction,
+            Clock clock,
+            ObjectProvider<BuildProperties> build) {
+        this.store = store;
+        this.visits = visits;
+        this.clients = clients;
+        this.shelf = shelf;
+        this.transaction = transaction;
+        this.clock = clock;
+        this.madeBy = Optional.ofNullable(build.getIfAvailable())
+                .map(b -> String.valueOf(b.getTime()))
+                .orElse("unknown build");
+    }
+
+    int count(DeskStore.Which which) {
+        return store.count(which);
+    }
+
+    /** One page; a line that is missing or was made by other rules is reckoned now. */
+    List<Row> page(DeskStore.Which which, int skipped) {
+        LocalDate today = LocalDate.now(clock);
+        List<Row> rows = store.rows(which, today, skipped, PAGE);
+        List<UUID> stale = rows.stream()
+                .filter(r -> !r.madeBy().equals(madeBy))
+                .map(Row::client)
+                .toList();
+        if (stale.isEmpty()) {
+            return rows;
+        }
+        transaction.executeWithoutResult(status -> stale.forEach(this::reckon));
+        return store.rows(which, today, skipped, PAGE);
+    }
+
+    @EventListener
+    void changed(ClientChanged change) {
+        if (clients.find(change.client()).isPresent()) {
+            reckon(change.client());
+        }
+    }
+
+    @EventListener
+    void changed(HouseChanged change) {
+        store.makeAllStale();
+    }
+
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+    void settled(HouseChanged change) {
+        behind.execute(this::reckonStale);
+    }
+
+    @EventListener
+    void started(ApplicationReadyEvent event) {
+        behind.execute(this::reckonStale);
+    }
+
+    @EventListener
+    void ends(ContextClosedEvent event) {
+        behind.shutdownNow();
+    }
+
+    private void reckonStale() {
+        for (UUID client : store.stale(madeBy)) {
+            if (behind.isShutdown()) {
+                return;
+            }
+            try {
+                transaction.executeWithoutResult(status -> changed(new ClientChanged(client)));
+            } catch (RuntimeException notNow) {
+                LOG.warn(
+                        "A line of the desk is reckoned later: {}",
+                        notNow.getClass().getName());
+            }
+        }
+    }
+
+    private void reckon(UUID client) {
+        store.put(client, line(client), madeBy);
+    }
+
+    private Line line(UUID client) {
+        try {
+            return read(client);
+        } catch (Problem | IllegalArgumentException unreadable) {
+            return unreadable("This record cannot be read: %s".formatted(unreadable.getMessage()));
+        } catch (RuntimeException fault) {
+            LOG.error("A record cannot be read: {}", fault.getClass().getName());
+            return unreadable("This record cannot be read; a part of it is not what Outfell knows.");
+        }
+    }
+
+    private static Line unreadable(String fault) {
+        return new Line(null, null, null, NOT_READ, List.of(), 0, fault);
+    }
+
+    private Line read(UUID client) {
+        Optional<Visit> last = visits.latest(client);
+        Optional<Visit> read = last.flatMap(visits::lastRead);
+        List<String> faults = new ArrayList<>(shelf.missing(client));
+        return new Line(
+                last.map(Visit::id).orElse(null),
+                last.map(Visit::date).orElse(null),
+                read.map(Visit::date).orElse(null),
+                read.map(visits::verdict).map(VerdictView::type).orElse(NOT_READ),
+                last.map(visits::verdict)
+                        .map(v -> v.safety().bans().stream()
+                                .map(VerdictView.BanView::name)
+                                .distinct()
+                                .toList())
+                        .orElse(List.of()),
+                visits.keptOf(client).size(),
+                String.join(" ", faults));
+    }
+}

@@ -1,0 +1,75 @@
+import { useNavigate } from 'react-router'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import { api, ask, type Schemas } from '../api/client'
+import { useErasure } from '../api/hooks'
+import { ErrorBand, Fetching } from '../shared/States'
+import { Who } from '../shared/Who'
+import { useWho } from '../shared/who'
+
+/** Erases a whole record, after it was said what goes, what stays and why. */
+export function Erase({ client, close }: { client: Schemas['Person']; close: () => void }) {
+  const navigate = useNavigate()
+  const queries = useQueryClient()
+  const [who] = useWho()
+  const erasure = useErasure(client.id, true)
+  const erase = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/clients/{id}/erasure', {
+          params: { path: { id: client.id } },
+          body: { version: client.version, who },
+        }),
+      ),
+    onSuccess: () => {
+      // what this machine has kept of the client goes too
+      queries.clear()
+      void navigate('/')
+    },
+  })
+  return (
+    <Dialog open onClose={close} maxWidth="md" aria-labelledby="erase-title">
+      <DialogTitle id="erase-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
+        Erase the record of {client.name}?
+      </DialogTitle>
+      <DialogContent>
+        {erasure.isPending && <Fetching what="what would go" />}
+        {erasure.isError && <ErrorBand error={erasure.error} />}
+        {erasure.data && (
+          <>
+            <h3>Goes, and cannot be brought back here</h3>
+            <ul className="plain">
+              {erasure.data.goes.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+            <h3>Stays, and why</h3>
+            <ul className="plain">
+              {erasure.data.stays.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+            <Who label="Erased by" />
+          </>
+        )}
+        {erase.isError && <ErrorBand error={erase.error} />}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={close} autoFocus>
+          Keep the record
+        </Button>
+        <Button
+          color="error"
+          disabled={!erasure.data || who.trim() === '' || erase.isPending}
+          onClick={() => erase.mutate()}
+        >
+          Erase it
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

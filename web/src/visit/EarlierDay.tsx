@@ -1,0 +1,109 @@
+import { Link } from 'react-router'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import Button from '@mui/material/Button'
+import TextField from '@mui/material/TextField'
+import { api, ask, type Schemas, type Visit } from '../api/client'
+import { keys } from '../api/hooks'
+import { agoWords, dateWords, longDate, timeWords } from '../shared/format'
+import { ErrorBand } from '../shared/States'
+import { useTyped } from '../shared/typed'
+import { Who } from '../shared/Who'
+import { useWho } from '../shared/who'
+import type { VisitWork } from './useVisit'
+
+/** The day of a visit that has passed, in sight at all times, and the way to put it right. */
+export function EarlierDay({
+  visit,
+  day,
+  unsaved,
+  touched,
+  work,
+}: {
+  visit: Visit
+  day: Schemas['DayView']
+  /** something was typed that is not taken without a correction */
+  unsaved: boolean
+  /** how often something was tried that cannot be done */
+  touched: number
+  work: VisitWork
+}) {
+  const queries = useQueryClient()
+  const [who] = useWho()
+  const [why, keepWhy, forgetWhy] = useTyped<string>('correction', visit.id)
+  const correct = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/visits/{id}/corrections', {
+          params: { path: { id: visit.id } },
+          body: { who, why: why ?? '' },
+        }),
+      ),
+    onSuccess: (view) => {
+      queries.setQueryData(keys.visitDay(visit.id), view)
+      forgetWhy()
+      void work.settle()
+    },
+  })
+  const asking = why !== undefined || unsaved
+  return (
+    <section className="earlier-day" aria-label="An earlier visit">
+      <div className="earlier-head">
+        <b>{longDate(visit.date)}</b>
+        <span>
+          an earlier visit, {agoWords(visit.date)}.{' '}
+          {day.open ? (
+            'It is being put right.'
+          ) : (
+            <b
+              key={touched}
+              className={touched > 0 ? 'as-it-was' : undefined}
+              role={touched > 0 ? 'alert' : undefined}
+            >
+              It is kept as it was; nothing on this page can be changed.
+            </b>
+          )}
+        </span>
+        {!day.open && !asking && <Button onClick={() => keepWhy('')}>Put something right</Button>}
+        <Button component={Link} to={`/clients/${visit.client}`}>
+          To the client’s page
+        </Button>
+      </div>
+      {asking && !day.open && (
+        <form
+          className="row earlier-why"
+          onSubmit={(e) => {
+            e.preventDefault()
+            correct.mutate()
+          }}
+        >
+          {unsaved && <p>What you typed is kept here. It is saved as a correction, with who and why.</p>}
+          <Who />
+          <TextField
+            label="Why it is put right"
+            autoFocus
+            value={why ?? ''}
+            onChange={(e) => keepWhy(e.target.value)}
+            sx={{ flex: 1, minWidth: 260 }}
+          />
+          <Button
+            type="submit"
+            disabled={who.trim() === '' || (why ?? '').trim() === '' || correct.isPending}
+          >
+            Open it for a correction
+          </Button>
+          <Button onClick={forgetWhy}>Leave it as it was</Button>
+          {correct.isError && <ErrorBand error={correct.error} />}
+        </form>
+      )}
+      {day.corrections.length > 0 && (
+        <ul className="earlier-list">
+          {day.corrections.map((c) => (
+            <li key={c.id}>
+              Put right {dateWords(c.openedAt)} {timeWords(c.openedAt)}, {c.who}: {c.why}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}
