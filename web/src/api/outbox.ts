@@ -1,5 +1,6 @@
 import { get, set } from 'idb-keyval'
 import { useSyncExternalStore } from 'react'
+import { say } from '../words/say'
 
 /** A write that could not be sent yet. */
 export type Waiting = {
@@ -105,7 +106,7 @@ async function send(write: Waiting): Promise<string | null> {
   if (response.ok) return null
   if (response.status >= 500) return 'unreachable'
   const problem = (await response.json().catch(() => ({}))) as { detail?: string }
-  return problem.detail ?? 'Outfell could not do this.'
+  return problem.detail ?? say('api.outfellCouldNotDoThis')
 }
 
 /** What came back is read and put away. */

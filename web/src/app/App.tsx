@@ -1,4 +1,4 @@
-import { Fragment, lazy, Suspense, useState, type ReactNode } from 'react'
+import { Fragment, lazy, Suspense, useEffect, useState, type ReactNode } from 'react'
 import { BrowserRouter, Link, Navigate, Outlet, Route, Routes, useLocation, useNavigate } from 'react-router'
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister'
 import { QueryClient } from '@tanstack/react-query'
@@ -16,6 +16,7 @@ import { USUAL, writeAs } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { Fetching } from '../shared/States'
 import { Desk } from '../desk/Desk'
+import { say, speak } from '../words/say'
 
 const VisitShell = lazy(() => import('../visit/VisitShell'))
 const Talk = lazy(() => import('../visit/Talk'))
@@ -72,8 +73,16 @@ function useToDesk() {
 
 /** Everything within is written as the practice writes; when that changes, it is written anew. */
 function AsThePracticeWrites({ children }: { children: ReactNode }) {
-  const formats = useHouse().data?.details.formats ?? USUAL
+  const house = useHouse()
+  const formats = house.data?.details.formats ?? USUAL
+  // what an earlier page has laid by may be of before the language was changed
+  const told = house.isFetchedAfterMount && house.isSuccess
   writeAs(formats)
+  // every word is written once, when the page is opened: another language opens it anew
+  useEffect(() => {
+    document.documentElement.lang = formats.language
+    if (told && speak(formats.language)) window.location.reload()
+  }, [formats.language, told])
   return <Fragment key={JSON.stringify(formats)}>{children}</Fragment>
 }
 
@@ -86,7 +95,7 @@ export function App() {
       >
         <BrowserRouter>
           <Guarded>
-            <Suspense fallback={<Fetching what="the page" />}>
+            <Suspense fallback={<Fetching what={say('app.thePage')} />}>
               <AsThePracticeWrites>
                 <Routes>
                   <Route element={<Outside />}>
@@ -135,11 +144,11 @@ function Broken({ resetErrorBoundary }: FallbackProps) {
   return (
     <div className="page">
       <div className="look" role="alert">
-        <h1>This page could not be drawn</h1>
-        <p>What you typed is kept on this machine.</p>
+        <h1>{say('app.thisPageCouldNotBeDrawn')}</h1>
+        <p>{say('app.whatYouTypedIsKeptOnThis')}</p>
         <p className="row">
-          <Button onClick={resetErrorBoundary}>Try again</Button>
-          <Link to="/">To the desk</Link>
+          <Button onClick={resetErrorBoundary}>{say('app.tryAgain')}</Button>
+          <Link to="/">{say('app.toTheDesk')}</Link>
         </p>
       </div>
     </div>
@@ -149,9 +158,9 @@ function Broken({ resetErrorBoundary }: FallbackProps) {
 function Lost() {
   return (
     <div className="page">
-      <h1>There is nothing at this address</h1>
+      <h1>{say('app.thereIsNothingAtThisAddress')}</h1>
       <p>
-        <a href="/">Back to the desk</a>
+        <a href="/">{say('app.backToTheDesk')}</a>
       </p>
     </div>
   )

@@ -4,13 +4,14 @@ import Button from '@mui/material/Button'
 import { useShortcut } from '../shared/shortcuts'
 import { Find } from './Find'
 import { Waiting } from './Waiting'
+import { say } from '../words/say'
 import './docket.css'
 
 const STEPS = [
-  { path: 'talk', name: 'Talk' },
-  { path: 'read', name: 'Read' },
-  { path: 'regimen', name: 'Regimen' },
-  { path: 'sheet', name: 'Sheet' },
+  { path: 'talk', name: say('app.talk') },
+  { path: 'read', name: say('app.read') },
+  { path: 'regimen', name: say('app.regimen') },
+  { path: 'sheet', name: say('app.sheet') },
 ]
 
 function Mark() {
@@ -27,9 +28,9 @@ function Mark() {
 
 function Brand() {
   return (
-    <NavLink to="/" className="brand" aria-label="Outfell, to the desk">
+    <NavLink to="/" className="brand" aria-label={say('app.outfellToTheDesk')}>
       <Mark />
-      <span>Outfell</span>
+      <span>{say('app.outfell')}</span>
     </NavLink>
   )
 }
@@ -39,15 +40,15 @@ export function DeskDocket({ onKeys }: { onKeys: () => void }) {
   return (
     <header className="docket">
       <Brand />
-      <nav aria-label="Places" className="steps">
+      <nav aria-label={say('app.places')} className="steps">
         <NavLink to="/" end className="st">
-          Desk
+          {say('app.desk')}
         </NavLink>
         <NavLink to="/products" className="st">
-          House shelf
+          {say('app.houseShelf')}
         </NavLink>
         <NavLink to="/practice" className="st">
-          Practice
+          {say('app.practice')}
         </NavLink>
       </nav>
       <div className="tools">
@@ -88,19 +89,14 @@ export function VisitDocket({
   return (
     <header className="docket">
       <Brand />
-      <NavLink
-        to={`/clients/${client}`}
-        className="tag"
-        title={[line, ...mind].join(', ')}
-        aria-label={`${name}, to the client’s page`}
-      >
+      <NavLink to={`/clients/${client}`} className="tag" title={[line, ...mind].join(', ')}>
         <b>{name}</b>
         <span>
           {line}
-          {mind.length > 0 && <em>, mind {mind.join(', ')}</em>}
+          {mind.length > 0 && <em>{say('app.mind', { join: mind.join(', ') })}</em>}
         </span>
       </NavLink>
-      <nav aria-label="The visit" className="steps">
+      <nav aria-label={say('app.theVisit')} className="steps">
         {STEPS.map((step, i) => (
           <NavLink
             key={step.path}
@@ -134,10 +130,12 @@ function Tools({ onKeys }: { onKeys: () => void }) {
   return (
     <>
       <Button className="tb" onClick={() => setFinding(true)} aria-keyshortcuts="/">
-        Find <kbd>/</kbd>
+        {say('app.find')}
+        <kbd>/</kbd>
       </Button>
       <Button className="tb" onClick={onKeys} aria-keyshortcuts="?">
-        Keys <kbd>?</kbd>
+        {say('app.keys')}
+        <kbd>?</kbd>
       </Button>
       {finding && <Find close={() => setFinding(false)} />}
     </>

@@ -6,6 +6,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import { useDesk } from '../api/hooks'
+import { say } from '../words/say'
 
 /** Finds a client from anywhere, by name, trade or contact; those who no longer come are found too. */
 export function Find({ close }: { close: () => void }) {
@@ -15,7 +16,7 @@ export function Find({ close }: { close: () => void }) {
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby="find-title">
       <DialogTitle id="find-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-        Find a client
+        {say('app.findAClient')}
       </DialogTitle>
       <DialogContent sx={{ minHeight: 360 }}>
         <Autocomplete
@@ -30,7 +31,7 @@ export function Find({ close }: { close: () => void }) {
           // what was found is what fits; it is not sifted a second time
           filterOptions={(all) => all}
           loading={found.isPending}
-          noOptionsText={found.isError ? found.error.message : 'Nobody by that name, trade or contact.'}
+          noOptionsText={found.isError ? found.error.message : say('app.nobodyByThatNameTradeOrContact')}
           onChange={(_, client) => {
             if (!client) return
             close()
@@ -38,7 +39,7 @@ export function Find({ close }: { close: () => void }) {
           }}
           slotProps={{ popper: { disablePortal: true } }}
           sx={{ mt: 1 }}
-          renderInput={(params) => <TextField {...params} label="Name, trade or contact" autoFocus />}
+          renderInput={(params) => <TextField {...params} label={say('app.nameTradeOrContact')} autoFocus />}
           renderOption={({ key, ...props }, c) => (
             <li key={key} {...props}>
               <b>{c.name}</b>

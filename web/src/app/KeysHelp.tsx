@@ -3,28 +3,29 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
+import { say } from '../words/say'
 
 const KEYS: [string, string][] = [
-  ['Alt 1 to 4', 'Talk, Read, Regimen, Sheet'],
-  ['Alt D', 'the desk'],
-  ['/', 'find a client'],
-  ['Ctrl Z, Ctrl Shift Z', 'in a visit: undo, redo'],
-  ['0 to 4', 'Read: grade the zone'],
-  ['arrows', 'Read: next zone. Regimen: next step'],
-  ['[  ]', 'Read: other sign'],
-  ['M', 'Read: both sides alike'],
-  ['R', 'Read: the rest is none'],
-  ['L', 'Read: as last time'],
-  ['H', 'Read: seen, felt, told'],
-  ['Z', 'Read: undo'],
-  ['Delete', 'Read: not looked at'],
-  ['Enter', 'Regimen: open the step'],
-  ['Esc', 'Regimen: close it'],
-  ['Shift and arrows', 'Regimen: move the step'],
-  ['K', 'Regimen: keep the step, or let it go'],
-  ['Delete', 'Regimen: take the step out'],
-  ['P', 'Sheet: print'],
-  ['?', 'these keys'],
+  ['Alt 1 to 4', say('app.talkReadRegimenSheet')],
+  [say('app.altD'), say('app.theDesk')],
+  ['/', say('app.findAClient2')],
+  [say('app.ctrlZCtrlShiftZ'), say('app.inAVisitUndoRedo')],
+  ['0 to 4', say('app.readGradeTheZone')],
+  ['arrows', say('app.readNextZoneRegimenNextStep')],
+  ['[  ]', say('app.readOtherSign')],
+  ['M', say('app.readBothSidesAlike')],
+  ['R', say('app.readTheRestIsNone')],
+  ['L', say('app.readAsLastTime')],
+  ['H', say('app.readSeenFeltTold')],
+  ['Z', say('app.readUndo')],
+  [say('app.delete'), say('app.readNotLookedAt')],
+  [say('app.enter'), say('app.regimenOpenTheStep')],
+  [say('app.esc'), say('app.regimenCloseIt')],
+  [say('app.shiftAndArrows'), say('app.regimenMoveTheStep')],
+  ['K', say('app.regimenKeepTheStepOrLetIt')],
+  [say('app.delete'), say('app.regimenTakeTheStepOut')],
+  ['P', say('app.sheetPrint')],
+  ['?', say('app.theseKeys')],
 ]
 
 /** Every key in one list. */
@@ -32,7 +33,7 @@ export function KeysHelp({ open, close }: { open: boolean; close: () => void }) 
   return (
     <Dialog open={open} onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-        Keys
+        {say('app.keys2')}
       </DialogTitle>
       <DialogContent>
         <table>
@@ -50,7 +51,7 @@ export function KeysHelp({ open, close }: { open: boolean; close: () => void }) 
       </DialogContent>
       <DialogActions>
         <Button onClick={close} autoFocus>
-          Close
+          {say('app.close')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -6,6 +6,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import { putAway, useOutbox } from '../api/outbox'
 import { timeWords } from '../shared/format'
+import { say } from '../words/say'
 
 /** What waits to be sent, and what came back refused; nothing while everything is saved. */
 export function Waiting() {
@@ -16,21 +17,23 @@ export function Waiting() {
     <>
       {waiting.length > 0 && (
         <span className="saving" role="status">
-          {waiting.length === 1 ? '1 change kept' : `${waiting.length} changes kept`}, sent when Outfell
-          answers
+          {waiting.length === 1 ? say('app.1ChangeKept') : say('app.changesKept', { length: waiting.length })}
+          {say('app.sentWhenOutfellAnswers')}
         </span>
       )}
       {returned.length > 0 && (
         <Button className="tb" onClick={() => setOpen(true)}>
-          {returned.length === 1 ? '1 change came back' : `${returned.length} changes came back`}
+          {returned.length === 1
+            ? say('app.1ChangeCameBack')
+            : say('app.changesCameBack', { length: returned.length })}
         </Button>
       )}
       <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="returned-title">
         <DialogTitle id="returned-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-          What could not be saved
+          {say('app.whatCouldNotBeSaved')}
         </DialogTitle>
         <DialogContent>
-          <p>These were done while Outfell did not answer, and it refused them when they were sent.</p>
+          <p>{say('app.theseWereDoneWhileOutfellDidNot')}</p>
           <ul>
             {returned.map((r) => (
               <li key={r.id} className="row">
@@ -38,14 +41,14 @@ export function Waiting() {
                   {timeWords(local(r.at))}: {r.sentence}
                 </span>
                 <Button size="small" onClick={() => putAway(r.id)}>
-                  Seen
+                  {say('app.seen')}
                 </Button>
               </li>
             ))}
           </ul>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setOpen(false)}>Close</Button>
+          <Button onClick={() => setOpen(false)}>{say('app.close')}</Button>
         </DialogActions>
       </Dialog>
     </>

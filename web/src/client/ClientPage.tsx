@@ -11,6 +11,7 @@ import { PatternSet } from '../strip/Bands'
 import { Details } from './Details'
 import { Erase } from './Erase'
 import { NextVisit } from './NextVisit'
+import { say } from '../words/say'
 import './client.css'
 
 type Page = Schemas['Page']
@@ -25,11 +26,11 @@ export default function ClientPage() {
     return (
       <div className="page">
         <ErrorBand error={page.error} again={() => void page.refetch()} />
-        <a href="/">Back to the desk</a>
+        <a href="/">{say('client.backToTheDesk')}</a>
       </div>
     )
   }
-  return <Fetching what="the client’s page" />
+  return <Fetching what={say('client.theClientSPage')} />
 }
 
 function Open({ page }: { page: Page }) {
@@ -45,23 +46,23 @@ function Open({ page }: { page: Page }) {
         <div className="client-name">
           <h1>{client.name}</h1>
           <p>
-            {[client.trade, client.contact].filter(Boolean).join(', ') || 'No trade or contact told.'}
+            {[client.trade, client.contact].filter(Boolean).join(', ') || say('client.noTradeOrContactTold')}
             <br />
-            {since ? `With us since ${longDate(since.date)}.` : 'Not here yet.'}
+            {since ? say('client.withUsSince', { date: longDate(since.date) }) : say('client.notHereYet')}
             {client.note !== '' && ` ${client.note}`}
           </p>
         </div>
         <Button onClick={() => setEditing(!editing)} aria-expanded={editing}>
-          Details
+          {say('client.details')}
         </Button>
         <Button variant="contained" disabled={begin.isPending} onClick={() => begin.mutate()}>
-          {page.todays ? 'Go on with today’s visit' : 'Begin today’s visit'}
+          {page.todays ? say('client.goOnWithTodaySVisit') : say('client.beginTodaySVisit')}
         </Button>
       </div>
       {client.archived && (
         <p className="look" role="status">
-          <b>No longer comes, since {longDate(client.archived)}.</b> Everything is kept; the desk leaves it
-          out.
+          <b>{say('client.noLongerComesSince', { archived: longDate(client.archived) })}</b>
+          {say('client.everythingIsKeptTheDeskLeavesIt')}
         </p>
       )}
       {begin.isError && <ErrorBand error={begin.error} />}
@@ -72,8 +73,8 @@ function Open({ page }: { page: Page }) {
       <div className="client-columns">
         <Plans page={page} />
         <ShelfAtHome client={client.id} />
-        <section aria-label="Appointments">
-          <h2>Appointments</h2>
+        <section aria-label={say('client.appointments')}>
+          <h2>{say('client.appointments')}</h2>
           <NextVisit client={client} />
         </section>
         <PatchTests client={client.id} />
@@ -107,19 +108,19 @@ const MIND_CLASS: Record<Page['mind'][number]['kind'], string> = {
 function Mind({ page }: { page: Page }) {
   const newest = page.visits.at(-1)
   return (
-    <section aria-label="To mind" className="mind">
+    <section aria-label={say('client.toMind')} className="mind">
       {page.mind.map((m) => (
         <div key={m.kind + m.title + m.text} className={MIND_CLASS[m.kind]}>
           <p>
             <b>{capital(m.title)}</b>
             <span>
               {m.text}
-              {m.due && `, due ${dateWords(m.due)} ${timeWords(m.due)}`}
+              {m.due && say('client.due', { due: dateWords(m.due), due2: timeWords(m.due) })}
             </span>
           </p>
           {m.kind === 'DUE' && (
             <Button component={Link} to={`/patch/${page.client.id}`}>
-              Read it
+              {say('client.readIt')}
             </Button>
           )}
         </div>
@@ -128,17 +129,15 @@ function Mind({ page }: { page: Page }) {
         <div className="mind-quiet">
           <p>
             <b>{capital(newest.barrier)}</b>
-            <span>
-              {newest.skin}, read {dateWords(newest.date)}
-            </span>
+            <span>{say('client.read', { skin: newest.skin, date: dateWords(newest.date) })}</span>
           </p>
         </div>
       )}
       {page.mind.length === 0 && !newest && (
         <div className="mind-quiet">
           <p>
-            <b>Nothing is known yet</b>
-            <span>Nothing has been asked: allergies, medicines and the rest are open, not absent.</span>
+            <b>{say('client.nothingIsKnownYet')}</b>
+            <span>{say('client.nothingHasBeenAskedAllergiesMedicinesAnd')}</span>
           </p>
         </div>
       )}
@@ -149,25 +148,25 @@ function Mind({ page }: { page: Page }) {
 /** The visits as tags on a string, oldest first, with the weeks between them. */
 function VisitString({ page }: { page: Page }) {
   return (
-    <section aria-label="Visits" className="visits">
-      <h2>Visits</h2>
+    <section aria-label={say('client.visits')} className="visits">
+      <h2>{say('client.visits')}</h2>
       <p className="second">
-        {page.visits.length === 0
-          ? 'None yet.'
-          : 'On each: the plan that was kept, day above and night below; the skin; what came of it.'}
+        {page.visits.length === 0 ? say('client.noneYet') : say('client.onEachThePlanThatWasKept')}
       </p>
       <ol className="string">
         {page.visits.map((tag) => (
-          <VisitTag key={tag.visit} tag={tag} client={page.client.name} />
+          <VisitTag key={tag.visit} tag={tag} />
         ))}
         {!page.todays && (
           <li className="tag-box">
             <div className="visit-tag todays">
-              <b>Today, {dateWords(page.today)}</b>
+              <b>{say('client.today', { today: dateWords(page.today) })}</b>
               <span>
                 {page.visits.length === 0
-                  ? 'The first visit.'
-                  : `${capital(agoWords(page.visits.at(-1)?.date ?? page.today))} was the last.`}
+                  ? say('client.theFirstVisit')
+                  : say('client.wasTheLast', {
+                      capital: capital(agoWords(page.visits.at(-1)?.date ?? page.today)),
+                    })}
               </span>
             </div>
           </li>
@@ -177,18 +176,19 @@ function VisitString({ page }: { page: Page }) {
   )
 }
 
-function VisitTag({ tag, client }: { tag: Tag; client: string }) {
+function VisitTag({ tag }: { tag: Tag }) {
   return (
     <li className="tag-box">
       {tag.weeks > 0 && (
-        <span className="tag-weeks">{tag.weeks === 1 ? '1 week' : `${tag.weeks} weeks`}</span>
+        <span className="tag-weeks">
+          {tag.weeks === 1 ? say('client.1Week') : say('client.weeks', { weeks: tag.weeks })}
+        </span>
       )}
       <Link
         to={`/visits/${tag.visit}/${tag.today ? 'talk' : 'regimen'}`}
         className={`visit-tag ${tag.today ? 'todays' : ''}`}
-        aria-label={`${tag.today ? 'Today’s visit' : `Visit of ${longDate(tag.date)}`}, ${client}`}
       >
-        <b>{tag.today ? `Today, ${dateWords(tag.date)}` : dateWords(tag.date)}</b>
+        <b>{tag.today ? say('client.today2', { date: dateWords(tag.date) }) : dateWords(tag.date)}</b>
         {tag.fault !== '' ? (
           <span className="late">{tag.fault}</span>
         ) : (
@@ -205,7 +205,10 @@ function VisitTag({ tag, client }: { tag: Tag; client: string }) {
             <span>{tag.came}</span>
             {tag.corrections > 0 && (
               <span className="second">
-                put right {tag.corrections === 1 ? 'once' : `${tag.corrections} times`}
+                {say('client.putRight')}
+                {tag.corrections === 1
+                  ? say('client.once')
+                  : say('client.times', { corrections: tag.corrections })}
               </span>
             )}
           </>
@@ -218,41 +221,44 @@ function VisitTag({ tag, client }: { tag: Tag; client: string }) {
 function Plans({ page }: { page: Page }) {
   const [first, second] = page.plans
   return (
-    <section aria-label="Plans kept">
+    <section aria-label={say('client.plansKept')}>
       <h2>
-        Plans kept <small>{page.plans.length}</small>
+        {say('client.plansKept2')}
+        <small>{page.plans.length}</small>
       </h2>
       <ul>
         {page.plans.map((p, i) => (
           <li key={p.plan.id}>
             <span>
-              <b>
-                Plan {p.plan.number} of {dateWords(p.visitDate)}
-              </b>
+              <b>{say('client.planOf', { number: p.plan.number, visitDate: dateWords(p.visitDate) })}</b>
               <span className="second">
-                {i === 0 ? 'the newest, ' : ''}for {monthName(p.plan.month)}, kept {dateWords(p.plan.savedAt)}{' '}
-                {timeWords(p.plan.savedAt)}
+                {i === 0 ? say('client.theNewest') : ''}
+                {say('client.for')}
+                {monthName(p.plan.month)}
+                {say('client.kept')}
+                {dateWords(p.plan.savedAt)} {timeWords(p.plan.savedAt)}
               </span>
             </span>
             <Button
               component={Link}
               to={`/plans/${p.plan.id}`}
-              aria-label={`Open plan ${p.plan.number} of ${longDate(p.visitDate)}`}
+              aria-label={say('client.openPlanOf', {
+                number: p.plan.number,
+                visitDate: longDate(p.visitDate),
+              })}
             >
-              Open
+              {say('client.open')}
             </Button>
           </li>
         ))}
-        {page.plans.length === 0 && (
-          <li className="second">None yet. A plan is kept on the regimen board.</li>
-        )}
+        {page.plans.length === 0 && <li className="second">{say('client.noneYetAPlanIsKeptOn')}</li>}
       </ul>
       {first && (
         <Button
           component={Link}
           to={`/plans/${(second ?? first).plan.id}?against=${second ? first.plan.id : 'now'}`}
         >
-          Lay two side by side
+          {say('client.layTwoSideBySide')}
         </Button>
       )}
     </section>
@@ -265,9 +271,10 @@ function ShelfAtHome({ client }: { client: string }) {
   const [whole, setWhole] = useState(false)
   const shown = whole ? items : items.slice(0, 5)
   return (
-    <section aria-label="On the shelf at home">
+    <section aria-label={say('client.onTheShelfAtHome')}>
       <h2>
-        On the shelf at home <small>{items.length}</small>
+        {say('client.onTheShelfAtHome2')}
+        <small>{items.length}</small>
       </h2>
       {shelf.isError && <ErrorBand error={shelf.error} />}
       <ul>
@@ -278,15 +285,17 @@ function ShelfAtHome({ client }: { client: string }) {
               <span className={item.missing === '' ? 'second' : 'late'}>
                 {item.missing !== ''
                   ? item.missing
-                  : `${item.product.kindLabel}, ${item.use.left === 100 ? 'full' : item.use.left === 0 ? 'empty' : `${item.use.left} % left`}`}
+                  : `${item.product.kindLabel}, ${item.use.left === 100 ? say('client.full') : item.use.left === 0 ? say('client.empty') : say('client.left', { left: item.use.left })}`}
               </span>
             </span>
           </li>
         ))}
-        {items.length === 0 && <li className="second">Nothing told yet.</li>}
+        {items.length === 0 && <li className="second">{say('client.nothingToldYet')}</li>}
       </ul>
       {items.length > 5 && (
-        <Button onClick={() => setWhole(!whole)}>{whole ? 'The first five' : `All ${items.length}`}</Button>
+        <Button onClick={() => setWhole(!whole)}>
+          {whole ? say('client.theFirstFive') : say('client.all', { length: items.length })}
+        </Button>
       )}
     </section>
   )
@@ -296,9 +305,10 @@ function PatchTests({ client }: { client: string }) {
   const patches = usePatches(client)
   const tests = patches.data?.tests ?? []
   return (
-    <section aria-label="Patch tests">
+    <section aria-label={say('client.patchTests')}>
       <h2>
-        Patch tests <small>{tests.length}</small>
+        {say('client.patchTests2')}
+        <small>{tests.length}</small>
       </h2>
       <ul>
         {tests.map((t) => (
@@ -306,15 +316,15 @@ function PatchTests({ client }: { client: string }) {
             <span>
               <b>{t.name}</b>
               <span className="second">
-                {t.verdict.because.sentence} Begun {dateWords(t.started)}.
+                {say('client.begun', { sentence: t.verdict.because.sentence, started: dateWords(t.started) })}
               </span>
             </span>
           </li>
         ))}
-        {tests.length === 0 && <li className="second">None yet.</li>}
+        {tests.length === 0 && <li className="second">{say('client.noneYet')}</li>}
       </ul>
       <Button component={Link} to={`/patch/${client}`}>
-        Patch tests
+        {say('client.patchTests')}
       </Button>
     </section>
   )

@@ -6,6 +6,7 @@ import { api, ask, Refused, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
 import { useTyped } from '../shared/typed'
+import { say } from '../words/say'
 
 type Client = Schemas['Person']
 type Typed = Pick<Client, 'name' | 'trade' | 'contact' | 'note'>
@@ -43,7 +44,7 @@ export function Details({
   return (
     <form
       className="band client-details"
-      aria-label="Details"
+      aria-label={say('client.details')}
       onSubmit={(e) => {
         e.preventDefault()
         save.mutate(typed ?? {})
@@ -54,11 +55,11 @@ export function Details({
         {field('trade', 'Trade', 2)}
         {field('contact', 'Contact', 3)}
       </div>
-      <div className="row">{field('note', 'To keep in mind of the person', 1)}</div>
+      <div className="row">{field('note', say('client.toKeepInMindOfThePerson'), 1)}</div>
       {save.isError && !(refused && refused.fields.length > 0) && <ErrorBand error={save.error} />}
       <div className="row">
         <Button type="submit" variant="contained" disabled={save.isPending}>
-          Save the details
+          {say('client.saveTheDetails')}
         </Button>
         <Button
           onClick={() => {
@@ -66,19 +67,19 @@ export function Details({
             close()
           }}
         >
-          Leave as they were
+          {say('client.leaveAsTheyWere')}
         </Button>
         <span className="row" style={{ marginLeft: 'auto' }}>
           <Button component="a" href={`/api/clients/${client.id}/record`} download>
-            Take out the whole record
+            {say('client.takeOutTheWholeRecord')}
           </Button>
           <Button component={Link} to={`/clients/${client.id}/files`}>
-            Shelf files
+            {say('client.shelfFiles')}
           </Button>
           <Button onClick={() => save.mutate({ archived: !client.archived })}>
-            {client.archived ? 'Comes again' : 'No longer comes'}
+            {client.archived ? say('client.comesAgain') : say('client.noLongerComes')}
           </Button>
-          <Button onClick={erase}>Erase the record</Button>
+          <Button onClick={erase}>{say('client.eraseTheRecord')}</Button>
         </span>
       </div>
     </form>

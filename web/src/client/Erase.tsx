@@ -10,6 +10,7 @@ import { useErasure } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
+import { say } from '../words/say'
 
 /** Erases a whole record, after it was said what goes, what stays and why. */
 export function Erase({ client, close }: { client: Schemas['Person']; close: () => void }) {
@@ -34,40 +35,40 @@ export function Erase({ client, close }: { client: Schemas['Person']; close: () 
   return (
     <Dialog open onClose={close} maxWidth="md" aria-labelledby="erase-title">
       <DialogTitle id="erase-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-        Erase the record of {client.name}?
+        {say('client.eraseTheRecordOf', { name: client.name })}
       </DialogTitle>
       <DialogContent>
-        {erasure.isPending && <Fetching what="what would go" />}
+        {erasure.isPending && <Fetching what={say('client.whatWouldGo')} />}
         {erasure.isError && <ErrorBand error={erasure.error} />}
         {erasure.data && (
           <>
-            <h3>Goes, and cannot be brought back here</h3>
+            <h3>{say('client.goesAndCannotBeBroughtBackHere')}</h3>
             <ul className="plain">
               {erasure.data.goes.map((line) => (
                 <li key={line}>{line}</li>
               ))}
             </ul>
-            <h3>Stays, and why</h3>
+            <h3>{say('client.staysAndWhy')}</h3>
             <ul className="plain">
               {erasure.data.stays.map((line) => (
                 <li key={line}>{line}</li>
               ))}
             </ul>
-            <Who label="Erased by" />
+            <Who label={say('client.erasedBy')} />
           </>
         )}
         {erase.isError && <ErrorBand error={erase.error} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={close} autoFocus>
-          Keep the record
+          {say('client.keepTheRecord')}
         </Button>
         <Button
           color="error"
           disabled={!erasure.data || who.trim() === '' || erase.isPending}
           onClick={() => erase.mutate()}
         >
-          Erase it
+          {say('client.eraseIt')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -4,10 +4,11 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import type { Schemas } from '../api/client'
 import { useAgainst, useClient, useClientPage, useKeptPlan } from '../api/hooks'
-import { capital, dateWords, longDate, monthName, timeWords } from '../shared/format'
+import { dateWords, longDate, monthName, timeWords, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useShortcut } from '../shared/shortcuts'
 import { Paper } from '../sheet/Paper'
+import { say } from '../words/say'
 import '../sheet/sheet.css'
 
 /** A plan as it was handed over: read, printed, and held against another or against what stands now. */
@@ -23,13 +24,13 @@ export default function KeptPlanPage() {
     return (
       <div className="page">
         <ErrorBand error={failed} again={() => void kept.refetch()} />
-        <a href="/">Back to the desk</a>
+        <a href="/">{say('client.backToTheDesk')}</a>
       </div>
     )
   }
-  if (!kept.data || !client.data) return <Fetching what="the plan" />
+  if (!kept.data || !client.data) return <Fetching what={say('client.thePlan')} />
   const { plan, answer, visitDate } = kept.data
-  const title = `Plan ${plan.number} of ${longDate(visitDate)}`
+  const title = say('client.planOf', { number: plan.number, visitDate: longDate(visitDate) })
   return (
     <div className="sheet-page">
       {answer.regimen ? (
@@ -42,19 +43,22 @@ export default function KeptPlanPage() {
           mind={[...new Set(answer.verdict.safety.bans.map((b) => b.name))]}
         />
       ) : (
-        <p className="page">This plan holds nothing but a referral.</p>
+        <p className="page">{say('client.thisPlanHoldsNothingButAReferral')}</p>
       )}
       <aside className="no-print sheet-side">
         <h1>{title}</h1>
         <p className="second">
-          For {monthName(plan.month)}, kept {dateWords(plan.savedAt)} {timeWords(plan.savedAt)}. It stays as
-          it was handed over.
+          {say('client.forKeptItStaysAsItWas', {
+            month: monthName(plan.month),
+            savedAt: dateWords(plan.savedAt),
+            savedAt2: timeWords(plan.savedAt),
+          })}
         </p>
         <Button variant="contained" fullWidth sx={{ minHeight: 52 }} onClick={() => window.print()}>
-          Print this plan
+          {say('client.printThisPlan')}
         </Button>
         <Button fullWidth component={Link} to={`/clients/${kept.data.client}`}>
-          To the client’s page
+          {say('client.toTheClientSPage')}
         </Button>
         <Against
           id={id}
@@ -82,31 +86,31 @@ function Against({
   const plans = useClientPage(client).data?.plans.filter((p) => p.plan.id !== id) ?? []
   const lines = useAgainst(id, other)
   return (
-    <section aria-label="Held against" className="against">
+    <section aria-label={say('client.heldAgainst')} className="against">
       <TextField
         select
         fullWidth
-        label="Held against"
+        label={say('client.heldAgainst')}
         value={other}
         onChange={(e) => choose(e.target.value)}
         slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
       >
-        <MenuItem value="">nothing</MenuItem>
-        <MenuItem value="now">what is planned now</MenuItem>
+        <MenuItem value="">{say('client.nothing')}</MenuItem>
+        <MenuItem value="now">{say('client.whatIsPlannedNow')}</MenuItem>
         {plans.map((p) => (
           <MenuItem key={p.plan.id} value={p.plan.id}>
-            plan {p.plan.number} of {dateWords(p.visitDate)}
+            {say('client.planOf2', { number: p.plan.number, visitDate: dateWords(p.visitDate) })}
           </MenuItem>
         ))}
       </TextField>
       {lines.isError && <ErrorBand error={lines.error} />}
-      {lines.isPending && other !== '' && <Fetching what="the differences" />}
-      {lines.data && lines.data.length === 0 && <p>Step by step the same.</p>}
+      {lines.isPending && other !== '' && <Fetching what={say('client.theDifferences')} />}
+      {lines.data && lines.data.length === 0 && <p>{say('client.stepByStepTheSame')}</p>}
       {lines.data && lines.data.length > 0 && (
         <ul className="plain">
           {lines.data.map((l) => (
             <li key={l.part + l.what + l.from + l.to}>
-              <span className="second">{capital(l.part.toLowerCase())}</span> {lineWords(l)}
+              <span className="second">{partName(l.part)}</span> {lineWords(l)}
             </li>
           ))}
         </ul>
@@ -118,15 +122,15 @@ function Against({
 function lineWords({ what, from, to }: Schemas['PlanDifference']) {
   switch (what) {
     case 'TAKEN_OUT':
-      return `${from} is not in the other.`
+      return say('client.isNotInTheOther', { from })
     case 'PUT_IN':
-      return `${to} is in the other only.`
+      return say('client.isInTheOtherOnly', { to })
     case 'REPLACED':
-      return `${from} here, ${to} there.`
+      return say('client.hereThere', { from, to })
     case 'OTHER_NIGHTS':
     case 'OTHER_AMOUNT':
-      return `${from} here; ${to} there.`
+      return say('client.hereThere2', { from, to })
     case 'MOVED':
-      return `${from} stands earlier in the other.`
+      return say('client.standsEarlierInTheOther', { from })
   }
 }

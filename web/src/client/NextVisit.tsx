@@ -5,6 +5,7 @@ import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { useTyped } from '../shared/typed'
 import { useChangeClient } from './Details'
+import { say } from '../words/say'
 
 /** The next visit, set and changed in one place. */
 export function NextVisit({ client }: { client: Schemas['Person'] }) {
@@ -15,24 +16,24 @@ export function NextVisit({ client }: { client: Schemas['Person'] }) {
   return (
     <form
       className="next-visit"
-      aria-label="Next visit"
+      aria-label={say('client.nextVisit')}
       onSubmit={(e) => {
         e.preventDefault()
         save.mutate({ nextVisit: value === '' ? null : value })
       }}
     >
       <p>
-        <b>{agreed === '' ? 'None agreed' : `${dateWords(agreed)}, ${timeWords(agreed)}`}</b>
-        {agreed !== '' && agreed < now() && <span className="second"> has passed</span>}
+        <b>{agreed === '' ? say('client.noneAgreed') : `${dateWords(agreed)}, ${timeWords(agreed)}`}</b>
+        {agreed !== '' && agreed < now() && <span className="second">{say('client.hasPassed')}</span>}
       </p>
       <div className="row">
-        <DateTimeField label="Next visit" value={value} pick={keep} />
+        <DateTimeField label={say('client.nextVisit')} value={value} pick={keep} />
         <Button type="submit" disabled={save.isPending || value === agreed}>
-          Agree it
+          {say('client.agreeIt')}
         </Button>
         {agreed !== '' && (
           <Button disabled={save.isPending} onClick={() => save.mutate({ nextVisit: null })}>
-            Take it back
+            {say('client.takeItBack')}
           </Button>
         )}
       </div>

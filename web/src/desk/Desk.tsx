@@ -11,16 +11,17 @@ import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useTyped } from '../shared/typed'
 import { NewClient } from './NewClient'
+import { say } from '../words/say'
 import './desk.css'
 
 type Docket = DeskData['clients'][number]
 type Scope = NonNullable<DeskQuery['scope']>
 
 const SCOPES: { value: Scope; label: string }[] = [
-  { value: 'ALL', label: 'Everybody' },
-  { value: 'DAY', label: 'By day' },
-  { value: 'WEEK', label: 'By week' },
-  { value: 'ARCHIVED', label: 'With those who left' },
+  { value: 'ALL', label: say('desk.everybody') },
+  { value: 'DAY', label: say('desk.byDay') },
+  { value: 'WEEK', label: say('desk.byWeek') },
+  { value: 'ARCHIVED', label: say('desk.withThoseWhoLeft') },
 ]
 const DAY_MS = 24 * 60 * 60 * 1000
 
@@ -49,7 +50,7 @@ export function Desk() {
   const [begunClient, , forgetClient] = useTyped('new-client', '')
   const [adding, setAdding] = useState(begunClient !== undefined)
   const begin = useBegin()
-  if (desk.isPending) return <Fetching what="the desk" />
+  if (desk.isPending) return <Fetching what={say('desk.theDesk')} />
   if (desk.isError && !desk.data) {
     return (
       <div className="page">
@@ -70,16 +71,18 @@ export function Desk() {
       <div className="desk-head">
         <h1>
           {next
-            ? `${inTheChair(next, now) ? 'In the chair' : 'Next'}: ${next.name}, ${timeWords(next.nextVisit ?? now)}`
-            : 'Nobody is booked today'}
+            ? `${inTheChair(next, now) ? say('desk.inTheChair') : say('desk.next')}: ${next.name}, ${timeWords(next.nextVisit ?? now)}`
+            : say('desk.nobodyIsBookedToday')}
         </h1>
         <span className="second">{dateWords(now)}</span>
         <Button onClick={() => setAdding(true)} sx={{ ml: 'auto' }}>
-          New client
+          {say('desk.newClient')}
         </Button>
         {next && (
           <Button variant="contained" onClick={() => begin.mutate(next)} disabled={begin.isPending}>
-            {inTheChair(next, now) ? `Go on with ${first(next.name)}` : `Begin with ${first(next.name)}`}
+            {inTheChair(next, now)
+              ? say('desk.goOnWith', { name: first(next.name) })
+              : say('desk.beginWith', { name: first(next.name) })}
           </Button>
         )}
       </div>
@@ -93,11 +96,11 @@ export function Desk() {
         />
       )}
       <PatchesDue due={desk.data.patchTests} now={now} />
-      <div className="desk-look" role="group" aria-label="Which clients">
+      <div className="desk-look" role="group" aria-label={say('desk.whichClients')}>
         <ToggleButtonGroup
           exclusive
           value={scope}
-          aria-label="Which clients"
+          aria-label={say('desk.whichClients')}
           onChange={(_, to: Scope | null) => to !== null && look(() => setScope(to))}
         >
           {SCOPES.map((s) => (
@@ -109,25 +112,29 @@ export function Desk() {
         {dated && (
           <>
             <Button
-              aria-label={scope === 'DAY' ? 'The day before' : 'The week before'}
+              aria-label={scope === 'DAY' ? say('desk.theDayBefore') : say('desk.theWeekBefore')}
               onClick={() => look(() => setDay(daysOn(shown, scope === 'DAY' ? -1 : -7)))}
             >
               ‹
             </Button>
             <b>
-              {scope === 'DAY' ? dateWords(shown) : `${dateWords(shown)} to ${dateWords(daysOn(shown, 6))}`}
+              {scope === 'DAY'
+                ? dateWords(shown)
+                : say('desk.to', { shown: dateWords(shown), dateWords: dateWords(daysOn(shown, 6)) })}
             </b>
             <Button
-              aria-label={scope === 'DAY' ? 'The day after' : 'The week after'}
+              aria-label={scope === 'DAY' ? say('desk.theDayAfter') : say('desk.theWeekAfter')}
               onClick={() => look(() => setDay(daysOn(shown, scope === 'DAY' ? 1 : 7)))}
             >
               ›
             </Button>
-            {shown !== now.slice(0, 10) && <Button onClick={() => look(() => setDay(null))}>Today</Button>}
+            {shown !== now.slice(0, 10) && (
+              <Button onClick={() => look(() => setDay(null))}>{say('desk.today')}</Button>
+            )}
           </>
         )}
         <TextField
-          label="Name, trade or contact"
+          label={say('desk.nameTradeOrContact')}
           value={text}
           onChange={(e) => look(() => setText(e.target.value))}
           sx={{ width: 240, ml: 'auto' }}
@@ -136,15 +143,15 @@ export function Desk() {
       {clients.length === 0 ? (
         <Empty scope={scope} text={text} />
       ) : (
-        <div className="band desk-table" role="table" aria-label="Clients" aria-rowcount={total}>
+        <div className="band desk-table" role="table" aria-label={say('desk.clients')} aria-rowcount={total}>
           <div role="rowgroup">
             <div role="row" className="desk-row desk-names">
-              <span role="columnheader">Client</span>
-              <span role="columnheader">Next visit</span>
-              <span role="columnheader">Skin, as last read</span>
-              <span role="columnheader">Mind</span>
+              <span role="columnheader">{say('desk.client')}</span>
+              <span role="columnheader">{say('desk.nextVisit')}</span>
+              <span role="columnheader">{say('desk.skinAsLastRead')}</span>
+              <span role="columnheader">{say('desk.mind')}</span>
               <span role="columnheader">
-                <span className="visually-hidden">What to do</span>
+                <span className="visually-hidden">{say('desk.whatToDo')}</span>
               </span>
             </div>
           </div>
@@ -164,13 +171,11 @@ export function Desk() {
       {total > clients.length && (
         <div className="row desk-pages">
           <Button disabled={skipped === 0} onClick={() => setSkipped(Math.max(0, skipped - PAGE))}>
-            Those before
+            {say('desk.thoseBefore')}
           </Button>
-          <span>
-            {skipped + 1} to {skipped + clients.length} of {total}
-          </span>
+          <span>{say('desk.toOf', { value: skipped + 1, value2: skipped + clients.length, total })}</span>
           <Button disabled={skipped + clients.length >= total} onClick={() => setSkipped(skipped + PAGE)}>
-            Those after
+            {say('desk.thoseAfter')}
           </Button>
         </div>
       )}
@@ -185,20 +190,23 @@ function Empty({ scope, text }: { scope: Scope; text: string }) {
   if (text.trim() !== '') {
     return (
       <div className="band desk-empty">
-        <h2>Nobody fits “{text.trim()}”</h2>
-        <p>Name, trade and contact are looked through; those who left are found under the last button.</p>
+        <h2>{say('desk.nobodyFits', { trim: text.trim() })}</h2>
+        <p>{say('desk.nameTradeAndContactAreLookedThrough')}</p>
       </div>
     )
   }
   return scope === 'DAY' || scope === 'WEEK' ? (
     <div className="band desk-empty">
-      <h2>Nobody is booked {scope === 'DAY' ? 'for this day' : 'in these seven days'}</h2>
-      <p>The next visit is agreed on the client’s page, or when a visit is finished.</p>
+      <h2>
+        {say('desk.nobodyIsBooked')}
+        {scope === 'DAY' ? say('desk.forThisDay') : say('desk.inTheseSevenDays')}
+      </h2>
+      <p>{say('desk.theNextVisitIsAgreedOnThe')}</p>
     </div>
   ) : (
     <div className="band desk-empty">
-      <h2>No clients yet</h2>
-      <p>Add the first one, then ask, read and build.</p>
+      <h2>{say('desk.noClientsYet')}</h2>
+      <p>{say('desk.addTheFirstOneThenAskRead')}</p>
     </div>
   )
 }
@@ -207,15 +215,15 @@ function Empty({ scope, text }: { scope: Scope; text: string }) {
 function PatchesDue({ due, now }: { due: DeskData['patchTests']; now: string }) {
   if (due.length === 0) return null
   return (
-    <section className="desk-due" aria-label="Patch tests to read">
-      <h2>Patch tests to read</h2>
+    <section className="desk-due" aria-label={say('desk.patchTestsToRead')}>
+      <h2>{say('desk.patchTestsToRead')}</h2>
       <ul>
         {due.map((d) => (
           <li key={d.test}>
             <Link to={`/patch/${d.client}`}>
               <b className={d.late ? 'late' : ''}>
-                {d.late ? 'due since' : 'due'} {sameDay(d.due, now) ? 'today' : dateWords(d.due)}{' '}
-                {timeWords(d.due)}
+                {d.late ? say('desk.dueSince') : say('desk.due')}{' '}
+                {sameDay(d.due, now) ? say('desk.today2') : dateWords(d.due)} {timeWords(d.due)}
               </b>
               <span>
                 {d.clientName}, {d.name}
@@ -239,7 +247,11 @@ function ClientRow({
   begin: () => void
   busy: boolean
 }) {
-  const label = inTheChair(client, now) ? 'Go on' : client.lastVisit ? 'Begin a visit' : 'First visit'
+  const label = inTheChair(client, now)
+    ? say('desk.goOn')
+    : client.lastVisit
+      ? say('desk.beginAVisit')
+      : say('desk.firstVisit')
   return (
     <div role="row" className="desk-row">
       <span role="cell">
@@ -251,14 +263,16 @@ function ClientRow({
       <span role="cell">{when(client.nextVisit ?? null, now)}</span>
       <span role="cell">
         {client.fault === '' ? client.skin : <b className="late">{client.fault}</b>}
-        {client.readDate && <span className="second">read {dateWords(client.readDate)}</span>}
+        {client.readDate && (
+          <span className="second">{say('desk.read', { readDate: dateWords(client.readDate) })}</span>
+        )}
       </span>
       <span role="cell" className={client.mind.length > 0 ? 'desk-mind' : 'second'}>
         {client.mind.length > 0
           ? client.mind.join(', ')
           : client.lastVisit
-            ? 'nothing told'
-            : 'not asked yet'}
+            ? say('desk.nothingTold')
+            : say('desk.notAskedYet')}
       </span>
       <span role="cell">
         <Button onClick={begin} disabled={busy} fullWidth aria-label={`${label}, ${client.name}`}>
@@ -270,10 +284,10 @@ function ClientRow({
 }
 
 function when(nextVisit: string | null, now: string) {
-  if (!nextVisit) return <span className="second">not agreed</span>
+  if (!nextVisit) return <span className="second">{say('desk.notAgreed')}</span>
   return (
     <>
-      <b>{sameDay(nextVisit, now) ? 'today' : dateWords(nextVisit)}</b>
+      <b>{sameDay(nextVisit, now) ? say('desk.today2') : dateWords(nextVisit)}</b>
       <span className="second">{timeWords(nextVisit)}</span>
     </>
   )

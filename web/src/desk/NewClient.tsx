@@ -7,6 +7,7 @@ import { keys } from '../api/hooks'
 import { DateTimeField } from '../shared/DateField'
 import { ErrorBand } from '../shared/States'
 import { useTyped } from '../shared/typed'
+import { say } from '../words/say'
 
 /** With the id that the client is to have: sent twice, it is added once. */
 type Typed = { id: string; name: string; trade: string; nextVisit: string }
@@ -45,25 +46,25 @@ export function NewClient({ close }: { close: () => void }) {
   return (
     <form
       className="band desk-new"
-      aria-label="New client"
+      aria-label={say('desk.newClient')}
       onSubmit={(e) => {
         e.preventDefault()
         add.mutate(now)
       }}
     >
-      <TextField label="Name" autoFocus {...field('name')} />
-      <TextField label="Trade" {...field('trade')} />
+      <TextField label={say('desk.name')} autoFocus {...field('name')} />
+      <TextField label={say('desk.trade')} {...field('trade')} />
       <DateTimeField
-        label="Next visit"
+        label={say('desk.nextVisit')}
         value={now.nextVisit}
         pick={(nextVisit) => keep({ ...now, nextVisit })}
         error={refused?.fields.find((f) => f.pointer === '/nextVisit')?.sentence}
       />
       <Button type="submit" variant="contained" disabled={add.isPending}>
-        Add and begin
+        {say('desk.addAndBegin')}
       </Button>
       <Button type="button" onClick={close}>
-        Not now
+        {say('desk.notNow')}
       </Button>
       {add.isError && !(refused && refused.fields.length > 0) && <ErrorBand error={add.error} />}
     </form>

@@ -9,14 +9,15 @@ import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
+import { say } from '../words/say'
 import './files.css'
 
 type FileView = Schemas['FileView']
 
 const FORMS = [
-  ['CSV', 'CSV', 'comma between cells, point in numbers'],
-  ['SEMICOLON', 'CSV with semicolons', 'comma in numbers, as many spreadsheets want it'],
-  ['JSON', 'JSON', 'by the schema in docs/formats'],
+  ['CSV', 'CSV', say('files.commaBetweenCellsPointInNumbers')],
+  ['SEMICOLON', say('files.csvWithSemicolons'), say('files.commaInNumbersAsManySpreadsheetsWant')],
+  ['JSON', 'JSON', say('files.byTheSchemaInDocsFormats')],
 ] as const
 
 /** The house catalogue, or a client's shelf, out to a file and in from one. */
@@ -24,16 +25,18 @@ export default function FilesPage() {
   const { client } = useParams()
   const of: FileOf = client ? { what: 'SHELF', client } : { what: 'CATALOGUE' }
   const who = useClient(client ?? '').data?.name
-  const title = client ? `${who ?? 'The client'}’s shelf as a file` : 'The house shelf as a file'
+  const title = client
+    ? say('files.sShelfAsAFile', { value: who ?? say('files.theClient') })
+    : say('files.theHouseShelfAsAFile')
   return (
     <div className="page">
       <div className="desk-head">
         <h1>{title}</h1>
-        {!client && <Link to="/products">To the house shelf</Link>}
+        {!client && <Link to="/products">{say('files.toTheHouseShelf')}</Link>}
       </div>
       <div className="file-halves">
-        <section className="band file-out" aria-label="Take out">
-          <h2>Take out</h2>
+        <section className="band file-out" aria-label={say('files.takeOut')}>
+          <h2>{say('files.takeOut')}</h2>
           <ul>
             {FORMS.map(([form, name, words]) => (
               <li key={form}>
@@ -81,7 +84,7 @@ function TakeIn({ of }: { of: FileOf }) {
   return (
     <section
       className={`band file-in${over ? ' over' : ''}`}
-      aria-label="Take in"
+      aria-label={say('files.takeIn')}
       onDragOver={(e) => {
         e.preventDefault()
         setOver(true)
@@ -93,32 +96,29 @@ function TakeIn({ of }: { of: FileOf }) {
         read(e.dataTransfer.files[0])
       }}
     >
-      <h2>Take in</h2>
-      <p>
-        CSV or JSON, by columns of the same names. It is read and shown first; nothing is stored until you say
-        so, then all of it or nothing.
-      </p>
+      <h2>{say('files.takeIn')}</h2>
+      <p>{say('files.csvOrJsonByColumnsOfThe')}</p>
       <div className="row" style={{ marginTop: 10 }}>
         <Button
           variant={file.data ? undefined : 'contained'}
           disabled={choose.isPending || onItsWay(state)}
           onClick={() => input.current?.click()}
         >
-          {file.data ? 'Choose another file' : 'Choose a file'}
+          {file.data ? say('files.chooseAnotherFile') : say('files.chooseAFile')}
         </Button>
         <input
           ref={input}
           type="file"
           accept=".csv,.txt,.json,text/csv,application/json"
           hidden
-          aria-label="File to take in"
+          aria-label={say('files.fileToTakeIn')}
           onChange={(e) => {
             read(e.target.files?.[0])
             // the same file may be chosen again after it was put right
             e.target.value = ''
           }}
         />
-        <span className="second">or drop it here</span>
+        <span className="second">{say('files.orDropItHere')}</span>
       </div>
       {choose.isError && <ErrorBand error={choose.error} />}
       {file.isError && <ErrorBand error={file.error} />}
@@ -141,48 +141,49 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
           <LinearProgress
             variant={file.all > 0 ? 'determinate' : 'indeterminate'}
             value={file.all > 0 ? (100 * file.done) / file.all : undefined}
-            aria-label={file.state === 'READING' ? 'Reading' : 'Taking in'}
+            aria-label={file.state === 'READING' ? say('files.reading') : say('files.takingIn')}
             sx={{ flex: 1, height: 10 }}
           />
-          {file.all > 0 && (
-            <span>
-              {file.done} of {file.all}
-            </span>
-          )}
+          {file.all > 0 && <span>{say('files.of', { done: file.done, all: file.all })}</span>}
         </div>
       )}
       {!moving && (
         <p className="file-sums">
           <span>
-            <b>{file.added}</b> new
+            <b>{file.added}</b>
+            {say('files.new')}
           </span>
           <span>
-            <b>{file.changed}</b> changed
+            <b>{file.changed}</b>
+            {say('files.changed')}
           </span>
           <span>
-            <b>{file.same}</b> the same
+            <b>{file.same}</b>
+            {say('files.theSame')}
           </span>
           {file.stops > 0 && (
             <span className="stops">
-              <b>{file.stops}</b> {file.stops === 1 ? 'fault stops' : 'faults stop'} it
+              <b>{file.stops}</b> {file.stops === 1 ? say('files.faultStops') : say('files.faultsStop')}
+              {say('files.it')}
             </span>
           )}
           {file.warnings > 0 && (
             <span className="minds">
-              <b>{file.warnings}</b> to mind
+              <b>{file.warnings}</b>
+              {say('files.toMind')}
             </span>
           )}
         </p>
       )}
       {file.state === 'READY' && (
         <div className="row">
-          <Who label="Signed by" />
+          <Who label={say('files.signedBy')} />
           <Button
             variant="contained"
             disabled={who.trim() === '' || take.isPending}
             onClick={() => take.mutate({ id: file.id, who })}
           >
-            Take all of it in
+            {say('files.takeAllOfItIn')}
           </Button>
         </div>
       )}
@@ -190,7 +191,7 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
       {file.remarks.length > 0 && <Remarks file={file} />}
       {file.changes.length > 0 && file.state !== 'TAKEN' && (
         <details open={file.remarks.length === 0}>
-          <summary>What it brings and changes</summary>
+          <summary>{say('files.whatItBringsAndChanges')}</summary>
           <ul className="file-changes">
             {file.changes.map((c) => (
               <li key={c.id}>
@@ -208,27 +209,28 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
 }
 
 function Remarks({ file }: { file: FileView }) {
-  const where = file.file.toLowerCase().endsWith('.json') ? 'Product' : 'Line'
+  const where = file.file.toLowerCase().endsWith('.json') ? say('files.product') : say('files.line')
   const shown = file.remarks.length
   const all = file.stops + file.warnings
   return (
     <div className="file-remarks">
       <table>
         <caption className="second">
-          {shown < all ? `The first ${shown} of ${all} remarks` : 'Remarks'}, those that stop it first
+          {shown < all ? say('files.theFirstOfRemarks', { shown, all }) : say('files.remarks')}
+          {say('files.thoseThatStopItFirst')}
         </caption>
         <thead>
           <tr>
             <th scope="col">{where}</th>
-            <th scope="col">Column</th>
-            <th scope="col">What</th>
-            <th scope="col">Code</th>
+            <th scope="col">{say('files.column')}</th>
+            <th scope="col">{say('files.what')}</th>
+            <th scope="col">{say('files.code')}</th>
           </tr>
         </thead>
         <tbody>
           {file.remarks.map((r, i) => (
             <tr key={`${i}${r.code}`} className={r.stops ? 'stops' : 'minds'}>
-              <td>{r.line > 0 ? r.line : 'whole file'}</td>
+              <td>{r.line > 0 ? r.line : say('files.wholeFile')}</td>
               <td>{r.column.replaceAll('_', ' ')}</td>
               <td>{r.sentence}</td>
               <td className="second">{r.code.toLowerCase().replaceAll('_', '-')}</td>
@@ -246,11 +248,11 @@ function Taken({ of }: { of: FileOf }) {
   const [who] = useWho()
   if (!taken.data || taken.data.length === 0) return null
   return (
-    <section aria-label="Taken in before" style={{ marginTop: 18 }}>
+    <section aria-label={say('files.takenInBefore')} style={{ marginTop: 18 }}>
       <div className="desk-head">
-        <h2>Taken in before</h2>
+        <h2>{say('files.takenInBefore')}</h2>
         <span style={{ marginLeft: 'auto' }}>
-          <Who label="Signed by" />
+          <Who label={say('files.signedBy')} />
         </span>
       </div>
       {undo.isError && <ErrorBand error={undo.error} />}
@@ -260,20 +262,30 @@ function Taken({ of }: { of: FileOf }) {
             <span>
               <b>{f.file}</b>{' '}
               <span className="second">
-                {f.who}, {dateWords(f.at)} {timeWords(f.at)}: {f.added} new, {f.changed} changed
+                {say('files.newChanged', {
+                  who: f.who,
+                  at: dateWords(f.at),
+                  at2: timeWords(f.at),
+                  added: f.added,
+                  changed: f.changed,
+                })}
               </span>
             </span>
             {f.undoneAt ? (
               <span className="second">
-                Taken back by {f.undoneBy}, {dateWords(f.undoneAt)} {timeWords(f.undoneAt)}
+                {say('files.takenBackBy', {
+                  undoneBy: f.undoneBy,
+                  undoneAt: dateWords(f.undoneAt),
+                  undoneAt2: timeWords(f.undoneAt),
+                })}
               </span>
             ) : (
               <Button
                 disabled={who.trim() === '' || undo.isPending}
                 onClick={() => undo.mutate({ id: f.id, who })}
-                aria-label={`Take back ${f.file}`}
+                aria-label={say('files.takeBack', { file: f.file })}
               >
-                Take back
+                {say('files.takeBack2')}
               </Button>
             )}
           </li>

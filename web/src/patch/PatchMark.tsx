@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import { usePatchChange } from '../api/hooks'
 import { Why } from '../shared/Why'
 import { Decide } from '../visit/Decide'
+import { say } from '../words/say'
 import './patch.css'
 
 /** Whether a strong new step may begin, with the test to start or to do without. */
@@ -19,10 +20,10 @@ export function PatchMark({ client, call }: { client: string; call: Schemas['Pat
         <b>
           {
             {
-              MISSING: 'Patch test first.',
-              RUNNING: 'Patch test running.',
-              PASSED: 'Patch test read.',
-              WAIVED: 'Without a patch test.',
+              MISSING: say('patch.patchTestFirst'),
+              RUNNING: say('patch.patchTestRunning'),
+              PASSED: say('patch.patchTestRead'),
+              WAIVED: say('patch.withoutAPatchTest'),
             }[call.state]
           }
         </b>{' '}
@@ -33,22 +34,24 @@ export function PatchMark({ client, call }: { client: string; call: Schemas['Pat
           <Button
             onClick={() => change.start.mutate({ product: call.product, kind: 'USE_TEST', site: 'FOREARM' })}
           >
-            Start the test
+            {say('patch.startTheTest')}
           </Button>
         )}
-        {waits && !waiving && <Button onClick={() => setWaiving(true)}>Do without</Button>}
+        {waits && !waiving && <Button onClick={() => setWaiving(true)}>{say('patch.doWithout')}</Button>}
         {call.state === 'WAIVED' && (
-          <Button onClick={() => change.unwaive.mutate(call.product)}>Ask for a test after all</Button>
+          <Button onClick={() => change.unwaive.mutate(call.product)}>
+            {say('patch.askForATestAfterAll')}
+          </Button>
         )}
         <Link className="note-link" to={`/patch/${client}`}>
-          All tests
+          {say('patch.allTests')}
         </Link>
       </div>
       {waiving && waits && (
         <Decide
           pointer={`/waiver/${call.product}`}
-          question="Do without a patch test"
-          options={[{ value: 'waive', label: 'without a test' }]}
+          question={say('patch.doWithoutAPatchTest')}
+          options={[{ value: 'waive', label: say('patch.withoutATest') }]}
           decide={(_, who, why) => change.waive.mutate({ product: call.product, who, why })}
           close={() => setWaiving(false)}
         />

@@ -10,18 +10,19 @@ import { dateWords, timeWords } from '../shared/format'
 import { ProductPicker, type Picked } from '../products/ProductPicker'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
+import { say } from '../words/say'
 import './patch.css'
 
 type Test = Schemas['TestView']
 type Changes = ReturnType<typeof usePatchChange>
 
 const STANDING: Record<Test['verdict']['standing'], string> = {
-  OPEN: 'still being read',
-  MAY_USE: 'may be used',
-  REPEAT_WEAKER: 'test again, weaker',
-  DO_NOT_USE: 'do not use',
-  REFER: 'stop, and a doctor',
-  URGENT: 'stop, help at once',
+  OPEN: say('patch.stillBeingRead'),
+  MAY_USE: say('patch.mayBeUsed'),
+  REPEAT_WEAKER: say('patch.testAgainWeaker'),
+  DO_NOT_USE: say('patch.doNotUse'),
+  REFER: say('patch.stopAndADoctor'),
+  URGENT: say('patch.stopHelpAtOnce'),
 }
 
 /** The patch tests of one client: start, read, verdict, and what was done without. */
@@ -39,28 +40,28 @@ export default function PatchPage() {
       </div>
     )
   }
-  if (!client.data || !patches.data || !words.data) return <Fetching what="the patch tests" />
+  if (!client.data || !patches.data || !words.data) return <Fetching what={say('patch.thePatchTests')} />
   const refused = Object.values(change).find((m) => m.error)?.error
   const { tests, waivers } = patches.data
   return (
     <div className="page">
       <div className="desk-head">
-        <h1>Patch tests of {client.data.name}</h1>
-        <span className="second">Not the diagnostic test of a clinic. Never a peel, never a neat oil.</span>
+        <h1>{say('patch.patchTestsOf', { name: client.data.name })}</h1>
+        <span className="second">{say('patch.notTheDiagnosticTestOfAClinic')}</span>
       </div>
       {refused && <ErrorBand error={refused} />}
       <StartTest client={id} words={words.data} change={change} />
       {tests.length === 0 && (
         <p className="second" style={{ padding: '18px 0' }}>
-          No test yet. A strong product that is new waits until one is read, or waived with a reason.
+          {say('patch.noTestYetAStrongProductThat')}
         </p>
       )}
       {tests.map((t) => (
         <OneTest key={t.id} test={t} words={words.data} change={change} />
       ))}
       {waivers.length > 0 && (
-        <section className="band patch" aria-label="Done without a test">
-          <h2>Done without a test</h2>
+        <section className="band patch" aria-label={say('patch.doneWithoutATest')}>
+          <h2>{say('patch.doneWithoutATest')}</h2>
           <ul>
             {waivers.map((w) => (
               <li key={w.product} className="row">
@@ -69,9 +70,9 @@ export default function PatchPage() {
                 </span>
                 <Button
                   onClick={() => change.unwaive.mutate(w.product)}
-                  aria-label={`Ask for a test after all: ${w.name}`}
+                  aria-label={say('patch.askForATestAfterAll2', { name: w.name })}
                 >
-                  Ask for a test after all
+                  {say('patch.askForATestAfterAll')}
                 </Button>
               </li>
             ))}
@@ -90,19 +91,19 @@ function StartTest({ client, words, change }: { client: string; words: Vocabular
   const how = words.patch.kinds.find((k) => k.kind === kind)
   const where = words.patch.sites.find((s) => s.site === site)
   return (
-    <section className="band patch" aria-label="Start a test">
+    <section className="band patch" aria-label={say('patch.startATest')}>
       <div className="row">
         <ProductPicker
-          label="Product to test"
+          label={say('patch.productToTest')}
           width={300}
           value={product}
           pick={setProduct}
-          shelves={[{ from: 'Own shelf', products: own.map((i) => i.product) }]}
+          shelves={[{ from: say('patch.ownShelf'), products: own.map((i) => i.product) }]}
         />
         <ToggleButtonGroup
           exclusive
           value={kind}
-          aria-label="How"
+          aria-label={say('patch.how')}
           onChange={(_, next: typeof kind | null) => next && setKind(next)}
         >
           {words.patch.kinds.map((k) => (
@@ -114,7 +115,7 @@ function StartTest({ client, words, change }: { client: string; words: Vocabular
         <ToggleButtonGroup
           exclusive
           value={site}
-          aria-label="Where"
+          aria-label={say('patch.where')}
           onChange={(_, next: typeof site | null) => next && setSite(next)}
         >
           {words.patch.sites.map((s) => (
@@ -131,7 +132,7 @@ function StartTest({ client, words, change }: { client: string; words: Vocabular
             change.start.mutate({ product: product.id, kind, site }, { onSuccess: () => setProduct(null) })
           }
         >
-          Start now
+          {say('patch.startNow')}
         </Button>
       </div>
       <p className="second">
@@ -147,7 +148,7 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
   const open = verdict.standing === 'OPEN'
   const bad = !open && verdict.standing !== 'MAY_USE'
   return (
-    <section className="band patch" aria-label={`Test of ${test.name}`}>
+    <section className="band patch" aria-label={say('patch.testOf', { name: test.name })}>
       <div className="row">
         <h2 style={{ flex: 1 }}>
           {test.name}: <span className={bad ? 'bad' : ''}>{STANDING[verdict.standing]}</span>
@@ -155,9 +156,9 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
         {test.readings.length === 0 && (
           <Button
             onClick={() => change.drop.mutate(test.id)}
-            aria-label={`Take back the test of ${test.name}`}
+            aria-label={say('patch.takeBackTheTestOf', { name: test.name })}
           >
-            Take back
+            {say('patch.takeBack')}
           </Button>
         )}
       </div>
@@ -166,9 +167,11 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
       </p>
       <p className="second">
         {words.patch.kinds.find((k) => k.kind === test.kind)?.label},{' '}
-        {words.patch.sites.find((s) => s.site === test.site)?.label}, begun {dateWords(test.started)}{' '}
-        {timeWords(test.started)}
-        {verdict.due && `; next reading ${dateWords(verdict.due)} ${timeWords(verdict.due)}`}
+        {words.patch.sites.find((s) => s.site === test.site)?.label}
+        {say('patch.begun')}
+        {dateWords(test.started)} {timeWords(test.started)}
+        {verdict.due &&
+          say('patch.nextReading', { due: dateWords(verdict.due), due2: timeWords(verdict.due) })}
       </p>
       <ol className="patch-readings">
         {test.readings.map((r) => (
@@ -180,16 +183,20 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
             </span>
             <Button
               onClick={() => change.takeBack.mutate({ test: test.id, reading: r.id })}
-              aria-label={`Take back the reading after ${hoursWords(r.hours)}`}
+              aria-label={say('patch.takeBackTheReadingAfter', { hours: hoursWords(r.hours) })}
             >
-              Take back
+              {say('patch.takeBack')}
             </Button>
           </li>
         ))}
       </ol>
       {open && (
         <>
-          <div className="pads patch-pads" role="group" aria-label={`Read now: ${test.name}`}>
+          <div
+            className="pads patch-pads"
+            role="group"
+            aria-label={say('patch.readNow', { name: test.name })}
+          >
             {words.patch.grades.map((g, i) => (
               <button
                 key={g}
@@ -207,7 +214,7 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
             ))}
           </div>
           <TextField
-            label="Remark for this reading"
+            label={say('patch.remarkForThisReading')}
             value={remark}
             fullWidth
             onChange={(e) => setRemark(e.target.value)}
@@ -219,4 +226,5 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
   )
 }
 
-const hoursWords = (hours: number) => (hours < 1 ? `${Math.round(hours * 60)} min` : `${Math.round(hours)} h`)
+const hoursWords = (hours: number) =>
+  hours < 1 ? say('patch.min', { round: Math.round(hours * 60) }) : `${Math.round(hours)} h`

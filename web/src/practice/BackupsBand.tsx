@@ -4,18 +4,19 @@ import { api, ask, type Schemas } from '../api/client'
 import { keys, useBackups } from '../api/hooks'
 import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { say } from '../words/say'
 
 const KINDS: Record<Schemas['Backup']['kind'], string> = {
-  DAILY: 'by itself, for the day',
-  BY_HAND: 'by hand',
-  BEFORE_MIGRATION: 'before a newer Outfell changed the file',
-  BEFORE_RESTORE: 'before a backup was put back',
+  DAILY: say('practice.byItselfForTheDay'),
+  BY_HAND: say('practice.byHand'),
+  BEFORE_MIGRATION: say('practice.beforeANewerOutfellChangedTheFile'),
+  BEFORE_RESTORE: say('practice.beforeABackupWasPutBack'),
 }
 
 const sizeOf = (bytes: number) =>
   bytes < 1024 * 1024
-    ? `${Math.max(1, Math.round(bytes / 1024))} kB`
-    : `${(bytes / 1024 / 1024).toFixed(1)} MB`
+    ? say('practice.kb', { max: Math.max(1, Math.round(bytes / 1024)) })
+    : say('practice.mb', { toFixed: (bytes / 1024 / 1024).toFixed(1) })
 
 /** The copies of everything that is kept, with day and size. */
 export function BackupsBand() {
@@ -27,34 +28,34 @@ export function BackupsBand() {
   })
   const all = backups.data ?? []
   return (
-    <section className="band practice" aria-label="Backups">
+    <section className="band practice" aria-label={say('practice.backups')}>
       <div>
-        <h2>Backups</h2>
+        <h2>{say('practice.backups')}</h2>
         <p className="second">
-          One is made by itself each day, and before a newer Outfell changes the file; each was opened and
-          read through. The thirty newest are kept. To put one back: <code>./outfell restore FILE</code>.
+          {say('practice.oneIsMadeByItselfEachDay')}
+          <code>{say('practice.outfellRestoreFile')}</code>.
         </p>
         <Button onClick={() => make.mutate()} disabled={make.isPending}>
-          {make.isPending ? 'Copying and reading it through' : 'Make one now'}
+          {make.isPending ? say('practice.copyingAndReadingItThrough') : say('practice.makeOneNow')}
         </Button>
         {make.isError && <ErrorBand error={make.error} />}
       </div>
       <div>
         {backups.isError && <ErrorBand error={backups.error} again={() => void backups.refetch()} />}
-        {backups.data && all.length === 0 && <p>None yet; the first is made within the minute.</p>}
+        {backups.data && all.length === 0 && <p>{say('practice.noneYetTheFirstIsMadeWithin')}</p>}
         {all.length > 0 && (
           <details open={all.length <= 5}>
             <summary>
-              {all.length === 1 ? '1 backup' : `${all.length} backups`}, the newest of{' '}
-              {all[0] && `${dateWords(all[0].made)} ${timeWords(all[0].made)}`}
+              {all.length === 1 ? say('practice.1Backup') : say('practice.backups2', { length: all.length })}
+              {say('practice.theNewestOf')} {all[0] && `${dateWords(all[0].made)} ${timeWords(all[0].made)}`}
             </summary>
             <table className="backups">
               <thead>
                 <tr>
-                  <th scope="col">Made</th>
-                  <th scope="col">Size</th>
-                  <th scope="col">How</th>
-                  <th scope="col">File</th>
+                  <th scope="col">{say('practice.made')}</th>
+                  <th scope="col">{say('practice.size')}</th>
+                  <th scope="col">{say('practice.how')}</th>
+                  <th scope="col">{say('practice.file')}</th>
                 </tr>
               </thead>
               <tbody>

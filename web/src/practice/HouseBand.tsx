@@ -1,3 +1,4 @@
+import { useRef } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
@@ -9,13 +10,14 @@ import { ErrorBand } from '../shared/States'
 import { useTyped } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
+import { languages, say } from '../words/say'
 
 type House = Schemas['HouseView']
 type Typed = { version: number; name: string; address: string; telephone: string; hours: string } & Formats
 
 const DATES: { value: Formats['dates']; label: string }[] = [
-  { value: 'DAY_MONTH_YEAR', label: '25 November 2026' },
-  { value: 'MONTH_DAY_YEAR', label: 'November 25, 2026' },
+  { value: 'DAY_MONTH_YEAR', label: say('practice.25November2026') },
+  { value: 'MONTH_DAY_YEAR', label: say('practice.november252026') },
   { value: 'YEAR_MONTH_DAY', label: '2026-11-25' },
 ]
 
@@ -24,15 +26,17 @@ export function HouseBand() {
   const house = useHouse()
   if (!house.data) return null
   return (
-    <section className="band practice" aria-label="This practice">
+    <section className="band practice" aria-label={say('practice.thisPractice')}>
       <div>
-        <h2>This practice</h2>
-        <p className="second">
-          What stands on the client’s sheet and on a note to a doctor, and how days and measures are written.
-        </p>
+        <h2>{say('practice.thisPractice')}</h2>
+        <p className="second">{say('practice.whatStandsOnTheClientSSheet')}</p>
         {house.data.by && house.data.at && (
           <p className="second">
-            Set {longDate(house.data.at)} {timeWords(house.data.at)} by {house.data.by}.
+            {say('practice.setBy', {
+              at: longDate(house.data.at),
+              at2: timeWords(house.data.at),
+              by: house.data.by,
+            })}
           </p>
         )}
       </div>
@@ -44,6 +48,9 @@ export function HouseBand() {
     </section>
   )
 }
+
+/** A language by its own name. */
+const languageName = (code: string) => new Intl.DisplayNames([code], { type: 'language' }).of(code) ?? code
 
 const typedFrom = ({ details, version }: House): Typed => ({
   version,
@@ -124,14 +131,14 @@ function DetailsForm({ house }: { house: House }) {
   )
   return (
     <form
-      aria-label="Details of the practice"
+      aria-label={say('practice.detailsOfThePractice')}
       onSubmit={(e) => {
         e.preventDefault()
         save.mutate(now)
       }}
     >
       <div className="row">
-        {text('name', 'Name of the practice')}
+        {text('name', say('practice.nameOfThePractice'))}
         {text('telephone', 'Telephone')}
       </div>
       <div className="row">
@@ -139,34 +146,40 @@ function DetailsForm({ house }: { house: House }) {
         {text('hours', 'Hours', 2)}
       </div>
       <div className="row">
-        {pick('dates', 'Days are written', DATES, 200)}
+        {pick(
+          'language',
+          say('practice.language'),
+          languages().map((l) => ({ value: l, label: languageName(l) })),
+          150,
+        )}
+        {pick('dates', say('practice.daysAreWritten'), DATES, 200)}
         {pick(
           'clock24',
-          'The afternoon is',
+          say('practice.theAfternoonIs'),
           [
             { value: true, label: '14:00' },
-            { value: false, label: '2:00 pm' },
+            { value: false, label: say('practice.200Pm') },
           ],
           130,
         )}
         {pick(
           'firstDay',
-          'The week begins',
+          say('practice.theWeekBegins'),
           DAYS.map((d) => ({ value: d, label: capital(dayShort(d)) })),
           140,
         )}
         {pick(
           'volume',
-          'Packs are told in',
+          say('practice.packsAreToldIn'),
           [
-            { value: 'ML', label: 'ml and g' },
-            { value: 'FL_OZ', label: 'fl oz and oz' },
+            { value: 'ML', label: say('practice.mlAndG') },
+            { value: 'FL_OZ', label: say('practice.flOzAndOz') },
           ],
           150,
         )}
         {pick(
           'temperature',
-          'Warmth is told in',
+          say('practice.warmthIsToldIn'),
           [
             { value: 'CELSIUS', label: '°C' },
             { value: 'FAHRENHEIT', label: '°F' },
@@ -175,11 +188,11 @@ function DetailsForm({ house }: { house: House }) {
         )}
       </div>
       <div className="row">
-        <Who help="Needed before a change" />
+        <Who help={say('practice.neededBeforeAChange')} />
         <Button type="submit" disabled={typed === undefined || who.trim() === '' || save.isPending}>
-          Save the practice’s page
+          {say('practice.saveThePracticeSPage')}
         </Button>
-        {typed !== undefined && <Button onClick={forget}>Leave it as it was</Button>}
+        {typed !== undefined && <Button onClick={forget}>{say('practice.leaveItAsItWas')}</Button>}
       </div>
       {save.isError && !(refused && refused.fields.length > 0) && <ErrorBand error={save.error} />}
     </form>
@@ -213,18 +226,22 @@ function Workers({ house }: { house: House }) {
   })
   return (
     <div>
-      <h3>Who works here</h3>
-      <p className="second">Picked once on each machine, and signed under everything decided by hand.</p>
+      <h3>{say('practice.whoWorksHere')}</h3>
+      <p className="second">{say('practice.pickedOnceOnEachMachineAndSigned')}</p>
       <ul className="row">
         {house.workers.map((w) => (
           <li key={w.id} className="who">
             <b>{w.name}</b>
-            <Button size="small" aria-label={`${w.name} has left`} onClick={() => leave.mutate(w.id)}>
-              Has left
+            <Button
+              size="small"
+              aria-label={say('practice.hasLeft', { name: w.name })}
+              onClick={() => leave.mutate(w.id)}
+            >
+              {say('practice.hasLeft2')}
             </Button>
           </li>
         ))}
-        {house.workers.length === 0 && <li className="second">Nobody is named yet.</li>}
+        {house.workers.length === 0 && <li className="second">{say('practice.nobodyIsNamedYet')}</li>}
       </ul>
       <form
         className="row"
@@ -233,9 +250,13 @@ function Workers({ house }: { house: House }) {
           join.mutate()
         }}
       >
-        <TextField label="Another name" value={name ?? ''} onChange={(e) => keepName(e.target.value)} />
+        <TextField
+          label={say('practice.anotherName')}
+          value={name ?? ''}
+          onChange={(e) => keepName(e.target.value)}
+        />
         <Button type="submit" disabled={(name ?? '').trim() === '' || join.isPending}>
-          Works here
+          {say('practice.worksHere')}
         </Button>
       </form>
       {(join.error ?? leave.error) && <ErrorBand error={(join.error ?? leave.error) as Error} />}
@@ -245,6 +266,7 @@ function Workers({ house }: { house: House }) {
 
 function Mark({ house }: { house: House }) {
   const queries = useQueryClient()
+  const chooser = useRef<HTMLInputElement>(null)
   const [who] = useWho()
   const settle = (view: House) => queries.setQueryData(keys.house, view)
   const set = useMutation({
@@ -266,32 +288,35 @@ function Mark({ house }: { house: House }) {
   })
   return (
     <div>
-      <h3>Its mark</h3>
+      <h3>{say('practice.itsMark')}</h3>
       <div className="row">
         {house.mark !== '' && (
           <img
             src={`/api/practice/house/mark?v=${encodeURIComponent(house.markVersion)}`}
-            alt="The mark of this practice"
+            alt={say('practice.theMarkOfThisPractice')}
             style={{ maxHeight: 64, maxWidth: 160 }}
           />
         )}
-        <Button component="label">
-          {house.mark === '' ? 'Choose a picture, SVG or PNG' : 'Choose another'}
-          <input
-            type="file"
-            accept="image/svg+xml,image/png"
-            className="visually-hidden"
-            onChange={(e) => {
-              const file = e.target.files?.[0]
-              if (file) set.mutate(file)
-              e.target.value = ''
-            }}
-          />
+        <Button onClick={() => chooser.current?.click()}>
+          {house.mark === '' ? say('practice.chooseAPictureSvgOrPng') : say('practice.chooseAnother')}
         </Button>
-        {house.mark !== '' && <Button onClick={() => drop.mutate()}>Take it off</Button>}
+        <input
+          ref={chooser}
+          type="file"
+          accept="image/svg+xml,image/png"
+          hidden
+          onChange={(e) => {
+            const file = e.target.files?.[0]
+            if (file) set.mutate(file)
+            e.target.value = ''
+          }}
+        />
+        {house.mark !== '' && <Button onClick={() => drop.mutate()}>{say('practice.takeItOff')}</Button>}
       </div>
       {(set.error ?? drop.error) && <ErrorBand error={(set.error ?? drop.error) as Error} />}
-      {house.markVersion !== '' && <p className="second">Since {dateWords(house.markVersion)}.</p>}
+      {house.markVersion !== '' && (
+        <p className="second">{say('practice.since', { markVersion: dateWords(house.markVersion) })}</p>
+      )}
     </div>
   )
 }

@@ -14,6 +14,7 @@ import { BackupsBand } from './BackupsBand'
 import { HouseBand } from './HouseBand'
 import { SchoolsBand } from './SchoolsBand'
 import { YardstickBand } from './YardstickBand'
+import { say } from '../words/say'
 import './practice.css'
 
 type Band = Schemas['BandView']
@@ -31,11 +32,11 @@ export default function PracticePage() {
       </div>
     )
   }
-  if (!bands.data) return <Fetching what="the settings" />
+  if (!bands.data) return <Fetching what={say('practice.theSettings')} />
   return (
     <div className="page">
       <div className="desk-head">
-        <h1>The practice</h1>
+        <h1>{say('practice.thePractice')}</h1>
       </div>
       <HouseBand />
       <CurrencyBand />
@@ -43,10 +44,8 @@ export default function PracticePage() {
       <YardstickBand />
       <SchoolsBand />
       <div className="desk-head">
-        <h2>The bands of the probe</h2>
-        <span className="second">
-          Bands belong to a probe. Set them once for yours; every verdict follows at once.
-        </span>
+        <h2>{say('practice.theBandsOfTheProbe')}</h2>
+        <span className="second">{say('practice.bandsBelongToAProbeSetThem')}</span>
       </div>
       {bands.data.map((b) => (
         <OneBand key={`${b.band} ${b.low} ${b.high}`} band={b} />
@@ -72,10 +71,10 @@ function CurrencyBand() {
   })
   if (!setting) return null
   return (
-    <section className="band practice" aria-label="Currency">
+    <section className="band practice" aria-label={say('practice.currency')}>
       <div>
-        <h2>Currency</h2>
-        <p className="second">Prices stay the numbers that they are; this says what they count.</p>
+        <h2>{say('practice.currency')}</h2>
+        <p className="second">{say('practice.pricesStayTheNumbersThatTheyAre')}</p>
       </div>
       <div>
         <div className="row">
@@ -88,7 +87,7 @@ function CurrencyBand() {
             disabled={who.trim() === '' || set.isPending}
             onChange={(_, next) => set.mutate(next.code)}
             sx={{ width: 340 }}
-            renderInput={(params) => <TextField {...params} label="Prices are in" />}
+            renderInput={(params) => <TextField {...params} label={say('practice.pricesAreIn')} />}
           />
           <Who />
         </div>
@@ -147,18 +146,18 @@ function OneBand({ band }: { band: Band }) {
             if (typed.low !== null && typed.high !== null) set.mutate({ low: typed.low, high: typed.high })
           }}
         >
-          <Bound label={`${band.words[0]} ends at`} value={low} set={setLow} />
-          <Bound label={`${band.words[2]} begins at`} value={high} set={setHigh} />
+          <Bound label={say('practice.endsAt', { value: band.words[0] })} value={low} set={setLow} />
+          <Bound label={say('practice.beginsAt', { value: band.words[2] })} value={high} set={setHigh} />
           <Who />
           <Button
             type="submit"
             disabled={!changed || typed.low === null || typed.high === null || who.trim() === ''}
           >
-            Set
+            {say('practice.set')}
           </Button>
           {!shipped && (
             <Button disabled={who.trim() === ''} onClick={() => set.mutate(band.shipped)}>
-              Back to {band.shipped.low} and {band.shipped.high}
+              {say('practice.backToAnd', { low: band.shipped.low, high: band.shipped.high })}
             </Button>
           )}
         </form>
@@ -174,7 +173,13 @@ function OneBand({ band }: { band: Band }) {
           <ul className="second">
             {band.changes.slice(0, 5).map((c) => (
               <li key={c.at}>
-                {dateWords(c.at)} {timeWords(c.at)}, {c.by}: {c.low} and {c.high}
+                {say('practice.and', {
+                  at: dateWords(c.at),
+                  at2: timeWords(c.at),
+                  by: c.by,
+                  low: c.low,
+                  high: c.high,
+                })}
               </li>
             ))}
           </ul>
@@ -191,7 +196,7 @@ function Bound({ label, value, set }: { label: string; value: string; set: (text
       label={label}
       value={value}
       error={wrong}
-      helperText={wrong ? `"${value}" is not a number.` : undefined}
+      helperText={wrong ? say('practice.isNotANumber', { value }) : undefined}
       onChange={(e) => set(e.target.value)}
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       sx={{ width: 170 }}

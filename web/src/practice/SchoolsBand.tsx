@@ -9,6 +9,7 @@ import { ErrorBand } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
+import { say } from '../words/say'
 
 type Debated = Schemas['DebatedView']
 
@@ -22,17 +23,18 @@ export function SchoolsBand() {
   if (schools.isError) return <ErrorBand error={schools.error} again={() => void schools.refetch()} />
   const followed = (schools.data ?? []).filter((d) => d.followsOther).length
   return (
-    <section className="band practice" aria-label="What may meet">
+    <section className="band practice" aria-label={say('practice.whatMayMeet')}>
       <div>
-        <h2>What may meet</h2>
-        <p className="second">Where schools differ, choose the one that this house follows.</p>
-        <Who help="Needed before a change" />
+        <h2>{say('practice.whatMayMeet')}</h2>
+        <p className="second">{say('practice.whereSchoolsDifferChooseTheOneThat')}</p>
+        <Who help={say('practice.neededBeforeAChange')} />
       </div>
       <div>
         <details className="yardstick">
           <summary>
-            {schools.data?.length ?? 0} meetings on which schools differ
-            {followed > 0 && `, the other school in ${followed}`}
+            {schools.data?.length ?? 0}
+            {say('practice.meetingsOnWhichSchoolsDiffer')}
+            {followed > 0 && say('practice.theOtherSchoolIn', { followed })}
           </summary>
           {(schools.data ?? []).map((d) => (
             <OneMeeting key={d.id} debated={d} who={who} />
@@ -72,7 +74,9 @@ function OneMeeting({ debated, who }: { debated: Debated; who: string }) {
         <ToggleButton value={true}>{capital(MEETINGS[debated.otherMeeting])}</ToggleButton>
       </ToggleButtonGroup>
       <span style={{ flex: 1 }}>
-        <b>{name}.</b> <Why because={debated.because} /> Others: {debated.otherSchool}
+        <b>{name}.</b> <Why because={debated.because} />
+        {say('practice.others')}
+        {debated.otherSchool}
         {debated.by != null && debated.at != null && (
           <span className="second">
             {' '}

@@ -8,6 +8,7 @@ import { capital, dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
+import { say } from '../words/say'
 
 type Setting = Schemas['YardstickView']
 
@@ -21,13 +22,11 @@ export function YardstickBand() {
   if (yardstick.isError) return <ErrorBand error={yardstick.error} again={() => void yardstick.refetch()} />
   const groups = [...new Set((yardstick.data ?? []).map((s) => s.group))]
   return (
-    <section className="band practice" aria-label="What the choice weighs">
+    <section className="band practice" aria-label={say('practice.whatTheChoiceWeighs')}>
       <div>
-        <h2>What the choice weighs</h2>
-        <p className="second">
-          All concerns of a plan share 100 points. Change a weight and every plan follows at once.
-        </p>
-        <Who help="Needed before a change" />
+        <h2>{say('practice.whatTheChoiceWeighs')}</h2>
+        <p className="second">{say('practice.allConcernsOfAPlanShare100')}</p>
+        <Who help={say('practice.neededBeforeAChange')} />
       </div>
       <div>
         {groups.map((group) => (
@@ -63,7 +62,7 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
   })
   const value = text.trim() === '' ? null : numberFrom(text)
   const refused = set.error instanceof Refused ? set.error.fields[0]?.sentence : set.error?.message
-  const wrong = value === null ? `"${text}" is not a number.` : refused
+  const wrong = value === null ? say('practice.isNotANumber2', { text }) : refused
   return (
     <form
       className="row"
@@ -73,7 +72,7 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
       }}
     >
       <TextField
-        label={`${setting.least} to ${setting.most}`}
+        label={say('practice.to', { least: setting.least, most: setting.most })}
         value={text}
         error={!!wrong}
         onChange={(e) => setText(e.target.value)}
@@ -90,26 +89,29 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
         )}
         {setting.changes[0] && (
           <span className="second">
-            {' '}
-            {setting.changes[0].by}, {dateWords(setting.changes[0].at)} {timeWords(setting.changes[0].at)};
-            shipped with {setting.shipped}.
+            {say('practice.shippedWith', {
+              by: setting.changes[0].by,
+              at: dateWords(setting.changes[0].at),
+              at2: timeWords(setting.changes[0].at),
+              shipped: setting.shipped,
+            })}
           </span>
         )}
       </span>
       <Button
         type="submit"
         disabled={value === null || value === setting.value || who.trim() === '' || set.isPending}
-        aria-label={`Set: ${setting.words}`}
+        aria-label={say('practice.set2', { words: setting.words })}
       >
-        Set
+        {say('practice.set')}
       </Button>
       {setting.value !== setting.shipped && (
         <Button
           disabled={who.trim() === ''}
           onClick={() => set.mutate(setting.shipped)}
-          aria-label={`Back to ${setting.shipped}: ${setting.words}`}
+          aria-label={say('practice.backTo', { shipped: setting.shipped, words: setting.words })}
         >
-          Back to {setting.shipped}
+          {say('practice.backTo2', { shipped: setting.shipped })}
         </Button>
       )}
     </form>

@@ -13,6 +13,7 @@ import { PatternSet, Bands } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
 import { MixForm } from './MixForm'
 import { ProductPicker, type Picked } from './ProductPicker'
+import { say } from '../words/say'
 import './products.css'
 
 /** What the client owns: from the house shelf by name, or by its label. */
@@ -31,32 +32,32 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
     else change.addKnown.mutate({ product: next.id, weeks: 4, nights: [] })
   }
   return (
-    <section className="band shelf" aria-label="The client’s own shelf">
+    <section className="band shelf" aria-label={say('products.theClientSOwnShelf')}>
       <PatternSet />
       <div className="desk-head">
-        <h2>What stands on the shelf at home</h2>
+        <h2>{say('products.whatStandsOnTheShelfAtHome')}</h2>
         <span style={{ marginLeft: 'auto' }}>
           <ProductPicker
-            label="By name, from any shelf"
+            label={say('products.byNameFromAnyShelf')}
             width={300}
             value={null}
             pick={(next) => next && void pick(next)}
-            shelves={[{ from: 'Owned by other clients', products: others.data ?? [] }]}
+            shelves={[{ from: say('products.ownedByOtherClients'), products: others.data ?? [] }]}
           />
         </span>
         {visit && (
           <Button component={Link} to={`/visits/${visit}/now`} disabled={shelf.data?.length === 0}>
-            Read as a routine
+            {say('products.readAsARoutine')}
           </Button>
         )}
         <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
-          By its label
+          {say('products.byItsLabel')}
         </Button>
         <Button onClick={() => setMixing(!mixing)} aria-expanded={mixing}>
-          Home-made
+          {say('products.homeMade')}
         </Button>
         <Button component={Link} to={`/clients/${client}/files`}>
-          Files
+          {say('products.files')}
         </Button>
       </div>
       {failed && <ErrorBand error={failed} />}
@@ -101,10 +102,13 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
               <Link to={`/products/${item.product.id}`}>{item.product.name}</Link>
               <span className="second">
                 {item.product.kindLabel}, {item.product.textureWords}
-                {item.use.weeks > 0 ? `, used ${item.use.weeks} weeks` : ', new'}
-                {item.use.opened && `, opened ${dateWords(item.use.opened)}`}
+                {item.use.weeks > 0
+                  ? say('products.usedWeeks', { weeks: item.use.weeks })
+                  : say('products.new')}
+                {item.use.opened && say('products.opened', { opened: dateWords(item.use.opened) })}
                 {item.use.left < 100 && `, ${leftWords(item.use.left)}`}
-                {item.nights.length > 0 && `, prescribed for ${item.nights.map(dayShort).join(', ')}`}
+                {item.nights.length > 0 &&
+                  say('products.prescribedFor', { join: item.nights.map(dayShort).join(', ') })}
               </span>
             </span>
             <Use
@@ -122,15 +126,13 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
             )}
             <Button
               onClick={() => change.takeOff.mutate(item.id)}
-              aria-label={`Take off: ${item.product.name}`}
+              aria-label={say('products.takeOff', { name: item.product.name })}
             >
-              Take off
+              {say('products.takeOff2')}
             </Button>
           </li>
         ))}
-        {shelf.data?.length === 0 && (
-          <li className="second">Nothing yet. Add what is used now; it is used up first.</li>
-        )}
+        {shelf.data?.length === 0 && <li className="second">{say('products.nothingYetAddWhatIsUsedNow')}</li>}
       </ul>
     </section>
   )
@@ -153,14 +155,14 @@ function Nights({
   return (
     <form
       className="look row nights"
-      aria-label={`Nights of ${name}`}
+      aria-label={say('products.nightsOf', { name })}
       onSubmit={(e) => {
         e.preventDefault()
         take(nights)
       }}
     >
       <p>
-        <b>{name}</b> {missing ?? 'is prescribed: on which nights, as the prescriber said?'}
+        <b>{name}</b> {missing ?? say('products.isPrescribedOnWhichNightsAsThe')}
       </p>
       <div className="row">
         {week().map((d) => (
@@ -174,9 +176,9 @@ function Nights({
           </ToggleButton>
         ))}
         <Button type="submit" disabled={nights.length === 0}>
-          Those nights
+          {say('products.thoseNights')}
         </Button>
-        {close && <Button onClick={close}>Not now</Button>}
+        {close && <Button onClick={close}>{say('products.notNow')}</Button>}
       </div>
     </form>
   )
@@ -192,49 +194,57 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
   const [pack, setPack] = useState(false)
   if (item.nights.length > 0) return <span />
   return (
-    <div className="row shelf-use" role="group" aria-label={`How ${product.name} is used`}>
+    <div
+      className="row shelf-use"
+      role="group"
+      aria-label={say('products.howIsUsed', { name: product.name })}
+    >
       <ToggleButton
         value="morning"
         selected={use.morning}
         onChange={() => set({ ...use, morning: !use.morning })}
       >
-        morning
+        {say('products.morning')}
       </ToggleButton>
       <ToggleButton
         value="evening"
         selected={use.evening}
         onChange={() => set({ ...use, evening: !use.evening })}
       >
-        evening
+        {say('products.evening')}
       </ToggleButton>
       <Pick
-        label="Days a week"
+        label={say('products.daysAWeek')}
         value={use.daysAWeek}
         choices={OFTEN}
         words={(n) => (n === 7 ? 'daily' : `${n} a week`)}
         pick={(daysAWeek) => set({ ...use, daysAWeek })}
       />
       <Pick
-        label="For"
+        label={say('products.for')}
         value={use.weeks}
         choices={WEEKS}
         words={(n) => (n === 0 ? 'new' : `${n} weeks`)}
         pick={(weeks) => set({ ...use, weeks })}
       />
-      <Button onClick={() => setPack(!pack)} aria-expanded={pack} aria-label={`Pack of ${product.name}`}>
-        Pack
+      <Button
+        onClick={() => setPack(!pack)}
+        aria-expanded={pack}
+        aria-label={say('products.packOf', { name: product.name })}
+      >
+        {say('products.pack')}
       </Button>
       {pack && (
         <>
           <Pick
-            label="Left"
+            label={say('products.left')}
             value={use.left}
             choices={LEFT}
             words={leftWords}
             pick={(left) => set({ ...use, left })}
           />
           <DateField
-            label="Opened"
+            label={say('products.opened2')}
             value={use.opened ?? ''}
             pick={(day) => set({ ...use, opened: day === '' ? null : day })}
           />
@@ -245,7 +255,7 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
 }
 
 function leftWords(percent: number) {
-  return percent === 100 ? 'full' : percent === 0 ? 'empty' : `${percent} % left`
+  return percent === 100 ? 'full' : percent === 0 ? 'empty' : say('products.left2', { percent })
 }
 
 function Pick({

@@ -2,6 +2,7 @@ import { Link, useSearchParams } from 'react-router'
 import { useComparison, useProductsNamed } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, Key, PatternSet } from '../strip/Bands'
+import { say } from '../words/say'
 import './products.css'
 
 /** Two to four products side by side; rows in which they part stand out. */
@@ -14,14 +15,14 @@ export default function ComparePage() {
     <div className="page">
       <PatternSet />
       <div className="desk-head">
-        <h1>Side by side</h1>
+        <h1>{say('products.sideBySide')}</h1>
         <Link to={`/products?${ids.map((id) => `compare=${encodeURIComponent(id)}`).join('&')}`}>
-          Choose others
+          {say('products.chooseOthers')}
         </Link>
       </div>
       {rows.isError && <ErrorBand error={rows.error} again={() => void rows.refetch()} />}
-      {ids.length < 2 && <p>Two to four products can be laid side by side.</p>}
-      {rows.isLoading && <Fetching what="the comparison" />}
+      {ids.length < 2 && <p>{say('products.twoToFourProductsCanBeLaid')}</p>}
+      {rows.isLoading && <Fetching what={say('products.theComparison')} />}
       {rows.data && (
         <div className="compare-wide">
           <table className="compare">
@@ -53,10 +54,7 @@ export default function ComparePage() {
               ))}
             </tbody>
           </table>
-          <p className="second">
-            A bar at the left marks the rows in which they part. A month counts one use a day on the face at
-            the house’s amounts.
-          </p>
+          <p className="second">{say('products.aBarAtTheLeftMarksThe')}</p>
           <Key />
         </div>
       )}

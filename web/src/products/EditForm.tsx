@@ -8,6 +8,7 @@ import { useTyped } from '../shared/typed'
 import { ErrorBand } from '../shared/States'
 import { numberFrom } from '../shared/format'
 import { UNITS } from './LabelForm'
+import { say } from '../words/say'
 
 type Typed = { name: string; maker: string; size: string; unit: string; price: string; label: string }
 
@@ -44,8 +45,9 @@ export function EditForm({
   const save = form.handleSubmit(async (typed) => {
     const size = numberFrom(typed.size)
     const price = numberFrom(typed.price)
-    if (size === null) form.setError('size', { message: `"${typed.size}" is not a number.` })
-    if (price === null) form.setError('price', { message: `"${typed.price}" is not a number.` })
+    if (size === null) form.setError('size', { message: say('products.isNotANumber', { size: typed.size }) })
+    if (price === null)
+      form.setError('price', { message: say('products.isNotANumber2', { price: typed.price }) })
     if (size === null || price === null) return
     try {
       await edit.mutateAsync({
@@ -71,13 +73,22 @@ export function EditForm({
     }
   })
   return (
-    <form className="band label-typed" aria-label="Change the product" onSubmit={(e) => void save(e)}>
+    <form
+      className="band label-typed"
+      aria-label={say('products.changeTheProduct')}
+      onSubmit={(e) => void save(e)}
+    >
       <div className="row">
-        <TextField label="Name on the pack" autoFocus sx={{ flex: 3, minWidth: 220 }} {...field('name')} />
-        <TextField label="Maker" sx={{ flex: 2, minWidth: 150 }} {...field('maker')} />
-        <TextField label="Size" sx={{ width: 90 }} {...field('size')} />
         <TextField
-          label="Unit"
+          label={say('products.nameOnThePack')}
+          autoFocus
+          sx={{ flex: 3, minWidth: 220 }}
+          {...field('name')}
+        />
+        <TextField label={say('products.maker')} sx={{ flex: 2, minWidth: 150 }} {...field('maker')} />
+        <TextField label={say('products.size')} sx={{ width: 90 }} {...field('size')} />
+        <TextField
+          label={say('products.unit')}
           select
           sx={{ width: 92 }}
           defaultValue={form.getValues('unit')}
@@ -89,23 +100,25 @@ export function EditForm({
             </MenuItem>
           ))}
         </TextField>
-        <TextField label={`Price ${money.sign}`} sx={{ width: 96 }} {...field('price')} />
+        <TextField
+          label={say('products.price', { sign: money.sign })}
+          sx={{ width: 96 }}
+          {...field('price')}
+        />
       </div>
       <TextField
-        label="Ingredient list, as printed"
+        label={say('products.ingredientListAsPrinted')}
         multiline
         minRows={3}
         maxRows={10}
         fullWidth
         {...field('label')}
       />
-      <p className="second">
-        Another ingredient list makes a new formula. Kept plans say which formula they were built with.
-      </p>
+      <p className="second">{say('products.anotherIngredientListMakesANewFormula')}</p>
       {edit.isError && <ErrorBand error={edit.error} />}
       <div className="row">
         <Button type="submit" variant="contained" disabled={edit.isPending}>
-          Save the change
+          {say('products.saveTheChange')}
         </Button>
         <Button
           onClick={() => {
@@ -113,7 +126,7 @@ export function EditForm({
             close()
           }}
         >
-          Leave as it was
+          {say('products.leaveAsItWas')}
         </Button>
       </div>
     </form>

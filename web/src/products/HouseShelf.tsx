@@ -11,6 +11,7 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, Key, PatternSet } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
 import { narrowings, wantedFrom, type Narrowing } from './narrow'
+import { say } from '../words/say'
 import './products.css'
 
 const MOST_COMPARED = 4
@@ -41,20 +42,20 @@ export default function HouseShelf() {
     <div className="page">
       <PatternSet />
       <div className="desk-head">
-        <h1>House shelf</h1>
+        <h1>{say('products.houseShelf')}</h1>
         <span className="second" role="status">
           {found.data && counted(found.data.total, found.data.products.length)}
         </span>
         <Button component={Link} to="/products/files" sx={{ ml: 'auto' }}>
-          Files
+          {say('products.files')}
         </Button>
         <Button onClick={() => setAdding(!adding)} aria-expanded={adding}>
-          Add by its label
+          {say('products.addByItsLabel')}
         </Button>
       </div>
       <div className="house-find">
         <TextField
-          label="Find by name, maker or ingredient"
+          label={say('products.findByNameMakerOrIngredient')}
           type="search"
           value={text}
           onChange={(e) => set('text', [e.target.value])}
@@ -72,9 +73,7 @@ export default function HouseShelf() {
               chosen.map((o) => o.id),
             )
           }
-          renderInput={(p) => (
-            <TextField {...p} label="Narrow by kind, active, concern, what it is without" />
-          )}
+          renderInput={(p) => <TextField {...p} label={say('products.narrowByKindActiveConcernWhatIt')} />}
         />
       </div>
       {adding && (
@@ -92,8 +91,8 @@ export default function HouseShelf() {
       )}
       <Key />
       {found.isError && <ErrorBand error={found.error} again={() => void found.refetch()} />}
-      {found.isPending && <Fetching what="the house shelf" />}
-      <ul className="house" aria-label="Products found">
+      {found.isPending && <Fetching what={say('products.theHouseShelf')} />}
+      <ul className="house" aria-label={say('products.productsFound')}>
         {found.data?.products.map((p) => (
           <Row
             key={p.id}
@@ -111,8 +110,8 @@ export default function HouseShelf() {
         {found.data?.total === 0 && (
           <li className="second" style={{ padding: 16 }}>
             {text === '' && by.length === 0
-              ? 'Nothing here yet. Add the first product by its label.'
-              : 'Nothing fits all of this. Take out a word or a filter.'}
+              ? say('products.nothingHereYetAddTheFirstProduct')
+              : say('products.nothingFitsAllOfThisTakeOut')}
           </li>
         )}
       </ul>
@@ -124,8 +123,8 @@ export default function HouseShelf() {
 function counted(total: number, shown: number) {
   if (total === 1) return '1 product'
   return total > shown
-    ? `${total} products, the first ${shown} shown; narrow to see the rest`
-    : `${total} products`
+    ? say('products.productsTheFirstShownNarrowToSee', { total, shown })
+    : say('products.products', { total })
 }
 
 function Row({
@@ -154,7 +153,7 @@ function Row({
         {p.kindLabel}
         <span className="second">
           {p.textureWords}
-          {p.spf > 0 && `, SPF ${p.spf}`}
+          {p.spf > 0 && say('products.spf', { spf: p.spf })}
         </span>
       </span>
       <span className="house-actives">
@@ -165,7 +164,7 @@ function Row({
           .join('; ')}
       </span>
       <span className="price">
-        {p.price > 0 ? money.words(p.price) : 'no price'}
+        {p.price > 0 ? money.words(p.price) : say('products.noPrice')}
         <span className="second">
           {p.size} {p.unit}
         </span>
@@ -175,9 +174,9 @@ function Row({
         selected={chosen}
         disabled={full && !chosen}
         onChange={choose}
-        aria-label={`Compare ${p.name}`}
+        aria-label={say('products.compare', { name: p.name })}
       >
-        Compare
+        {say('products.compare2')}
       </ToggleButton>
     </li>
   )
@@ -188,16 +187,14 @@ function Tray({ ids, clear }: { ids: string[]; clear: () => void }) {
   const go = useNavigate()
   const address = `/products/compare?${ids.map((id) => `ids=${encodeURIComponent(id)}`).join('&')}`
   return (
-    <div className="tray" role="region" aria-label="Chosen for comparing">
-      <b>
-        {ids.length} of {MOST_COMPARED} chosen
-      </b>
-      {ids.length === 1 && <span>Choose one more to lay them side by side.</span>}
+    <div className="tray" role="region" aria-label={say('products.chosenForComparing')}>
+      <b>{say('products.ofChosen', { length: ids.length, MOSTCOMPARED: MOST_COMPARED })}</b>
+      {ids.length === 1 && <span>{say('products.chooseOneMoreToLayThemSide')}</span>}
       <Button onClick={clear} sx={{ ml: 'auto' }}>
-        Clear
+        {say('products.clear')}
       </Button>
       <Button variant="contained" disabled={ids.length < 2} onClick={() => void go(address)}>
-        Lay side by side
+        {say('products.laySideBySide')}
       </Button>
     </div>
   )

@@ -10,6 +10,7 @@ import { capital, dayShort, DAYS, numberFrom } from '../shared/format'
 import { useTyped } from '../shared/typed'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
+import { say } from '../words/say'
 
 type Typed = {
   name: string
@@ -67,7 +68,7 @@ export function LabelForm({
   const read = useReadLabel(visit)
   const errors = form.formState.errors
   const fail = (error: unknown) => {
-    setFailure(error instanceof Error ? error : new Error('This could not be done.'))
+    setFailure(error instanceof Error ? error : new Error(say('products.thisCouldNotBeDone')))
     if (error instanceof Refused) {
       error.fields.forEach((f) => {
         const field = f.pointer.replace('/product', '').slice(1)
@@ -95,16 +96,16 @@ export function LabelForm({
   return (
     <form
       className="label-form"
-      aria-label="A product by its label"
+      aria-label={say('products.aProductByItsLabel')}
       onSubmit={(e) => void withForm((body) => read.mutateAsync(body))(e)}
     >
       <div className="label-typed">
-        <TextField label="Name on the pack" autoFocus fullWidth {...field('name')} />
+        <TextField label={say('products.nameOnThePack')} autoFocus fullWidth {...field('name')} />
         <div className="row">
-          <TextField label="Maker" sx={{ flex: 2, minWidth: 130 }} {...field('maker')} />
-          <TextField label="Size" sx={{ width: 90 }} {...field('size')} />
+          <TextField label={say('products.maker')} sx={{ flex: 2, minWidth: 130 }} {...field('maker')} />
+          <TextField label={say('products.size')} sx={{ width: 90 }} {...field('size')} />
           <TextField
-            label="Unit"
+            label={say('products.unit')}
             select
             sx={{ width: 92 }}
             defaultValue={form.getValues('unit')}
@@ -116,11 +117,15 @@ export function LabelForm({
               </MenuItem>
             ))}
           </TextField>
-          <TextField label={`Price ${money.sign}`} sx={{ width: 96 }} {...field('price')} />
-          {own && <TextField label="Weeks used" sx={{ width: 110 }} {...field('weeks')} />}
+          <TextField
+            label={say('products.price', { sign: money.sign })}
+            sx={{ width: 96 }}
+            {...field('price')}
+          />
+          {own && <TextField label={say('products.weeksUsed')} sx={{ width: 110 }} {...field('weeks')} />}
         </div>
         <TextField
-          label="Ingredient list, as printed"
+          label={say('products.ingredientListAsPrinted')}
           multiline
           minRows={5}
           maxRows={12}
@@ -134,7 +139,7 @@ export function LabelForm({
               selected={prescription}
               onChange={() => setPrescription(!prescription)}
             >
-              Prescribed
+              {say('products.prescribed')}
             </ToggleButton>
             {prescription &&
               DAYS.map((d) => (
@@ -153,10 +158,10 @@ export function LabelForm({
         )}
         <div className="row">
           <Button type="submit" disabled={read.isPending}>
-            Read the label
+            {say('products.readTheLabel')}
           </Button>
           <Button type="button" onClick={close}>
-            Not now
+            {say('products.notNow')}
           </Button>
         </div>
         {failure && <ErrorBand error={failure} />}
@@ -166,7 +171,8 @@ export function LabelForm({
           <>
             {read.data.forbidden.length > 0 && (
               <div className="stop" role="alert" style={{ marginBottom: 10 }}>
-                <b>Not for this client.</b> It may stand on the shelf; no plan will use it.
+                <b>{say('products.notForThisClient')}</b>
+                {say('products.itMayStandOnTheShelfNo')}
                 <ul>
                   {read.data.forbidden.map((b) => (
                     <li key={b.sentence}>
@@ -186,13 +192,13 @@ export function LabelForm({
             />
             <div className="row" style={{ margin: '12px 0' }}>
               <TextField
-                label="Kind, put right"
+                label={say('products.kindPutRight')}
                 select
                 sx={{ width: 190 }}
                 defaultValue=""
                 {...field('kind')}
               >
-                <MenuItem value="">as read</MenuItem>
+                <MenuItem value="">{say('products.asRead')}</MenuItem>
                 {(words?.kinds ?? []).map((k) => (
                   <MenuItem key={k.kind} value={k.kind}>
                     {k.label}
@@ -200,13 +206,13 @@ export function LabelForm({
                 ))}
               </TextField>
               <TextField
-                label="Texture, put right"
+                label={say('products.texturePutRight')}
                 select
                 sx={{ width: 210 }}
                 defaultValue=""
                 {...field('texture')}
               >
-                <MenuItem value="">as read</MenuItem>
+                <MenuItem value="">{say('products.asRead')}</MenuItem>
                 {(words?.textures ?? []).map((t) => (
                   <MenuItem key={t.grade} value={String(t.grade)}>
                     {t.grade} {t.label}
@@ -224,14 +230,11 @@ export function LabelForm({
                 })()
               }
             >
-              {own ? 'Put it on the shelf' : 'Add to the house shelf'}
+              {own ? say('products.putItOnTheShelf') : say('products.addToTheHouseShelf')}
             </Button>
           </>
         ) : (
-          <p className="second">
-            Paste the list with its line breaks, brackets and percentages. What it is, where it goes and what
-            to mind will stand here before anything is kept.
-          </p>
+          <p className="second">{say('products.pasteTheListWithItsLineBreaks')}</p>
         )}
       </div>
     </form>
@@ -247,7 +250,7 @@ function toBody(
   const number = (field: 'size' | 'price' | 'weeks') => {
     const value = numberFrom(typed[field])
     if (value === null) {
-      wrong(field, `"${typed[field]}" is not a number.`)
+      wrong(field, say('products.isNotANumber3', { value: typed[field] }))
       fine = false
       return 0
     }
@@ -295,8 +298,9 @@ export function Findings({
   return (
     <>
       <h3>
-        Read as: {product.kindLabel}, {product.textureWords}
-        {product.spf > 0 && `, SPF ${product.spf}`}
+        {say('products.readAs')}
+        {product.kindLabel}, {product.textureWords}
+        {product.spf > 0 && say('products.spf', { spf: product.spf })}
       </h3>
       <ul className="dots">
         {product.findings.map((f) => (
@@ -310,22 +314,23 @@ export function Findings({
       </ul>
       {product.unknown.length > 0 && (
         <p className="look" style={{ marginTop: 8 }}>
-          <b>Not known:</b> {product.unknown.join(', ')}. They count for nothing; allergies are still looked
-          for in their names.
+          <b>{say('products.notKnown')}</b> {product.unknown.join(', ')}
+          {say('products.theyCountForNothingAllergiesAreStill')}
         </p>
       )}
       {meant && product.meant.length > 0 && (
-        <ul className="meant" aria-label="Perhaps misspelt">
+        <ul className="meant" aria-label={say('products.perhapsMisspelt')}>
           {product.meant.map((m) => (
             <li key={m.printed}>
-              <b>{m.printed}</b>: perhaps a slip for{' '}
+              <b>{m.printed}</b>
+              {say('products.perhapsASlipFor')}{' '}
               {m.guesses.map((g) => (
                 <Button
                   key={g.inci}
                   type="button"
                   title={g.because.sentence}
                   onClick={() => meant(m.printed, g.inci)}
-                  aria-label={`${g.inci}, in place of ${m.printed}`}
+                  aria-label={say('products.inPlaceOf', { inci: g.inci, printed: m.printed })}
                 >
                   {g.inci}
                 </Button>
@@ -336,7 +341,9 @@ export function Findings({
       )}
       <details style={{ marginTop: 8 }} open={inFull}>
         <summary>
-          {product.lines.length} {product.lines.length === 1 ? 'ingredient' : 'ingredients'} in order
+          {product.lines.length}{' '}
+          {product.lines.length === 1 ? say('products.ingredient') : say('products.ingredients')}
+          {say('products.inOrder')}
         </summary>
         <ol>
           {product.lines.map((l, i) => (

@@ -12,6 +12,7 @@ import { numberFrom } from '../shared/format'
 import { EMPTY_MIX, PANTRY, recipeFrom, usualMeasure, type Measure, type Mix, type MixPart } from './mix'
 import { MixedReading } from './MixedReading'
 import { ProductPicker } from './ProductPicker'
+import { say } from '../words/say'
 
 /** A mixture goes in part by part, and is read as it grows: at home for some days, or in the palm for once. */
 export function MixForm({
@@ -43,13 +44,13 @@ export function MixForm({
       forget()
       close()
     } catch (error) {
-      setFailure(error instanceof Error ? error : new Error('This could not be done.'))
+      setFailure(error instanceof Error ? error : new Error(say('products.thisCouldNotBeDone')))
     }
   }
   return (
     <form
       className="label-form"
-      aria-label="A mixture made at home"
+      aria-label={say('products.aMixtureMadeAtHome')}
       onSubmit={(e) => {
         e.preventDefault()
         void put()
@@ -58,14 +59,14 @@ export function MixForm({
       <div className="label-typed">
         <div className="row">
           <TextField
-            label="What it is called"
+            label={say('products.whatItIsCalled')}
             autoFocus
             value={mix.name}
             onChange={(e) => change({ name: e.target.value })}
             sx={{ flex: 1, minWidth: 220 }}
           />
           <TextField
-            label="Weeks used"
+            label={say('products.weeksUsed')}
             value={mix.weeks}
             error={weeks === null}
             onChange={(e) => change({ weeks: e.target.value })}
@@ -75,7 +76,7 @@ export function MixForm({
         <ToggleButtonGroup
           exclusive
           value={mix.use}
-          aria-label="How it is used"
+          aria-label={say('products.howItIsUsed')}
           onChange={(_, use: Mix['use'] | null) => use !== null && change({ use })}
         >
           {(pantry?.uses ?? []).map((u) => (
@@ -86,7 +87,7 @@ export function MixForm({
         </ToggleButtonGroup>
         <div className="row">
           <ToggleButton value="palm" selected={mix.palm} onChange={() => change({ palm: !mix.palm })}>
-            in the palm, each time
+            {say('products.inThePalmEachTime')}
           </ToggleButton>
           <ToggleButton
             value="preserved"
@@ -94,25 +95,30 @@ export function MixForm({
             disabled={mix.palm}
             onChange={() => change({ preserved: !mix.preserved })}
           >
-            with a preservative
+            {say('products.withAPreservative')}
           </ToggleButton>
         </div>
         {mix.parts.map((p) => (
-          <div key={p.key} className="row mix-part" role="group" aria-label={p.thing?.label ?? 'Next part'}>
+          <div
+            key={p.key}
+            className="row mix-part"
+            role="group"
+            aria-label={p.thing?.label ?? say('products.nextPart')}
+          >
             <ProductPicker
-              label="What"
+              label={say('products.what')}
               value={p.thing}
               pick={(thing) =>
                 part(p.key, thing ? { thing, measure: usualMeasure(thing, pantry?.items ?? []) } : { thing })
               }
               shelves={[
-                { from: 'Own shelf', products: own },
+                { from: say('products.ownShelf'), products: own },
                 { from: PANTRY, products: pantry?.items ?? [] },
               ]}
               width={230}
             />
             <TextField
-              label="Amount"
+              label={say('products.amount')}
               value={p.amount}
               error={numberFrom(p.amount) === null}
               onChange={(e) => part(p.key, { amount: e.target.value })}
@@ -120,7 +126,7 @@ export function MixForm({
               sx={{ width: 96 }}
             />
             <TextField
-              label="Measure"
+              label={say('products.measure')}
               select
               value={p.measure}
               onChange={(e) => part(p.key, { measure: e.target.value as Measure })}
@@ -135,9 +141,9 @@ export function MixForm({
             {mix.parts.length > 1 && (
               <Button
                 onClick={() => change({ parts: mix.parts.filter((o) => o.key !== p.key) })}
-                aria-label={`Leave out ${p.thing?.label ?? 'this part'}`}
+                aria-label={say('products.leaveOut', { value: p.thing?.label ?? say('products.thisPart') })}
               >
-                Leave out
+                {say('products.leaveOut2')}
               </Button>
             )}
           </div>
@@ -158,9 +164,9 @@ export function MixForm({
               })
             }
           >
-            Another part
+            {say('products.anotherPart')}
           </Button>
-          <Button onClick={close}>Not now</Button>
+          <Button onClick={close}>{say('products.notNow')}</Button>
         </div>
         {failure && <ErrorBand error={failure} />}
       </div>
@@ -175,17 +181,12 @@ export function MixForm({
               disabled={mix.name.trim() === '' || weeks === null}
               sx={{ mt: 2 }}
             >
-              Put it on the shelf
+              {say('products.putItOnTheShelf')}
             </Button>
-            {mix.name.trim() === '' && <p className="second">Give it a name first.</p>}
+            {mix.name.trim() === '' && <p className="second">{say('products.giveItANameFirst')}</p>}
           </>
         ) : (
-          !read.isError && (
-            <p className="second">
-              Oils by ml or drops, powders by the spoon, products by peas. What comes of it stands here as it
-              grows; nothing is kept before you say so.
-            </p>
-          )
+          !read.isError && <p className="second">{say('products.oilsByMlOrDropsPowdersBy')}</p>
         )}
       </div>
     </form>

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client'
 import { Why } from '../shared/Why'
+import { say } from '../words/say'
 
 /** What comes of a mixture: weights, harms, strengths, dilution, how long it keeps, what the sun gets through. */
 export function MixedReading({ mixed }: { mixed: Schemas['MixedView'] }) {
@@ -9,13 +10,12 @@ export function MixedReading({ mixed }: { mixed: Schemas['MixedView'] }) {
     <>
       {refused.length > 0 && (
         <div className="stop" role="alert">
-          <b>Not on anybody’s face.</b> It may stand on the shelf; no plan will use it.
+          <b>{say('products.notOnAnybodySFace')}</b>
+          {say('products.itMayStandOnTheShelfNo')}
           <Harms harms={refused} />
         </div>
       )}
-      <h3>
-        {grams(mixed.grams)} altogether, {mixed.product.kindLabel}
-      </h3>
+      <h3>{say('products.altogether', { grams: grams(mixed.grams), kindLabel: mixed.product.kindLabel })}</h3>
       <table className="mix-shares">
         <tbody>
           {mixed.shares.map((s, i) => (
@@ -30,31 +30,45 @@ export function MixedReading({ mixed }: { mixed: Schemas['MixedView'] }) {
       </table>
       {minded.length > 0 && (
         <div className="look">
-          <b>To mind</b>
+          <b>{say('products.toMind')}</b>
           <Harms harms={minded} />
         </div>
       )}
       <ul className="dots mix-findings">
         {mixed.sun.map((s) => (
           <li key={s.name}>
-            <b>
-              Of SPF {s.spf}, {s.careful} to {s.hopeful} is left
-            </b>{' '}
-            where {s.name} is {percent(s.share)} of it. <Why because={s.because} quiet />
+            <b>{say('products.ofSpfToIsLeft', { spf: s.spf, careful: s.careful, hopeful: s.hopeful })}</b>{' '}
+            {say('products.where')}
+            {s.name}
+            {say('products.is')}
+            {percent(s.share)}
+            {say('products.ofIt')}
+            <Why because={s.because} quiet />
           </li>
         ))}
         {mixed.strengths.map((s) => (
           <li key={s.active + s.in}>
-            <b>{s.active}</b> of {s.in}: {s.before} becomes {s.after}.
+            <b>{s.active}</b>
+            {say('products.of')}
+            {s.in}: {s.before}
+            {say('products.becomes')}
+            {s.after}.
           </li>
         ))}
         {mixed.dilutions.map((d) => (
           <li key={d.oil}>
-            <b>{d.oil}</b> at {percent(d.percent)}.
+            <b>{d.oil}</b>
+            {say('products.at')}
+            {percent(d.percent)}.
           </li>
         ))}
         <li>
-          <b>{mixed.keeps.days === 0 ? 'For this once' : `Keeps ${days(mixed.keeps.days)}`}.</b>{' '}
+          <b>
+            {mixed.keeps.days === 0
+              ? say('products.forThisOnce')
+              : say('products.keeps', { days: days(mixed.keeps.days) })}
+            .
+          </b>{' '}
           <Why because={mixed.keeps.because} quiet />
         </li>
         {mixed.because.map((b) => (
@@ -82,4 +96,8 @@ function Harms({ harms }: { harms: Schemas['Harm'][] }) {
 const grams = (g: number) => `${g < 1 ? g.toFixed(2) : g < 10 ? g.toFixed(1) : g.toFixed(0)} g`
 const percent = (p: number) => `${p < 1 ? p.toFixed(2) : p < 10 ? p.toFixed(1) : p.toFixed(0)} %`
 const days = (n: number) =>
-  n === 1 ? 'one day' : n < 60 ? `${n} days` : `about ${Math.round(n / 30)} months`
+  n === 1
+    ? say('products.oneDay')
+    : n < 60
+      ? say('products.days', { n })
+      : say('products.aboutMonths', { round: Math.round(n / 30) })

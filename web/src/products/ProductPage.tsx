@@ -24,6 +24,7 @@ import { Bands, PatternSet } from '../strip/Bands'
 import { EditForm } from './EditForm'
 import { Findings } from './LabelForm'
 import { MixedReading } from './MixedReading'
+import { say } from '../words/say'
 import './products.css'
 
 type Detail = Schemas['Detail']
@@ -37,11 +38,11 @@ export default function ProductPage() {
     return (
       <div className="page">
         <ErrorBand error={found.error} again={() => void found.refetch()} />
-        <Link to="/products">To the house shelf</Link>
+        <Link to="/products">{say('products.toTheHouseShelf')}</Link>
       </div>
     )
   }
-  if (!found.data) return <Fetching what="the product" />
+  if (!found.data) return <Fetching what={say('products.theProduct')} />
   return <Open key={id} detail={found.data} />
 }
 
@@ -73,35 +74,37 @@ function Open({ detail }: { detail: Detail }) {
             ]
               .filter(Boolean)
               .join(', ')}
-            , formula {detail.formula}
-            {!detail.house && ', on a client’s shelf only'}
+            {say('products.formula')}
+            {detail.formula}
+            {!detail.house && say('products.onAClientSShelfOnly')}
           </span>
         </div>
         <span style={{ marginLeft: 'auto' }}>
-          <Who label="Signed by" />
+          <Who label={say('products.signedBy')} />
         </span>
         <Button disabled={unsigned} onClick={() => setEditing(!editing)} aria-expanded={editing}>
-          Change
+          {say('products.change')}
         </Button>
         {detail.house && (
           <Button
             disabled={unsigned || change.retire.isPending}
             onClick={() => change.retire.mutate({ retired: !detail.retiredOn, who, version: detail.version })}
           >
-            {detail.retiredOn ? 'Bring back' : 'Retire'}
+            {detail.retiredOn ? say('products.bringBack') : say('products.retire')}
           </Button>
         )}
       </div>
-      {unsigned && <p className="second">Sign first: changes are kept with who made them.</p>}
+      {unsigned && <p className="second">{say('products.signFirstChangesAreKeptWithWho')}</p>}
       {detail.retiredOn && (
         <p className="look" role="status">
-          <b>Retired {dateWords(detail.retiredOn)}.</b> No new plan takes it; clients who own it keep it.
+          <b>{say('products.retired', { retiredOn: dateWords(detail.retiredOn) })}</b>
+          {say('products.noNewPlanTakesItClientsWho')}
         </p>
       )}
       {failed && <ErrorBand error={failed} />}
       {editing && <EditForm detail={detail} who={who} close={() => setEditing(false)} />}
       <div className="product-halves">
-        <section className="band" aria-label="What it is">
+        <section className="band" aria-label={say('products.whatItIs')}>
           <Findings
             inFull
             product={product}
@@ -110,7 +113,7 @@ function Open({ detail }: { detail: Detail }) {
           <PutRight detail={detail} disabled={unsigned} right={right} />
           {detail.corrections.length > 0 && (
             <>
-              <h3>Put right by hand</h3>
+              <h3>{say('products.putRightByHand')}</h3>
               <ul className="put-right">
                 {detail.corrections.map((c) => (
                   <li key={c.about + c.of}>
@@ -121,12 +124,12 @@ function Open({ detail }: { detail: Detail }) {
                       </span>
                     </span>
                     <Button
-                      aria-label={`Take back: ${corrected(c)}`}
+                      aria-label={say('products.takeBack', { c: corrected(c) })}
                       onClick={() =>
                         change.uncorrect.mutate({ about: c.about, of: c.of, version: detail.version })
                       }
                     >
-                      Take back
+                      {say('products.takeBack2')}
                     </Button>
                   </li>
                 ))}
@@ -146,11 +149,11 @@ function Open({ detail }: { detail: Detail }) {
 function corrected(c: Correction) {
   switch (c.about) {
     case 'NAME':
-      return `"${c.of}" is ${c.to}.`
+      return say('products.is2', { of: c.of, to: c.to })
     case 'KIND':
-      return `The kind is ${c.to.toLowerCase().replaceAll('_', ' ')}.`
+      return say('products.theKindIs', { replaceAll: c.to.toLowerCase().replaceAll('_', ' ') })
     case 'TEXTURE':
-      return `The texture is ${c.to}.`
+      return say('products.theTextureIs', { to: c.to })
   }
 }
 
@@ -170,10 +173,10 @@ function PutRight({
   const { product } = detail
   return (
     <details style={{ marginTop: 12 }}>
-      <summary>Put something right</summary>
+      <summary>{say('products.putSomethingRight')}</summary>
       <div className="row" style={{ margin: '10px 0' }}>
         <TextField
-          label="Kind"
+          label={say('products.kind')}
           select
           sx={{ width: 190 }}
           value={product.kind}
@@ -187,7 +190,7 @@ function PutRight({
           ))}
         </TextField>
         <TextField
-          label="Texture"
+          label={say('products.texture')}
           select
           sx={{ width: 220 }}
           value={String(product.texture)}
@@ -209,7 +212,7 @@ function PutRight({
       {product.unknown.length > 0 && (
         <div className="row">
           <TextField
-            label="Not known"
+            label={say('products.notKnown2')}
             select
             sx={{ width: 210 }}
             value={of}
@@ -221,12 +224,17 @@ function PutRight({
               </MenuItem>
             ))}
           </TextField>
-          <TextField label="is" value={to} onChange={(e) => setTo(e.target.value)} sx={{ width: 210 }} />
+          <TextField
+            label={say('products.is3')}
+            value={to}
+            onChange={(e) => setTo(e.target.value)}
+            sx={{ width: 210 }}
+          />
           <Button
             disabled={disabled || of === '' || to.trim() === ''}
             onClick={() => right('NAME', of, to.trim())}
           >
-            Put right
+            {say('products.putRight')}
           </Button>
         </div>
       )}
@@ -238,8 +246,8 @@ function PutRight({
 function MadeAtHome({ id }: { id: string }) {
   const recipe = useRecipe(id)
   return (
-    <section className="band" aria-label="Made at home">
-      <h2>Made at home</h2>
+    <section className="band" aria-label={say('products.madeAtHome')}>
+      <h2>{say('products.madeAtHome')}</h2>
       {recipe.isError && <ErrorBand error={recipe.error} again={() => void recipe.refetch()} />}
       {recipe.data && <MixedReading mixed={recipe.data.mixed} />}
     </section>
@@ -247,21 +255,21 @@ function MadeAtHome({ id }: { id: string }) {
 }
 
 const WANTS: { want: Want; label: string }[] = [
-  { want: 'CHEAPER', label: 'cheaper' },
-  { want: 'GENTLER', label: 'gentler' },
-  { want: 'UNSCENTED', label: 'without perfume' },
+  { want: 'CHEAPER', label: say('products.cheaper') },
+  { want: 'GENTLER', label: say('products.gentler') },
+  { want: 'UNSCENTED', label: say('products.withoutPerfume') },
 ]
 
 function Substitutes({ id }: { id: string }) {
   const [want, setWant] = useState<Want>('CHEAPER')
   const found = useSubstitutes(id, want)
   return (
-    <section className="band" aria-label="What else would do this job">
-      <h2>What else would do this job</h2>
+    <section className="band" aria-label={say('products.whatElseWouldDoThisJob')}>
+      <h2>{say('products.whatElseWouldDoThisJob')}</h2>
       <ToggleButtonGroup
         exclusive
         value={want}
-        aria-label="Better how"
+        aria-label={say('products.betterHow')}
         onChange={(_, next: Want | null) => next !== null && setWant(next)}
       >
         {WANTS.map((w) => (
@@ -278,16 +286,17 @@ function Substitutes({ id }: { id: string }) {
             <Link
               className="second"
               to={`/products/compare?ids=${encodeURIComponent(id)}&ids=${encodeURIComponent(s.id)}`}
-              aria-label={`Compare with ${s.name}`}
+              aria-label={say('products.compareWith', { name: s.name })}
             >
-              Compare
+              {say('products.compare2')}
             </Link>
           </li>
         ))}
       </ul>
       {found.data?.length === 0 && (
         <p className="second">
-          Nothing on the house shelf does the same and is {WANTS.find((w) => w.want === want)?.label}.
+          {say('products.nothingOnTheHouseShelfDoesThe')}
+          {WANTS.find((w) => w.want === want)?.label}.
         </p>
       )}
     </section>
@@ -296,28 +305,30 @@ function Substitutes({ id }: { id: string }) {
 
 const WHAT: Record<Schemas['ProductChange']['kind'], string> = {
   RENAMED: 'renamed',
-  REFORMULATED: 'new formula',
-  REPRICED: 'new price',
+  REFORMULATED: say('products.newFormula'),
+  REPRICED: say('products.newPrice'),
   RETIRED: 'retired',
-  BROUGHT_BACK: 'brought back',
+  BROUGHT_BACK: say('products.broughtBack'),
 }
 
 function History({ detail }: { detail: Detail }) {
   return (
-    <section className="band" aria-label="What it was before">
-      <h2>What it was before</h2>
-      {detail.changes.length === 0 && <p className="second">Nothing has changed since it was added.</p>}
+    <section className="band" aria-label={say('products.whatItWasBefore')}>
+      <h2>{say('products.whatItWasBefore')}</h2>
+      {detail.changes.length === 0 && (
+        <p className="second">{say('products.nothingHasChangedSinceItWasAdded')}</p>
+      )}
       <ul className="history">
         {detail.changes.map((c) => (
           <li key={c.at + c.kind}>
             <b>{capital(WHAT[c.kind])}</b>{' '}
             {c.kind === 'REFORMULATED' ? (
               <details>
-                <summary>The label of formula {c.formula}</summary>
+                <summary>{say('products.theLabelOfFormula', { formula: c.formula })}</summary>
                 <p className="was">{c.was}</p>
               </details>
             ) : (
-              c.was !== '' && `from ${c.was} to ${c.now}`
+              c.was !== '' && say('products.fromTo', { was: c.was, now: c.now })
             )}{' '}
             <span className="second">
               {c.who}, {dateWords(c.at)} {timeWords(c.at)}
@@ -326,7 +337,7 @@ function History({ detail }: { detail: Detail }) {
         ))}
       </ul>
       <details>
-        <summary>The label as typed</summary>
+        <summary>{say('products.theLabelAsTyped')}</summary>
         <p className="was">{detail.label}</p>
       </details>
     </section>

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import Autocomplete from '@mui/material/Autocomplete'
 import TextField from '@mui/material/TextField'
 import { useSearch } from '../api/hooks'
+import { say } from '../words/say'
 
 export type Picked = { id: string; label: string; from: string }
 
@@ -36,7 +37,7 @@ export function ProductPicker({
     ...before,
     ...(house.data?.products ?? [])
       .filter((p) => !before.some((o) => o.id === p.id))
-      .map((p) => ({ id: p.id, label: p.name, from: 'House shelf' })),
+      .map((p) => ({ id: p.id, label: p.name, from: say('products.houseShelf') })),
   ]
   return (
     <Autocomplete
@@ -50,7 +51,7 @@ export function ProductPicker({
       // what was found is what fits; it is not sifted a second time
       filterOptions={(all) => all}
       loading={house.isPending}
-      noOptionsText="Nothing by that name."
+      noOptionsText={say('products.nothingByThatName')}
       blurOnSelect
       sx={{ width: width ?? '100%' }}
       renderInput={(params) => (

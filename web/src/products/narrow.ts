@@ -1,15 +1,16 @@
 import type { Vocabulary } from '../api/client'
 import type { Wanted } from '../api/hooks'
+import { say } from '../words/say'
 
 /** One thing by which the house shelf can be narrowed; the id stands in the address. */
 export type Narrowing = { id: string; group: string; label: string }
 
 const WITHOUT = [
-  ['PERFUME', 'without perfume'],
-  ['ALCOHOL', 'without drying alcohol'],
-  ['ANIMAL', 'without animal origin'],
-  ['NUTS', 'without nut oils'],
-  ['LANOLIN', 'without lanolin'],
+  ['PERFUME', say('products.withoutPerfume')],
+  ['ALCOHOL', say('products.withoutDryingAlcohol')],
+  ['ANIMAL', say('products.withoutAnimalOrigin')],
+  ['NUTS', say('products.withoutNutOils')],
+  ['LANOLIN', say('products.withoutLanolin')],
 ] as const
 
 const PRICES = [10, 20, 30, 50]
@@ -17,7 +18,7 @@ const PRICES = [10, 20, 30, 50]
 /** @param sign of the practice's currency */
 export function narrowings(words: Vocabulary, sign: string): Narrowing[] {
   return [
-    ...words.kinds.map((k) => ({ id: `kind.${k.kind}`, group: 'Kind of step', label: k.label })),
+    ...words.kinds.map((k) => ({ id: `kind.${k.kind}`, group: say('products.kindOfStep'), label: k.label })),
     ...words.actives.map((a) => ({ id: `active.${a.kind}`, group: 'With', label: a.label })),
     ...words.concerns.map((c) => ({ id: `concern.${c.concern}`, group: 'For', label: c.label })),
     ...WITHOUT.map(([id, label]) => ({ id: `free.${id}`, group: 'Without', label })),
@@ -26,7 +27,11 @@ export function narrowings(words: Vocabulary, sign: string): Narrowing[] {
       group: 'Texture',
       label: `${t.grade} ${t.label}`,
     })),
-    ...PRICES.map((p) => ({ id: `price.${p}`, group: 'Price of the pack', label: `up to ${sign}${p}` })),
+    ...PRICES.map((p) => ({
+      id: `price.${p}`,
+      group: say('products.priceOfThePack'),
+      label: say('products.upTo', { sign, p }),
+    })),
   ]
 }
 

@@ -10,6 +10,7 @@ import { useShelf } from '../api/hooks'
 import { ProductPicker, type Picked } from '../products/ProductPicker'
 import type { VisitContext } from '../visit/VisitShell'
 import { putIn } from './byHandEdits'
+import { say } from '../words/say'
 
 /** Puts any product into a routine by hand; what a rule forbids is refused with the reason. */
 export function AddStep({ context, part }: { context: VisitContext; part: Part }) {
@@ -40,25 +41,30 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
   }
   return (
     <>
-      <Button onClick={() => setOpen(true)} aria-label={`Add step to the ${part.toLowerCase()}`}>
-        Add step
+      <Button
+        onClick={() => setOpen(true)}
+        aria-label={say('regimen.addStepToThe', { toLowerCase: part.toLowerCase() })}
+      >
+        {say('regimen.addStep')}
       </Button>
       <Dialog open={open} onClose={close} fullWidth maxWidth="sm" aria-labelledby={`add-${part}`}>
         <DialogTitle id={`add-${part}`} sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-          Add to the {part.toLowerCase()}
+          {say('regimen.addToThe', { toLowerCase: part.toLowerCase() })}
         </DialogTitle>
         <DialogContent>
           <div style={{ marginTop: 8 }}>
             <ProductPicker
-              label="Product"
+              label={say('regimen.product')}
               autoFocus
-              helperText="Its place is computed."
+              helperText={say('regimen.itsPlaceIsComputed')}
               value={product}
               pick={(next) => {
                 setProduct(next)
                 add.reset()
               }}
-              shelves={[{ from: 'Own shelf', products: (shelf.data ?? []).map((i) => i.product) }]}
+              shelves={[
+                { from: say('regimen.ownShelf'), products: (shelf.data ?? []).map((i) => i.product) },
+              ]}
             />
           </div>
           {add.isError && (
@@ -68,13 +74,13 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
           )}
         </DialogContent>
         <DialogActions>
-          <Button onClick={close}>Not now</Button>
+          <Button onClick={close}>{say('regimen.notNow')}</Button>
           <Button
             variant="contained"
             disabled={!product || add.isPending}
             onClick={() => product && add.mutate(product.id)}
           >
-            Put it in
+            {say('regimen.putItIn')}
           </Button>
         </DialogActions>
       </Dialog>

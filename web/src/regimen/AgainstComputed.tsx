@@ -3,8 +3,9 @@ import Button from '@mui/material/Button'
 import type { Schemas } from '../api/client'
 import { useComputed } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
-import { capital } from '../shared/format'
+import { partName } from '../shared/format'
 import type { VisitContext } from '../visit/VisitShell'
+import { say } from '../words/say'
 
 /** Her plan against the one that is computed without anything by hand. */
 export function AgainstComputed({ context }: { context: VisitContext }) {
@@ -14,7 +15,7 @@ export function AgainstComputed({ context }: { context: VisitContext }) {
   return (
     <div>
       <Button aria-expanded={open} onClick={() => setOpen((now) => !now)}>
-        {open ? 'Fold the comparison' : 'Hold it against the computed plan'}
+        {open ? say('regimen.foldTheComparison') : say('regimen.holdItAgainstTheComputedPlan')}
       </Button>
       {open && compared.isError && <ErrorBand error={compared.error} again={() => void compared.refetch()} />}
       {open && compared.data && (
@@ -34,7 +35,7 @@ export function ChangeList({ changes }: { changes: Schemas['Change'][] }) {
       {changes.map((c) => (
         <li key={c.part + c.kind + c.what + c.from + c.to}>
           <b>
-            {capital(c.part.toLowerCase())}, {c.what}:
+            {partName(c.part)}, {c.what}:
           </b>{' '}
           {[...new Set([c.from, c.to])].filter((x) => x !== '').join(' → ')}. {c.because.sentence}
         </li>

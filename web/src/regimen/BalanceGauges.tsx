@@ -1,30 +1,35 @@
 import type { Regimen } from '../api/client'
-import { capital } from '../shared/format'
+import { partName } from '../shared/format'
 import { Why } from '../shared/Why'
+import { say } from '../words/say'
 
 type Gauge = Regimen['balances'][number]['gauge']
 type Line = Gauge['lines'][number]
 
 const FILL: Record<Line['need'], string> = { WATER: 'p-water', OILS: 'p-oils', SEAL: 'p-seal' }
-const NAME: Record<Line['need'], string> = { WATER: 'Water held', OILS: 'Softened', SEAL: 'Kept in' }
+const NAME: Record<Line['need'], string> = {
+  WATER: say('regimen.waterHeld'),
+  OILS: 'Softened',
+  SEAL: say('regimen.keptIn'),
+}
 const LIES: Record<Line['lies'], string> = {
-  LOW: 'too little',
-  LOW_EDGE: 'a little low',
+  LOW: say('regimen.tooLittle'),
+  LOW_EDGE: say('regimen.aLittleLow'),
   INSIDE: 'right',
-  HIGH_EDGE: 'a little high',
-  HIGH: 'too much',
+  HIGH_EDGE: say('regimen.aLittleHigh'),
+  HIGH: say('regimen.tooMuch'),
 }
 
 /** Water, oils and seal of each routine against what skin and air ask, and the one change that would bring them in. */
 export function BalanceGauges({ regimen }: { regimen: Regimen }) {
   if (regimen.balances.length === 0) return null
   return (
-    <section aria-label="Balance" className="balance">
-      <h2>Water, oils and seal</h2>
+    <section aria-label={say('regimen.balance')} className="balance">
+      <h2>{say('regimen.waterOilsAndSeal')}</h2>
       <div className="balance-parts">
         {regimen.balances.map(({ part, gauge }) => (
           <div key={part}>
-            <h3>{capital(part.toLowerCase())}</h3>
+            <h3>{partName(part)}</h3>
             {gauge.lines.map((line) => (
               <Bar key={line.need} line={line} />
             ))}
@@ -44,7 +49,13 @@ export function BalanceGauges({ regimen }: { regimen: Regimen }) {
 function Bar({ line }: { line: Line }) {
   const most = Math.max(line.range.high * 1.6, 100)
   const x = (points: number) => (Math.min(points, most) / most) * 300
-  const words = `${NAME[line.need]}: ${Math.round(line.points)}, ${Math.round(line.range.low)} to ${Math.round(line.range.high)} asked, ${LIES[line.lies]}`
+  const words = say('regimen.toAsked', {
+    value: NAME[line.need],
+    points: Math.round(line.points),
+    low: Math.round(line.range.low),
+    high: Math.round(line.range.high),
+    value2: LIES[line.lies],
+  })
   return (
     <div className="balance-line" role="img" aria-label={words}>
       <span>{NAME[line.need]}</span>
@@ -67,7 +78,7 @@ function Bar({ line }: { line: Line }) {
       <span className={line.lies === 'LOW' || line.lies === 'HIGH' ? 'balance-off' : ''}>
         {Math.round(line.points)}, {LIES[line.lies]}
       </span>
-      {line.most !== '' && <span className="second">most from {line.most}</span>}
+      {line.most !== '' && <span className="second">{say('regimen.mostFrom', { most: line.most })}</span>}
     </div>
   )
 }

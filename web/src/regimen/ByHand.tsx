@@ -1,21 +1,22 @@
 import Button from '@mui/material/Button'
 import type { Part, Regimen, Vocabulary } from '../api/client'
 import { useProductsNamed } from '../api/hooks'
-import { dayShort } from '../shared/format'
+import { dayShort, partName } from '../shared/format'
 import type { VisitContext } from '../visit/VisitShell'
 import { AgainstComputed } from './AgainstComputed'
 import { release, type StepByHand } from './byHandEdits'
+import { say } from '../words/say'
 
 /** What is changed on a step, in a few words each. */
 function inWords(s: StepByHand, coverages: Vocabulary['coverages']): string[] {
   const on = coverages.find((c) => c.coverage === s.on)?.label
   return [
-    s.move && (s.move.why === '' ? 'moved' : `moved: ${s.move.why}`),
-    s.optional && 'may be left out',
-    on !== undefined && `only on ${on}`,
-    s.nights.length > 0 && `on ${s.nights.map(dayShort).join(', ')} only`,
-    s.secondCoat && 'second coat',
-    s.words !== '' && `in own words: ${s.words}`,
+    s.move && (s.move.why === '' ? 'moved' : say('regimen.moved', { why: s.move.why })),
+    s.optional && say('regimen.mayBeLeftOut'),
+    on !== undefined && say('regimen.onlyOn', { on }),
+    s.nights.length > 0 && say('regimen.onOnly', { join: s.nights.map(dayShort).join(', ') }),
+    s.secondCoat && say('regimen.secondCoat'),
+    s.words !== '' && say('regimen.inOwnWords', { words: s.words }),
   ].filter((x) => typeof x === 'string')
 }
 
@@ -26,8 +27,8 @@ export function ByHand({ context, regimen }: { context: VisitContext; regimen: R
   const told = (s: StepByHand | undefined) => (s ? inWords(s, words.coverages) : [])
   const changed = (part: Part, product: string) => steps.find((s) => s.part === part && s.product === product)
   const entries = [
-    ...pins.map((c) => ({ ...c, words: ['put in or kept', ...told(changed(c.part, c.product))] })),
-    ...takenOut.map((c) => ({ ...c, words: ['taken out'] })),
+    ...pins.map((c) => ({ ...c, words: [say('regimen.putInOrKept'), ...told(changed(c.part, c.product))] })),
+    ...takenOut.map((c) => ({ ...c, words: [say('regimen.takenOut')] })),
     ...steps
       .filter((s) => !pins.some((p) => p.part === s.part && p.product === s.product))
       .map((s) => ({ ...s, words: told(s) })),
@@ -38,21 +39,24 @@ export function ByHand({ context, regimen }: { context: VisitContext; regimen: R
   const refusals = (part: Part, product: string) =>
     regimen.refusals.filter((r) => r.part === part && r.product === product)
   return (
-    <section className="by-hand" aria-label="Changed by hand">
-      <h2>By hand</h2>
+    <section className="by-hand" aria-label={say('regimen.changedByHand')}>
+      <h2>{say('regimen.byHand')}</h2>
       <ul>
         {entries.map((c) => (
           <li key={c.words[0] + c.part + c.product}>
             <span>
-              <b>{name(c.product)}</b> in the {c.part.toLowerCase()}: {c.words.join('; ')}
+              <b>{name(c.product)}</b>
+              {say('regimen.inThe')}
+              {partName(c.part)}: {c.words.join('; ')}
               {refusals(c.part, c.product).map((r) => (
                 <b key={r.because.sentence} className="refusal">
-                  {' '}
-                  Not followed: {r.because.sentence}
+                  {say('regimen.notFollowed', { sentence: r.because.sentence })}
                 </b>
               ))}
             </span>
-            <Button onClick={() => work.change((d) => release(d, c.part, c.product))}>As computed</Button>
+            <Button onClick={() => work.change((d) => release(d, c.part, c.product))}>
+              {say('regimen.asComputed')}
+            </Button>
           </li>
         ))}
       </ul>

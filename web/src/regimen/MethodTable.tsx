@@ -9,6 +9,7 @@ import { ErrorBand } from '../shared/States'
 import { useTyped } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
+import { say } from '../words/say'
 
 type Method = Schemas['MethodView']
 
@@ -29,7 +30,7 @@ const draftOf = (m: Method, copy: boolean): Draft => ({
   id: copy ? undefined : m.id,
   version: copy ? undefined : m.version,
   copyOf: m.id,
-  name: copy ? `${m.name} of the house` : m.name,
+  name: copy ? say('regimen.ofTheHouse', { name: m.name }) : m.name,
   note: m.note,
   because: copy ? '' : m.because.sentence,
   settings: Object.fromEntries(m.answers.map((a) => [a.id, a.value])),
@@ -53,14 +54,14 @@ export function MethodTable({
   const shown = methods.filter((m) => m.offered || m.id === chosen)
   const withdrawn = methods.filter((m) => !m.offered && m.id !== chosen)
   return (
-    <section className="method-table" aria-label="Methods side by side">
-      <h2>What each method says</h2>
+    <section className="method-table" aria-label={say('regimen.methodsSideBySide')}>
+      <h2>{say('regimen.whatEachMethodSays')}</h2>
       {draft && <MethodForm draft={draft} questions={questions} edit={edit} choose={choose} />}
       <div className="method-scroll">
         <table>
           <thead>
             <tr>
-              <th scope="col">Question</th>
+              <th scope="col">{say('regimen.question')}</th>
               {shown.map((m) => (
                 <th key={m.id} scope="col" className={m.id === chosen ? 'chosen' : ''}>
                   {m.name}
@@ -85,14 +86,13 @@ export function MethodTable({
               </tr>
             ))}
             <tr>
-              <th scope="row">Why</th>
+              <th scope="row">{say('regimen.why')}</th>
               {shown.map((m) => (
                 <td key={m.id} className={m.id === chosen ? 'chosen' : ''}>
                   {m.because.sentence}
                   {m.by != null && m.at != null && (
                     <span className="second">
-                      {' '}
-                      {m.by}, {dateWords(m.at)}; a copy of {m.copyOf}.
+                      {say('regimen.aCopyOf', { by: m.by, at: dateWords(m.at), copyOf: m.copyOf })}
                     </span>
                   )}
                 </td>
@@ -105,7 +105,9 @@ export function MethodTable({
         <ul className="row">
           {withdrawn.map((m) => (
             <li key={m.id}>
-              {m.name}, no longer offered <OfferButton method={m} />
+              {m.name}
+              {say('regimen.noLongerOffered')}
+              <OfferButton method={m} />
             </li>
           ))}
         </ul>
@@ -117,17 +119,21 @@ export function MethodTable({
 function MethodButtons({ method, edit }: { method: Method; edit: (draft: Draft) => void }) {
   return (
     <span className="method-buttons">
-      <Button size="small" aria-label={`Copy ${method.name}`} onClick={() => edit(draftOf(method, true))}>
-        Copy
+      <Button
+        size="small"
+        aria-label={say('regimen.copy', { name: method.name })}
+        onClick={() => edit(draftOf(method, true))}
+      >
+        {say('regimen.copy2')}
       </Button>
       {method.house && (
         <>
           <Button
             size="small"
-            aria-label={`Change ${method.name}`}
+            aria-label={say('regimen.change', { name: method.name })}
             onClick={() => edit(draftOf(method, false))}
           >
-            Change
+            {say('regimen.change2')}
           </Button>
           <OfferButton method={method} />
         </>
@@ -158,10 +164,10 @@ function OfferButton({ method }: { method: Method }) {
     <Button
       size="small"
       disabled={offer.isPending}
-      aria-label={`${method.offered ? 'Withdraw' : 'Offer'} ${method.name}`}
+      aria-label={`${method.offered ? say('regimen.withdraw') : say('regimen.offer')} ${method.name}`}
       onClick={() => offer.mutate()}
     >
-      {method.offered ? 'Withdraw' : 'Offer again'}
+      {method.offered ? say('regimen.withdraw') : say('regimen.offerAgain')}
     </Button>
   )
 }
@@ -207,7 +213,8 @@ function MethodForm({
       sx={{ flex: field === 'name' ? undefined : 1, minWidth: 220 }}
     />
   )
-  const title = draft.id === undefined ? 'A method of the house' : `Change ${draft.name}`
+  const title =
+    draft.id === undefined ? say('regimen.aMethodOfTheHouse') : say('regimen.change', { name: draft.name })
   return (
     <form
       className="method-form"
@@ -220,7 +227,7 @@ function MethodForm({
       <h3>{title}</h3>
       <div className="row">
         {text('name', 'Name', 40)}
-        {text('because', 'Why the house does it so', 200)}
+        {text('because', say('regimen.whyTheHouseDoesItSo'), 200)}
         <Who />
       </div>
       <div className="method-answers">
@@ -243,7 +250,7 @@ function MethodForm({
       </div>
       {problem('settings') && (
         <p role="alert" className="refusal">
-          These settings speak against each other. {problem('settings')}
+          {say('regimen.theseSettingsSpeakAgainstEachOther', { problem: problem('settings') })}
         </p>
       )}
       {save.error && !refused && <ErrorBand error={save.error} />}
@@ -253,9 +260,9 @@ function MethodForm({
           variant="contained"
           disabled={save.isPending || draft.name.trim() === '' || who.trim() === ''}
         >
-          Keep it and plan by it
+          {say('regimen.keepItAndPlanByIt')}
         </Button>
-        <Button onClick={() => edit(null)}>Leave it</Button>
+        <Button onClick={() => edit(null)}>{say('regimen.leaveIt')}</Button>
       </div>
     </form>
   )

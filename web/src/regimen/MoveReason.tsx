@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import { Why } from '../shared/Why'
 import type { Asking } from './useMove'
+import { say } from '../words/say'
 
 const LONGEST = 200
 
@@ -31,7 +32,7 @@ export function MoveReason({
         }}
       >
         <DialogTitle id="move-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-          {step.name} {shift.allowed ? `as step ${to}?` : `cannot be step ${to}`}
+          {step.name} {shift.allowed ? say('regimen.asStep', { to }) : say('regimen.cannotBeStep', { to })}
         </DialogTitle>
         <DialogContent>
           <ul className="dots">
@@ -43,12 +44,12 @@ export function MoveReason({
           </ul>
           {shift.allowed && (
             <TextField
-              label="Why all the same"
+              label={say('regimen.whyAllTheSame')}
               value={why}
               autoFocus
               fullWidth
               margin="normal"
-              helperText="It stays on the plan, beside the step."
+              helperText={say('regimen.itStaysOnThePlanBesideThe')}
               onChange={(e) => setWhy(e.target.value)}
               slotProps={{ htmlInput: { maxLength: LONGEST } }}
             />
@@ -56,11 +57,11 @@ export function MoveReason({
         </DialogContent>
         <DialogActions>
           <Button onClick={leave} autoFocus={!shift.allowed}>
-            Leave it where it is
+            {say('regimen.leaveItWhereItIs')}
           </Button>
           {shift.allowed && (
             <Button type="submit" variant="contained" disabled={why.trim() === ''}>
-              Move it
+              {say('regimen.moveIt')}
             </Button>
           )}
         </DialogActions>

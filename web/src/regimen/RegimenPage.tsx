@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Month, type Part, type PlanAnswer, type Regimen, type Routine } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
-import { capital, dateWords, monthName, MONTHS, timeWords } from '../shared/format'
+import { capital, dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
 import { Key, PatternSet } from '../strip/Bands'
@@ -29,6 +29,7 @@ import { SupplyTable } from './SupplyTable'
 import { TonightVersions } from './TonightVersions'
 import { WhatMeets } from './WhatMeets'
 import { usePlan, withheld } from './usePlan'
+import { say } from '../words/say'
 import './regimen.css'
 
 /** The regimen board: method, months, both strips, and why. */
@@ -58,11 +59,11 @@ export default function RegimenPage() {
       <PatternSet />
       <div className="regimen-head">
         <div>
-          <span className="second">Method</span>
+          <span className="second">{say('regimen.method')}</span>
           <ToggleButtonGroup
             exclusive
             value={document.method}
-            aria-label="Method"
+            aria-label={say('regimen.method')}
             onChange={(_, method: string | null) => {
               if (method === null) return
               setInstead(document.method)
@@ -80,23 +81,23 @@ export default function RegimenPage() {
         </div>
         <div className="row hand-row">
           <Button aria-expanded={sideBySide} onClick={() => setSideBySide((open) => !open)}>
-            {sideBySide ? 'Fold methods' : 'Side by side'}
+            {sideBySide ? say('regimen.foldMethods') : say('regimen.sideBySide')}
           </Button>
           <Button disabled={!undo} onClick={() => undo?.()}>
-            Undo
+            {say('regimen.undo')}
           </Button>
           <Button disabled={!redo} onClick={() => redo?.()}>
-            Redo
+            {say('regimen.redo')}
           </Button>
         </div>
         <div className="months-box">
           <span className="second">
-            Month whose air the plan is for; {monthName(document.month)} is the visit’s own
+            {say('regimen.monthWhoseAirThePlanIsFor', { month: monthName(document.month) })}
           </span>
           <ToggleButtonGroup
             exclusive
             value={shown}
-            aria-label="Month"
+            aria-label={say('regimen.month')}
             className="months"
             onChange={(_, month: Month | null) => month !== null && setShown(month)}
           >
@@ -125,7 +126,7 @@ export default function RegimenPage() {
       {why !== null ? (
         <div className="page">
           <div className="look" role="alert">
-            <b>No plan is shown now.</b> {why}
+            <b>{say('regimen.noPlanIsShownNow')}</b> {why}
           </div>
         </div>
       ) : plan.data ? (
@@ -139,7 +140,7 @@ export default function RegimenPage() {
           fold={() => setInstead(null)}
         />
       ) : (
-        <Fetching what={`${client.name.split(' ')[0]}’s plan`} />
+        <Fetching what={say('regimen.sPlan', { value: client.name.split(' ')[0] })} />
       )}
     </div>
   )
@@ -151,17 +152,16 @@ function MovedSince({ visit }: { visit: string }) {
   const [first] = moved
   if (!first) return null
   return (
-    <section className="changes" aria-label="Products that changed since the last plan">
-      <h2>Since the plan kept on {dateWords(first.keptAt)}</h2>
+    <section className="changes" aria-label={say('regimen.productsThatChangedSinceTheLastPlan')}>
+      <h2>{say('regimen.sinceThePlanKeptOn', { keptAt: dateWords(first.keptAt) })}</h2>
       <ul>
         {moved.map((m) => (
           <li key={m.product}>
             <Link to={`/products/${m.product}`}>{m.name}</Link>{' '}
             {[
-              m.now !== m.then &&
-                `has a new formula: that plan was built with formula ${m.then}, this one with formula ${m.now}`,
-              m.name !== m.nameNow && `is now called ${m.nameNow}`,
-              m.retired && 'was retired; no new plan takes it unless it is owned',
+              m.now !== m.then && say('regimen.hasANewFormulaThatPlanWas', { then: m.then, now: m.now }),
+              m.name !== m.nameNow && say('regimen.isNowCalled', { nameNow: m.nameNow }),
+              m.retired && say('regimen.wasRetiredNoNewPlanTakesIt'),
             ]
               .filter(Boolean)
               .join('; ')}
@@ -198,18 +198,22 @@ function KeepPlan({ context, planned }: { context: VisitContext; planned: boolea
           disabled={!planned || keepPlan.isPending}
           onClick={() => keepPlan.mutate()}
         >
-          Keep this plan
+          {say('regimen.keepThisPlan')}
         </Button>
         <Button disabled={!planned} onClick={() => void navigate(`/visits/${visit.id}/sheet`)}>
-          Sheet
+          {say('regimen.sheet')}
         </Button>
       </div>
       <span className="second" role="status">
         {keepPlan.isError
           ? keepPlan.error.message
           : last
-            ? `Plan ${last.number} kept, ${dateWords(last.savedAt)} ${timeWords(last.savedAt)}`
-            : 'No plan kept yet'}
+            ? say('regimen.planKept', {
+                number: last.number,
+                savedAt: dateWords(last.savedAt),
+                savedAt2: timeWords(last.savedAt),
+              })
+            : say('regimen.noPlanKeptYet')}
       </span>
     </div>
   )
@@ -272,26 +276,30 @@ function Changes({
 }) {
   const n = answer.changes.length
   return (
-    <section className="changes" aria-label={`What ${monthName(shown)} changes`}>
+    <section className="changes" aria-label={say('regimen.whatChanges', { shown: monthName(shown) })}>
       <h2>
         {n === 0
-          ? `${monthName(shown)} changes nothing`
-          : `${monthName(shown)} changes ${n} ${n === 1 ? 'step' : 'steps'}`}
+          ? say('regimen.changesNothing', { shown: monthName(shown) })
+          : say('regimen.changes', {
+              shown: monthName(shown),
+              n,
+              value: n === 1 ? say('regimen.step') : say('regimen.steps'),
+            })}
       </h2>
       <ul>
         {answer.changes.map((c) => (
           <li key={c.part + c.kind + c.from + c.to}>
             <b>
-              {capital(c.part.toLowerCase())}, {c.what}:
+              {partName(c.part)}, {c.what}:
             </b>{' '}
             {[c.from, c.to].filter((x) => x !== '').join(' → ')}. <Why because={c.because} />
           </li>
         ))}
       </ul>
       <div className="row">
-        <Button onClick={() => setShown(own)}>Back to {monthName(own)}</Button>
+        <Button onClick={() => setShown(own)}>{say('regimen.backTo', { own: monthName(own) })}</Button>
         <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
-          Plan the visit for {monthName(shown)}
+          {say('regimen.planTheVisitFor', { shown: monthName(shown) })}
         </Button>
       </div>
     </section>
@@ -315,10 +323,13 @@ function MethodChanges({
   const method = context.work.draft.document.method
   const n = answer.changes.length
   return (
-    <section className="changes" aria-label={`What ${name(method)} changes`}>
+    <section className="changes" aria-label={say('regimen.whatChanges2', { method: name(method) })}>
       <h2>
-        {name(method)} in place of {name(instead)} changes{' '}
-        {n === 0 ? 'nothing' : `${n} ${n === 1 ? 'step' : 'steps'}`}
+        {name(method)}
+        {say('regimen.inPlaceOf')}
+        {name(instead)}
+        {say('regimen.changes2')}{' '}
+        {n === 0 ? say('regimen.nothing') : `${n} ${n === 1 ? say('regimen.step') : say('regimen.steps')}`}
       </h2>
       <ChangeList changes={answer.changes} />
       <div className="row">
@@ -328,9 +339,9 @@ function MethodChanges({
             context.work.change((d) => ({ ...d, method: instead }))
           }}
         >
-          Back to {name(instead)}
+          {say('regimen.backTo2', { instead: name(instead) })}
         </Button>
-        <Button onClick={fold}>Fold this</Button>
+        <Button onClick={fold}>{say('regimen.foldThis')}</Button>
       </div>
     </section>
   )
@@ -399,20 +410,19 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
         const toggle = (product: string) =>
           setOpen(openProduct === product && open?.part === r.part ? null : { part: r.part, product })
         return (
-          <section
-            key={r.part}
-            data-part={r.part}
-            className="band routine"
-            aria-label={capital(r.part.toLowerCase())}
-          >
+          <section key={r.part} data-part={r.part} className="band routine" aria-label={partName(r.part)}>
             <div className="gutter">
-              <h2>{capital(r.part.toLowerCase())}</h2>
+              <h2>{partName(r.part)}</h2>
               <span className="second">
-                {r.timeline.minutes} of {r.timeline.limitMinutes} min
-                {r.timeline.savedSeconds > 0 && `; ${r.timeline.filled}: ${r.timeline.savedSeconds} s saved`}
+                {r.timeline.minutes}
+                {say('regimen.of')}
+                {r.timeline.limitMinutes}
+                {say('regimen.min')}
+                {r.timeline.savedSeconds > 0 &&
+                  say('regimen.sSaved', { filled: r.timeline.filled, savedSeconds: r.timeline.savedSeconds })}
               </span>
               {folded ? (
-                <Button onClick={() => setOpen(null)}>Unfold</Button>
+                <Button onClick={() => setOpen(null)}>{say('regimen.unfold')}</Button>
               ) : (
                 <AddStep context={context} part={r.part} />
               )}
@@ -488,13 +498,16 @@ function Below({
           <ul>
             {waiting.map((p) => (
               <li key={p.product}>
-                <b>{p.state === 'MISSING' ? 'Patch test first:' : 'Patch test running:'}</b>{' '}
-                {p.because.sentence} <Link to={`/patch/${context.visit.client}`}>Patch tests</Link>
+                <b>
+                  {p.state === 'MISSING' ? say('regimen.patchTestFirst') : say('regimen.patchTestRunning')}
+                </b>{' '}
+                {p.because.sentence}{' '}
+                <Link to={`/patch/${context.visit.client}`}>{say('regimen.patchTests')}</Link>
               </li>
             ))}
             {regimen.notices.map((n) => (
               <li key={n.sentence}>
-                <b>Look at this:</b> {n.sentence}
+                <b>{say('regimen.lookAtThis')}</b> {n.sentence}
               </li>
             ))}
             {cautions.map((c) => (
@@ -506,8 +519,8 @@ function Below({
         </div>
       )}
       <div className="below">
-        <section aria-label="Concerns">
-          <h2>What is done for each concern</h2>
+        <section aria-label={say('regimen.concerns')}>
+          <h2>{say('regimen.whatIsDoneForEachConcern')}</h2>
           <ul>
             {regimen.served.map((s) => (
               <li key={s.concern}>
@@ -517,58 +530,63 @@ function Below({
                 {s.by.length > 0 ? s.by.slice(0, 3).join(', ') : s.because.sentence}
               </li>
             ))}
-            {regimen.served.length === 0 && <li>No concern was found; the plan keeps the skin as it is.</li>}
+            {regimen.served.length === 0 && <li>{say('regimen.noConcernWasFoundThePlanKeeps')}</li>}
           </ul>
         </section>
-        <section aria-label="Own products">
-          <h2>What becomes of the client’s shelf</h2>
+        <section aria-label={say('regimen.ownProducts')}>
+          <h2>{say('regimen.whatBecomesOfTheClientSShelf')}</h2>
           <ul>
             {regimen.shelf.map((s) => (
               <li key={s.product}>
                 <b>
-                  {s.fate === 'USED' ? '✓ used' : s.fate === 'STOP' ? '✕ stop' : '○ set aside'}: {s.name}.
+                  {s.fate === 'USED'
+                    ? say('regimen.used')
+                    : s.fate === 'STOP'
+                      ? say('regimen.stop')
+                      : say('regimen.setAside')}
+                  : {s.name}.
                 </b>{' '}
                 {s.fate !== 'USED' && s.because.sentence}
               </li>
             ))}
-            {regimen.shelf.length === 0 && <li>Nothing is on it yet; add bottles under Talk.</li>}
+            {regimen.shelf.length === 0 && <li>{say('regimen.nothingIsOnItYetAddBottles')}</li>}
           </ul>
         </section>
         <LimitsLetOut context={context} />
         <TonightVersions regimen={regimen} />
         {keptOut.length > 0 && (
-          <section aria-label="Kept out">
-            <h2>What is kept out, and why</h2>
+          <section aria-label={say('regimen.keptOut')}>
+            <h2>{say('regimen.whatIsKeptOutAndWhy')}</h2>
             <ul>
               {keptOut.map((k) => (
                 <li key={k.name + k.because.sentence}>
                   <b>{capital(k.name)}:</b> {k.because.sentence}{' '}
                   <span className="second">
                     {k.products.slice(0, 4).join(', ')}
-                    {k.products.length > 4 && ` and ${k.products.length - 4} more`}
+                    {k.products.length > 4 && say('regimen.andMore', { value: k.products.length - 4 })}
                   </span>
                 </li>
               ))}
             </ul>
           </section>
         )}
-        <section aria-label="Air">
-          <h2>The air of {monthName(regimen.month)}</h2>
+        <section aria-label={say('regimen.air')}>
+          <h2>{say('regimen.theAirOf', { month: monthName(regimen.month) })}</h2>
           <ul>
             <li>
-              <b>Dryness {Math.round(air.dryness)}:</b> {air.dryBecause.sentence}
+              <b>{say('regimen.dryness', { dryness: Math.round(air.dryness) })}</b> {air.dryBecause.sentence}
             </li>
             <li>
-              <b>Heat {Math.round(air.heat)}:</b> {air.heatBecause.sentence}
+              <b>{say('regimen.heat', { heat: Math.round(air.heat) })}</b> {air.heatBecause.sentence}
             </li>
             <li>
-              <b>Rooms:</b> {air.rooms.sentence}
+              <b>{say('regimen.rooms')}</b> {air.rooms.sentence}
             </li>
             <li>
-              <b>Sun:</b> {regimen.asked.spf.because.sentence}
+              <b>{say('regimen.sun')}</b> {regimen.asked.spf.because.sentence}
             </li>
             <li>
-              <b>Cream:</b> {regimen.asked.moisturiser.because.sentence}
+              <b>{say('regimen.cream')}</b> {regimen.asked.moisturiser.because.sentence}
             </li>
           </ul>
         </section>

@@ -9,6 +9,7 @@ import type { Move } from '../strip/Movable'
 import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
 import { adjust, byHandOf, putIn, release, type StepByHand as Changed } from './byHandEdits'
+import { say } from '../words/say'
 
 const LONGEST_WORDS = 160
 
@@ -35,25 +36,25 @@ export function StepByHand({
   const change = (next: Partial<Changed>) => work.change((d) => adjust(d, part, step.product, next))
   const days = step.nights as readonly string[]
   return (
-    <section className="by-hand-row" aria-label="By hand">
+    <section className="by-hand-row" aria-label={say('regimen.byHand')}>
       <div className="row">
         <Button
           disabled={step.number === 1}
           onClick={() => move(step.product, step.number - 1)}
-          aria-label={`Move ${step.name} earlier`}
+          aria-label={say('regimen.moveEarlier', { name: step.name })}
         >
-          ← Earlier
+          {say('regimen.earlier')}
         </Button>
         <Button
           disabled={step.number === last}
           onClick={() => move(step.product, step.number + 1)}
-          aria-label={`Move ${step.name} later`}
+          aria-label={say('regimen.moveLater', { name: step.name })}
         >
-          Later →
+          {say('regimen.later')}
         </Button>
         <ToggleButton
           value="kept"
-          title="Planning again keeps it; let go, it is as computed again"
+          title={say('regimen.planningAgainKeepsItLetGoIt')}
           selected={step.hand.kept}
           onChange={() =>
             work.change((d) =>
@@ -61,7 +62,7 @@ export function StepByHand({
             )
           }
         >
-          Keep
+          {say('regimen.keep')}
         </ToggleButton>
         {!step.prescription && (
           <>
@@ -70,7 +71,7 @@ export function StepByHand({
               selected={now.optional}
               onChange={() => change({ optional: !now.optional })}
             >
-              May be left out
+              {say('regimen.mayBeLeftOut2')}
             </ToggleButton>
             {!step.comesOff && (
               <ToggleButton
@@ -78,12 +79,12 @@ export function StepByHand({
                 selected={now.secondCoat}
                 onChange={() => change({ secondCoat: !now.secondCoat })}
               >
-                Second coat
+                {say('regimen.secondCoat2')}
               </ToggleButton>
             )}
             <TextField
               select
-              label="Only on"
+              label={say('regimen.onlyOn2')}
               size="small"
               value={now.on ?? ''}
               onChange={(e) =>
@@ -92,7 +93,9 @@ export function StepByHand({
               sx={{ minWidth: 150 }}
               slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
             >
-              <MenuItem value="">{step.part === '' ? 'the whole face' : 'as computed'}</MenuItem>
+              <MenuItem value="">
+                {step.part === '' ? say('regimen.theWholeFace') : say('regimen.asComputed2')}
+              </MenuItem>
               {words.coverages.map((c) => (
                 <MenuItem key={c.coverage} value={c.coverage}>
                   {c.label}
@@ -107,7 +110,7 @@ export function StepByHand({
           <>
             <ToggleButtonGroup
               value={now.nights.length > 0 ? now.nights : days}
-              aria-label={part === 'MORNING' ? 'Mornings' : 'Evenings'}
+              aria-label={part === 'MORNING' ? say('regimen.mornings') : say('regimen.evenings')}
               onChange={(_, next: Changed['nights']) =>
                 next.length > 0 && change({ nights: next.length === 7 ? [] : next })
               }
@@ -118,14 +121,16 @@ export function StepByHand({
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
-            {now.nights.length > 0 && <Button onClick={() => change({ nights: [] })}>Computed days</Button>}
+            {now.nights.length > 0 && (
+              <Button onClick={() => change({ nights: [] })}>{say('regimen.computedDays')}</Button>
+            )}
           </>
         )}
         <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
       </div>
       {refusals.map((r) => (
         <p key={r.because.sentence} role="alert" className="refusal">
-          Not followed: {r.because.sentence}
+          {say('regimen.notFollowed', { sentence: r.because.sentence })}
         </p>
       ))}
     </section>
@@ -155,10 +160,10 @@ function OwnWords({
   }
   return (
     <TextField
-      label="Own words on the sheet"
+      label={say('regimen.ownWordsOnTheSheet')}
       size="small"
       value={text}
-      placeholder="as computed"
+      placeholder={say('regimen.asComputed2')}
       onChange={(e) =>
         e.target.value === ''
           ? (setHalf(''), work.change((d) => adjust(d, part, product, { words: '' })))

@@ -9,6 +9,7 @@ import type { VisitContext } from '../visit/VisitShell'
 import type { Move } from '../strip/Movable'
 import { swap, takeOut } from './byHandEdits'
 import { StepByHand } from './StepByHand'
+import { say } from '../words/say'
 
 /** Why a step stands here, how it is done, and what else could stand in its place. */
 export function StepDetail({
@@ -63,7 +64,7 @@ export function StepDetail({
           {[
             step.maker,
             step.kindLabel,
-            step.owned && 'on the client’s shelf',
+            step.owned && say('regimen.onTheClientSShelf'),
             step.prescription && 'prescribed',
           ]
             .filter(Boolean)
@@ -71,21 +72,21 @@ export function StepDetail({
         </p>
         <ul className="dots">
           <li>
-            <b>Here because:</b> <Why because={step.place} />
+            <b>{say('regimen.hereBecause')}</b> <Why because={step.place} />
           </li>
           {step.number < last && (
             <li>
-              <b>Before {step.number + 1}:</b> <Why because={step.next} />
+              <b>{say('regimen.before', { value: step.number + 1 })}</b> <Why because={step.next} />
             </li>
           )}
           {step.hand.movedBecause !== '' && (
             <li>
-              <b>Moved by hand:</b> {step.hand.movedBecause}
+              <b>{say('regimen.movedByHand')}</b> {step.hand.movedBecause}
             </li>
           )}
           {step.purpose.map((p) => (
             <li key={p.sentence}>
-              <b>For:</b> <Why because={p} />
+              <b>{say('regimen.for')}</b> <Why because={p} />
             </li>
           ))}
           {nights && (
@@ -97,27 +98,37 @@ export function StepDetail({
         {patch && <PatchMark client={visit.client} call={patch} />}
       </div>
       <div>
-        <h3>How</h3>
+        <h3>{say('regimen.how')}</h3>
         <ul className="dots">
           <li>
             <b>{step.amount.words}</b>, {step.amount.where}. <Why because={step.amount.because} quiet />
           </li>
           <li>
-            {step.technique}; on {step.damp ? 'damp' : 'dry'} skin, {secondsWords(step.handsOn)} hands on
+            {step.technique}
+            {say('regimen.on')}
+            {step.damp ? say('regimen.damp') : say('regimen.dry')}
+            {say('regimen.skin')}
+            {secondsWords(step.handsOn)}
+            {say('regimen.handsOn')}
           </li>
-          {step.contact > 0 && <li>Leave on {secondsWords(step.contact)}, then rinse.</li>}
+          {step.contact > 0 && (
+            <li>{say('regimen.leaveOnThenRinse', { contact: secondsWords(step.contact) })}</li>
+          )}
           {step.settle > 0 && (
             <li>
-              <b>Wait {secondsWords(step.settle)}.</b> <Why because={step.settleBecause} quiet />
+              <b>{say('regimen.wait', { settle: secondsWords(step.settle) })}</b>{' '}
+              <Why because={step.settleBecause} quiet />
             </li>
           )}
         </ul>
       </div>
       <div>
-        <h3>Could stand in its place</h3>
+        <h3>{say('regimen.couldStandInItsPlace')}</h3>
         {alternatives.length === 0 && (
           <p className="second">
-            {step.prescription ? 'The prescriber’s; nothing else.' : 'Nothing else that fits all limits.'}
+            {step.prescription
+              ? say('regimen.thePrescriberSNothingElse')
+              : say('regimen.nothingElseThatFitsAllLimits')}
           </p>
         )}
         <ul>
@@ -127,17 +138,19 @@ export function StepDetail({
                 <b>{a.name}</b>
                 <span className="second">
                   {' '}
-                  {a.behind} points behind. {a.because.sentence}
+                  {a.behind}
+                  {say('regimen.pointsBehind')}
+                  {a.because.sentence}
                   {a.priceDifference !== 0 &&
-                    ` ${money.words(Math.abs(a.priceDifference))} ${a.priceDifference < 0 ? 'less' : 'more'}.`}
+                    ` ${money.words(Math.abs(a.priceDifference))} ${a.priceDifference < 0 ? say('regimen.less') : 'more'}.`}
                 </span>
               </span>
               <Button
                 onClick={() => put.mutate(a.product)}
                 disabled={put.isPending}
-                aria-label={`Swap in ${a.name}`}
+                aria-label={say('regimen.swapIn', { name: a.name })}
               >
-                Swap
+                {say('regimen.swap')}
               </Button>
             </li>
           ))}
@@ -155,10 +168,10 @@ export function StepDetail({
                 close()
               }}
             >
-              Take out
+              {say('regimen.takeOut')}
             </Button>
           )}
-          <Button onClick={close}>Close</Button>
+          <Button onClick={close}>{say('regimen.close')}</Button>
         </div>
       </div>
       <StepByHand context={context} part={part} step={step} last={last} refusals={refusals} move={move} />

@@ -6,6 +6,7 @@ import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
 import { ChangeList } from './AgainstComputed'
+import { say } from '../words/say'
 
 /** What a month of the plan costs, and when each pack is empty or past its time. */
 export function SupplyTable({ context, month }: { context: VisitContext; month: Month }) {
@@ -15,12 +16,20 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
   if (!supply.data) return null
   const { lines, month: whole, bought, unpriced, budget, over } = supply.data
   return (
-    <section aria-label="Money and supply" className="supply">
+    <section aria-label={say('regimen.moneyAndSupply')} className="supply">
       <h2>
-        {money.words(whole)} a month, {money.words(bought)} of it for what is not owned yet
-        {budget != null && (over > 0 ? `: ${money.words(over)} over the budget` : ': within the budget')}
+        {money.words(whole)}
+        {say('regimen.aMonth')}
+        {money.words(bought)}
+        {say('regimen.ofItForWhatIsNotOwned')}
+        {budget != null &&
+          (over > 0
+            ? say('regimen.overTheBudget', { over: money.words(over) })
+            : say('regimen.withinTheBudget'))}
       </h2>
-      {unpriced.length > 0 && <p className="second">Without {unpriced.join(', ')}: no price or size.</p>}
+      {unpriced.length > 0 && (
+        <p className="second">{say('regimen.withoutNoPriceOrSize', { join: unpriced.join(', ') })}</p>
+      )}
       <table>
         <tbody>
           {lines.map((l) => (
@@ -38,8 +47,11 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
                     >
                       {l.cheaper.name}
                     </Link>{' '}
-                    would save {money.words(l.cheaper.saves)} a month
-                    {l.cheaper.lost.length > 0 && `, without ${l.cheaper.lost.join(', ')}`}.
+                    {say('regimen.wouldSave')}
+                    {money.words(l.cheaper.saves)}
+                    {say('regimen.aMonth2')}
+                    {l.cheaper.lost.length > 0 && say('regimen.without', { join: l.cheaper.lost.join(', ') })}
+                    .
                   </>
                 )}
               </td>
@@ -60,8 +72,11 @@ function CheaperSet({ context }: { context: VisitContext }) {
   return (
     <details>
       <summary>
-        A cheaper set: {money.words(cheaper.month)} a month for what is to be bought, in place of{' '}
-        {money.words(cheaper.monthOther)}. {cheaper.because.sentence}
+        {say('regimen.aCheaperSetAMonthForWhat', {
+          month: money.words(cheaper.month),
+          monthOther: money.words(cheaper.monthOther),
+          sentence: cheaper.because.sentence,
+        })}
       </summary>
       <ChangeList changes={cheaper.changes} />
     </details>
@@ -69,9 +84,16 @@ function CheaperSet({ context }: { context: VisitContext }) {
 }
 
 function until(line: { ends?: string | null; days: number; end: 'EMPTY' | 'PAST_ITS_TIME' | 'NOT_KNOWN' }) {
-  if (!line.ends || line.end === 'NOT_KNOWN') return 'not known'
-  const what = line.end === 'EMPTY' ? 'empty' : 'past its time'
+  if (!line.ends || line.end === 'NOT_KNOWN') return say('regimen.notKnown')
+  const what = line.end === 'EMPTY' ? 'empty' : say('regimen.pastItsTime')
   if (line.days === 0)
-    return line.end === 'EMPTY' ? 'empty now' : `past its time since ${dateWords(line.ends)}`
-  return `${what} in ${line.days} ${line.days === 1 ? 'day' : 'days'}, ${dateWords(line.ends)}`
+    return line.end === 'EMPTY'
+      ? say('regimen.emptyNow')
+      : say('regimen.pastItsTimeSince', { ends: dateWords(line.ends) })
+  return say('regimen.in', {
+    what,
+    days: line.days,
+    value: line.days === 1 ? 'day' : 'days',
+    ends: dateWords(line.ends),
+  })
 }

@@ -1,22 +1,29 @@
 import type { Regimen } from '../api/client'
-import { capital } from '../shared/format'
+import { partName } from '../shared/format'
+import { say } from '../words/say'
 
-const WHY = { SHORT_OF_TIME: 'short of time', SORE: 'if the skin is sore' } as const
+const WHY = { SHORT_OF_TIME: say('regimen.shortOfTime'), SORE: say('regimen.ifTheSkinIsSore') } as const
 
 /** A routine on a day that is not like others. */
 export function TonightVersions({ regimen }: { regimen: Regimen }) {
   if (regimen.tonight.length === 0) return null
   return (
-    <section aria-label="Days that are not like others">
-      <h2>Days that are not like others</h2>
+    <section aria-label={say('regimen.daysThatAreNotLikeOthers')}>
+      <h2>{say('regimen.daysThatAreNotLikeOthers')}</h2>
       <ul>
         {regimen.tonight.map((v) => (
           <li key={v.part + v.why}>
             <b>
-              {capital(v.part.toLowerCase())}, {WHY[v.why]}, {v.minutes} min:
+              {say('regimen.min2', {
+                capital: partName(v.part),
+                value: WHY[v.why],
+                minutes: v.minutes,
+              })}
             </b>{' '}
-            {v.leave.length === 0 ? 'nothing can be left out' : `leave out ${v.leave.join(', ')}`}.{' '}
-            {v.because.sentence}
+            {v.leave.length === 0
+              ? say('regimen.nothingCanBeLeftOut')
+              : say('regimen.leaveOut', { join: v.leave.join(', ') })}
+            . {v.because.sentence}
           </li>
         ))}
       </ul>

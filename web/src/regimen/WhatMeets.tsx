@@ -5,6 +5,7 @@ import { capital, MEETINGS } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
 import { adjust, putIn, takeOut } from './byHandEdits'
+import { say } from '../words/say'
 
 const other = (part: Part): Part => (part === 'MORNING' ? 'EVENING' : 'MORNING')
 
@@ -28,8 +29,8 @@ export function WhatMeets({ context }: { context: VisitContext }) {
   const minded = findings.data.filter((f) => f.meeting !== 'FINE' && f.meeting !== 'MYTH')
   const fine = findings.data.filter((f) => f.meeting === 'FINE' || f.meeting === 'MYTH')
   return (
-    <section aria-label="What meets" className="meets">
-      <h2>What meets what</h2>
+    <section aria-label={say('regimen.whatMeets')} className="meets">
+      <h2>{say('regimen.whatMeetsWhat')}</h2>
       <ul>
         {minded.map((f) => (
           <li key={f.id + f.products.join()}>
@@ -37,7 +38,8 @@ export function WhatMeets({ context }: { context: VisitContext }) {
               <b>
                 {capital(MEETINGS[f.meeting])}: {f.names.join(' and ')}.
               </b>{' '}
-              {f.because.sentence} {f.otherSchool !== '' && <i>Others: {f.otherSchool}</i>}
+              {f.because.sentence}{' '}
+              {f.otherSchool !== '' && <i>{say('regimen.others', { otherSchool: f.otherSchool })}</i>}
             </span>
             <span className="row">
               {f.repairs.map((r) => (
@@ -48,12 +50,15 @@ export function WhatMeets({ context }: { context: VisitContext }) {
             </span>
           </li>
         ))}
-        {minded.length === 0 && <li>Nothing in this plan stands in the way of anything else.</li>}
+        {minded.length === 0 && <li>{say('regimen.nothingInThisPlanStandsInThe')}</li>}
       </ul>
       {fine.length > 0 && (
         <details>
           <summary>
-            {fine.length === 1 ? 'One pair is fine' : `${fine.length} pairs are fine`} together
+            {fine.length === 1
+              ? say('regimen.onePairIsFine')
+              : say('regimen.pairsAreFine', { length: fine.length })}
+            {say('regimen.together')}
           </summary>
           <ul>
             {fine.map((f) => (

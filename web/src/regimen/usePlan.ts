@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { api, ask, type Month, type PlanAnswer } from '../api/client'
 import { keys, useShelf } from '../api/hooks'
 import type { VisitContext } from '../visit/VisitShell'
+import { say } from '../words/say'
 
 /** The plan of a month, for the visit as it is saved; held against the plan of another method when one is named. */
 export function usePlan({ visit, work }: VisitContext, month: Month, instead?: string) {
@@ -24,15 +25,15 @@ export function withheld({ work }: VisitContext): string | null {
   if (!work.draft.dirty) return null
   switch (work.saving.state) {
     case 'refused':
-      return `${work.saving.sentence} Until that field is right nothing typed since is saved, and a plan without it may be wrong.`
+      return say('regimen.untilThatFieldIsRightNothingTyped', { sentence: work.saving.sentence })
     case 'clash':
-      return 'This visit was changed in another window. Choose which to keep; the plan follows.'
+      return say('regimen.thisVisitWasChangedInAnotherWindow')
     case 'earlier':
-      return 'This visit is of an earlier day. What was typed is not part of it until a correction is opened.'
+      return say('regimen.thisVisitIsOfAnEarlierDay')
     case 'fault':
-      return `${work.saving.sentence} What was typed last is kept on this machine, and a plan without it may be wrong.`
+      return say('regimen.whatWasTypedLastIsKeptOn', { sentence: work.saving.sentence })
     case 'offline':
-      return 'Outfell is not answering. What was typed last is kept on this machine, and a plan without it may be wrong.'
+      return say('regimen.outfellIsNotAnsweringWhatWasTyped')
     case 'saved':
     case 'saving':
       return null

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button'
+import { say } from '../words/say'
 
 /** An error at its place: what happened, what is kept, one button. */
 export function ErrorBand({ error, again }: { error: Error; again?: () => void }) {
@@ -9,7 +10,7 @@ export function ErrorBand({ error, again }: { error: Error; again?: () => void }
       </p>
       {again && (
         <Button onClick={again} sx={{ mt: 1 }}>
-          Try again
+          {say('shared.tryAgain')}
         </Button>
       )}
     </div>
@@ -20,7 +21,7 @@ export function ErrorBand({ error, again }: { error: Error; again?: () => void }
 export function Fetching({ what }: { what: string }) {
   return (
     <p className="second" role="status" style={{ padding: 20 }}>
-      Fetching {what}
+      {say('shared.fetching', { what })}
     </p>
   )
 }

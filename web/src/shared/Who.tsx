@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { useHouse } from '../api/hooks'
 import { useWho } from './who'
+import { say } from '../words/say'
 
 /** Who does it: picked once on this machine from those who work here, or typed; after that it is only said. */
 export function Who({
@@ -17,7 +18,8 @@ export function Who({
   help?: string
 }) {
   const [who, setWho] = useWho()
-  const [picking, setPicking] = useState(false)
+  // stays a field while it is typed into: one that folded as it is left would take the next tap from under the finger
+  const [picking, setPicking] = useState(who.trim() === '')
   const house = useHouse()
   if (!picking && who.trim() !== '') {
     return (
@@ -25,8 +27,8 @@ export function Who({
         <span>
           <span className="second">{label}</span> <b>{who}</b>
         </span>
-        <Button size="small" onClick={() => setPicking(true)} aria-label={`${label}: not ${who}`}>
-          Not me
+        <Button size="small" onClick={() => setPicking(true)} aria-label={say('shared.not', { label, who })}>
+          {say('shared.notMe')}
         </Button>
       </span>
     )
@@ -42,8 +44,6 @@ export function Who({
         setWho(next)
         setPicking(false)
       }}
-      onFocus={() => setPicking(true)}
-      onBlur={() => setPicking(false)}
       sx={{ width }}
       renderInput={(params) => (
         <TextField {...params} label={label} helperText={who.trim() === '' ? help : undefined} />

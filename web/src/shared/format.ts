@@ -1,4 +1,5 @@
-import type { Month, Schemas, Step } from '../api/client'
+import type { Month, Part, Schemas, Step } from '../api/client'
+import { say } from '../words/say'
 
 export type Formats = Schemas['Formats']
 
@@ -45,19 +46,29 @@ export function week(): Day[] {
 
 /** What two things on one skin are to one another. */
 export const MEETINGS = {
-  NEVER: 'never together',
-  AM_PM: 'not in one routine',
-  NIGHTS: 'not on one night',
+  NEVER: say('shared.neverTogether'),
+  AM_PM: say('shared.notInOneRoutine'),
+  NIGHTS: say('shared.notOnOneNight'),
   CAUTION: 'mind',
   FINE: 'fine',
-  MYTH: 'fine, the clash is a myth',
+  MYTH: say('shared.fineTheClashIsAMyth'),
 } as const
 
 /** "NOVEMBER" as "November". */
-export const monthName = (month: Month) => month.charAt(0) + month.slice(1).toLowerCase()
+export const monthName = (month: Month) =>
+  new Intl.DateTimeFormat(locale(), { month: 'long' }).format(new Date(2026, MONTHS.indexOf(month), 1))
+
+/** A Monday. */
+const SOME_MONDAY = 2
 
 /** "TUESDAY" as "Tue". */
-export const dayShort = (day: string) => day.charAt(0) + day.slice(1, 3).toLowerCase()
+export const dayShort = (day: string) =>
+  new Intl.DateTimeFormat(locale(), { weekday: 'short' }).format(
+    new Date(2026, 1, SOME_MONDAY + DAYS.findIndex((d) => d === day)),
+  )
+
+/** "MORNING" as "Morning". */
+export const partName = (part: Part) => (part === 'MORNING' ? say('shared.morning') : say('shared.evening'))
 
 /** "Tue, Sat"; empty for a step of every day. */
 export const nightsWords = (step: Pick<Step, 'nights'>) =>
@@ -67,7 +78,9 @@ export const nightsWords = (step: Pick<Step, 'nights'>) =>
 export function secondsWords(seconds: number) {
   if (seconds < 60) return `${seconds} s`
   const rest = seconds % 60
-  return rest === 0 ? `${seconds / 60} min` : `${Math.floor(seconds / 60)} min ${rest} s`
+  return rest === 0
+    ? say('shared.min', { value: seconds / 60 })
+    : say('shared.minS', { floor: Math.floor(seconds / 60), rest })
 }
 
 /** A day or moment as the practice's clock has it: "2026-11-25" is that day everywhere, east and west. */
@@ -79,11 +92,11 @@ function moment(iso: string): Date {
 
 /** The country whose way of writing days is this practice's. */
 const locale = () =>
-  formats.dates === 'MONTH_DAY_YEAR' && formats.language === 'en'
-    ? 'en-US'
-    : formats.language === 'en'
-      ? 'en-GB'
-      : formats.language
+  !formats.language.startsWith('en')
+    ? formats.language
+    : formats.dates === 'MONTH_DAY_YEAR'
+      ? 'en-US'
+      : 'en-GB'
 
 const two = (n: number) => String(n).padStart(2, '0')
 const numeric = (at: Date) => `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`
@@ -125,7 +138,7 @@ export const typedDates = () =>
       : 'DD/MM/YYYY'
 
 /** The way in which hours are typed here. */
-export const typedTimes = () => (formats.clock24 ? 'HH:mm' : 'hh:mm A')
+export const typedTimes = () => (formats.clock24 ? 'HH:mm' : say('shared.hhMmA'))
 
 const DAY_MS = 24 * 60 * 60 * 1000
 
@@ -134,9 +147,9 @@ export function agoWords(iso: string, today = new Date()) {
   const midnight = new Date(today.getFullYear(), today.getMonth(), today.getDate())
   const days = Math.round((midnight.getTime() - moment(iso.slice(0, 10)).getTime()) / DAY_MS)
   if (days === 1) return 'yesterday'
-  if (days < 14) return `${days} days ago`
-  if (days < 60) return `${Math.round(days / 7)} weeks ago`
-  return `${Math.round(days / 30.4)} months ago`
+  if (days < 14) return say('shared.daysAgo', { days })
+  if (days < 60) return say('shared.weeksAgo', { round: Math.round(days / 7) })
+  return say('shared.monthsAgo', { round: Math.round(days / 30.4) })
 }
 
 /** Warmth in the practice's measure; it is kept in Celsius. */
@@ -160,9 +173,9 @@ const G_PER_OZ = 28.3495
 export function sizeWords(size: number, unit: string) {
   if (formats.volume === 'ML') return `${round(size)} ${unit}`
   return unit === 'ml'
-    ? `${(size / ML_PER_FL_OZ).toFixed(1)} fl oz`
+    ? say('shared.flOz', { toFixed: (size / ML_PER_FL_OZ).toFixed(1) })
     : unit === 'g'
-      ? `${(size / G_PER_OZ).toFixed(1)} oz`
+      ? say('shared.oz', { toFixed: (size / G_PER_OZ).toFixed(1) })
       : `${round(size)} ${unit}`
 }
 

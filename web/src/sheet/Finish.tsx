@@ -6,6 +6,7 @@ import { useOpenEnds } from '../api/hooks'
 import { NextVisit } from '../client/NextVisit'
 import { ErrorBand, Fetching } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
+import { say } from '../words/say'
 
 /** Ends a visit: what is still open, each with the way to it, and the next appointment. */
 export function Finish({ context }: { context: VisitContext }) {
@@ -15,16 +16,16 @@ export function Finish({ context }: { context: VisitContext }) {
   if (!open) {
     return (
       <Button fullWidth onClick={() => setOpen(true)}>
-        Finish the visit
+        {say('sheet.finishTheVisit')}
       </Button>
     )
   }
   return (
-    <section aria-label="Finish the visit" className="finish">
-      <h2>Before you part</h2>
+    <section aria-label={say('sheet.finishTheVisit')} className="finish">
+      <h2>{say('sheet.beforeYouPart')}</h2>
       {ends.isError && <ErrorBand error={ends.error} again={() => void ends.refetch()} />}
-      {ends.isPending && <Fetching what="what is still open" />}
-      {ends.data?.length === 0 && <p>Nothing is open. The visit is whole.</p>}
+      {ends.isPending && <Fetching what={say('sheet.whatIsStillOpen')} />}
+      {ends.data?.length === 0 && <p>{say('sheet.nothingIsOpenTheVisitIsWhole')}</p>}
       {ends.data && ends.data.length > 0 && (
         <ul className="plain">
           {ends.data.map((e) => (
@@ -36,7 +37,7 @@ export function Finish({ context }: { context: VisitContext }) {
       )}
       <NextVisit client={client} />
       <Button component={Link} to="/" fullWidth>
-        To the desk
+        {say('sheet.toTheDesk')}
       </Button>
     </section>
   )

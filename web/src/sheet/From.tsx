@@ -5,7 +5,11 @@ import { useHouse } from '../api/hooks'
 export function From({ children }: { children?: ReactNode }) {
   const house = useHouse().data
   const details = house?.details
-  const lines = [details?.address, details?.telephone, details?.hours].filter((line) => !!line)
+  // an address in one line: the sheet has one side
+  const lines = [
+    details?.address.replaceAll('\n', ', '),
+    [details?.telephone, details?.hours].filter((part) => !!part).join(', '),
+  ].filter((line) => !!line)
   return (
     <div className="paper-from">
       {house && house.mark !== '' && (

@@ -10,10 +10,12 @@ import {
   timeWords,
   week,
   type Day,
+  partName,
 } from '../shared/format'
 import { FILL_WORDS, PatternSet } from '../strip/Bands'
 import { Core } from '../strip/Core'
 import { From } from './From'
+import { say } from '../words/say'
 
 /** More steps than this are printed a little smaller, so that one side always holds them. */
 const MANY = 10
@@ -44,21 +46,25 @@ export function Paper({
     <article
       className={`paper ${regimen.morning.steps.length + regimen.evening.steps.length > MANY ? 'many' : ''}`}
       data-paper
-      aria-label={`Plan for ${client.name}`}
+      aria-label={say('sheet.planFor', { name: client.name })}
     >
       <PatternSet />
       <header>
         <div>
-          <h1>{client.name}’s skin plan</h1>
+          <h1>{say('sheet.sSkinPlan', { name: client.name })}</h1>
           <p>
-            For the air of {monthName(regimen.month)}
-            {kept === null && <b className="paper-draft">Draft, not kept</b>}
+            {say('sheet.forTheAirOf')}
+            {monthName(regimen.month)}
+            {kept === null && <b className="paper-draft">{say('sheet.draftNotKept')}</b>}
           </p>
         </div>
         <From>
           {client.nextVisit && client.nextVisit.slice(0, 10) > made
-            ? `Next visit: ${dateWords(client.nextVisit)}, ${timeWords(client.nextVisit)}`
-            : 'Next visit: about six weeks from now'}
+            ? say('sheet.nextVisit', {
+                nextVisit: dateWords(client.nextVisit),
+                nextVisit2: timeWords(client.nextVisit),
+              })
+            : say('sheet.nextVisitAboutSixWeeksFromNow')}
         </From>
       </header>
       <div className="paper-lists">
@@ -67,7 +73,7 @@ export function Paper({
       </div>
       {nightly.length > 0 && (
         <section>
-          <h2>Your evenings</h2>
+          <h2>{say('sheet.yourEvenings')}</h2>
           <div className="paper-week">
             {week().map((d) => (
               <div key={d}>
@@ -106,9 +112,13 @@ export function Paper({
         ))}
         <span className="paper-made">
           {kept === null
-            ? `Draft of ${longDate(made)}, not kept.`
-            : `Plan ${kept.number} of ${longDate(made)}, kept ${longDate(kept.savedAt)}.`}
-          {mind.length > 0 && ` Kept in mind: ${mind.join(', ')}.`}
+            ? say('sheet.draftOfNotKept', { made: longDate(made) })
+            : say('sheet.planOfKept', {
+                number: kept.number,
+                made: longDate(made),
+                savedAt: longDate(kept.savedAt),
+              })}
+          {mind.length > 0 && say('sheet.keptInMind', { join: mind.join(', ') })}
         </span>
       </footer>
     </article>
@@ -125,12 +135,15 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
   const t = routine.timeline
   const minutes =
     t.minutes === t.shortestMinutes
-      ? `${Math.ceil(t.minutes)} minutes`
-      : `${Math.ceil(t.shortestMinutes)} to ${Math.ceil(t.minutes)} minutes`
+      ? say('sheet.minutes', { minutes: Math.ceil(t.minutes) })
+      : say('sheet.toMinutes', {
+          shortestMinutes: Math.ceil(t.shortestMinutes),
+          minutes: Math.ceil(t.minutes),
+        })
   return (
     <section>
       <div className="paper-title">
-        <h2>{capital(routine.part.toLowerCase())}</h2>
+        <h2>{partName(routine.part)}</h2>
         <span>{minutes}</span>
       </div>
       <Core steps={routine.steps} />
@@ -141,14 +154,14 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
             <b>
               {s.name}
               {nightsWords(s) && <em>{nightsWords(s)}</em>}
-              {s.hand.optional && <em>may be left out</em>}
-              {waits.includes(s.product) && <em>not before its patch test is read</em>}
+              {s.hand.optional && <em>{say('sheet.mayBeLeftOut')}</em>}
+              {waits.includes(s.product) && <em>{say('sheet.notBeforeItsPatchTestIsRead')}</em>}
             </b>
             <span>
               {s.amount.words}; {s.hand.on !== '' && `${s.part}; `}
               {s.hand.words === '' ? s.technique : s.hand.words}
-              {s.settle > 0 && `; wait ${secondsWords(s.settle)}`}
-              {s.contact > 0 && `; leave ${secondsWords(s.contact)}`}
+              {s.settle > 0 && say('sheet.wait', { settle: secondsWords(s.settle) })}
+              {s.contact > 0 && say('sheet.leave', { contact: secondsWords(s.contact) })}
             </span>
           </li>
         ))}

@@ -9,6 +9,7 @@ import { useShortcut } from '../shared/shortcuts'
 import { useVisitContext } from '../visit/VisitShell'
 import { Finish } from './Finish'
 import { Paper } from './Paper'
+import { say } from '../words/say'
 import './sheet.css'
 
 /** One A4 sheet for the client: two lists, the week, the cautions. */
@@ -30,20 +31,21 @@ export default function SheetPage() {
     return (
       <div className="page">
         <div className="look" role="alert">
-          <b>No sheet is shown now.</b> {why}
+          <b>{say('sheet.noSheetIsShownNow')}</b> {why}
         </div>
       </div>
     )
   }
-  if (!plan.data) return <Fetching what="the sheet" />
+  if (!plan.data) return <Fetching what={say('sheet.theSheet')} />
   if (!plan.data.regimen) {
     return (
       <div className="page">
         <div className="stop">
-          <h1>No sheet yet</h1>
+          <h1>{say('sheet.noSheetYet')}</h1>
           <p>
-            Something must be referred first.{' '}
-            <Link to={`/visits/${visit.id}/referral`}>The note to take along</Link> can be printed.
+            {say('sheet.somethingMustBeReferredFirst')}{' '}
+            <Link to={`/visits/${visit.id}/referral`}>{say('sheet.theNoteToTakeAlong')}</Link>
+            {say('sheet.canBePrinted')}
           </p>
         </div>
       </div>
@@ -61,21 +63,22 @@ export default function SheetPage() {
       />
       <aside className="no-print sheet-side">
         <Button variant="contained" fullWidth sx={{ minHeight: 52 }} onClick={() => window.print()}>
-          Print the sheet
+          {say('sheet.printTheSheet')}
         </Button>
-        <p className="second">One side of A4, across, in black only: the patterns carry the meaning.</p>
+        <p className="second">{say('sheet.oneSideOfA4AcrossInBlack')}</p>
         <p>
           {kept ? (
-            <>
-              This is plan {kept.number}, kept {dateWords(kept.savedAt)}.
-            </>
+            say('sheet.thisIsPlan', { number: kept.number, day: dateWords(kept.savedAt) })
+          ) : context.earlier ? (
+            say('sheet.asItWouldBePlannedToday')
           ) : (
             <>
-              <b>A draft:</b> this plan is not kept, and the sheet says so. Keep it on the regimen board.
+              <b>{say('sheet.aDraft')}</b>
+              {say('sheet.thisPlanIsNotKeptAndThe')}
             </>
           )}
         </p>
-        <Finish context={context} />
+        {!context.earlier && <Finish context={context} />}
       </aside>
     </div>
   )

@@ -1,4 +1,5 @@
 import type { Step } from '../api/client'
+import { say } from '../words/say'
 import './strip.css'
 
 /** Patterns by what a layer is made of; darker is more sealing, in light, dark and print. Drawn once a page. */
@@ -48,7 +49,12 @@ export function PatternSet() {
 }
 
 const FILLS = ['p-water', 'p-oils', 'p-seal', 'p-filter'] as const
-export const FILL_WORDS = ['holds water', 'softens', 'seals', 'screens sun'] as const
+export const FILL_WORDS = [
+  say('strip.holdsWater'),
+  say('strip.softens'),
+  say('strip.seals'),
+  say('strip.screensSun'),
+] as const
 
 /** The four shares of a layer, top to bottom. */
 export function Bands({
@@ -88,7 +94,7 @@ export function Bands({
 /** What the patterns mean, taught in place; alone for single products, with the marks of a strip beside it. */
 export function Key({ strip = false }: { strip?: boolean }) {
   return (
-    <ul className="strip-key" aria-label="What the patterns mean">
+    <ul className="strip-key" aria-label={say('strip.whatThePatternsMean')}>
       {FILLS.map((f, i) => (
         <li key={f}>
           <svg width="26" height="18" aria-hidden="true">
@@ -103,7 +109,7 @@ export function Key({ strip = false }: { strip?: boolean }) {
             <svg width="26" height="18" aria-hidden="true">
               <rect width="26" height="18" fill="url(#p-day)" stroke="var(--ink)" />
             </svg>
-            still on the skin
+            {say('strip.stillOnTheSkin')}
           </li>
           <li>
             <svg width="26" height="18" aria-hidden="true">
@@ -118,9 +124,9 @@ export function Key({ strip = false }: { strip?: boolean }) {
                 strokeDasharray="6 4"
               />
             </svg>
-            not every evening
+            {say('strip.notEveryEvening')}
           </li>
-          <li>wider is richer</li>
+          <li>{say('strip.widerIsRicher')}</li>
         </>
       )}
     </ul>

@@ -10,6 +10,7 @@ import {
   useSensors,
 } from '@dnd-kit/core'
 import type { Step } from '../api/client'
+import { say } from '../words/say'
 
 const PIXELS_BEFORE_A_DRAG = 6
 const HOLD_MS = 220
@@ -45,7 +46,7 @@ export function MoveArea({
       sensors={sensors}
       collisionDetection={closestCenter}
       accessibility={{
-        screenReaderInstructions: { draggable: 'Shift with an arrow key moves the step.' },
+        screenReaderInstructions: { draggable: say('strip.shiftWithAnArrowKeyMovesThe') },
       }}
       onDragStart={({ active }) => {
         const step = steps.find((s) => s.product === active.id)

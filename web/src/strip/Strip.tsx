@@ -4,6 +4,7 @@ import { nightsWords } from '../shared/format'
 import { Bands } from './Bands'
 import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
+import { say } from '../words/say'
 
 const HEIGHT = 78
 const LABELS = 78
@@ -57,7 +58,7 @@ export function Strip({
           <Weather weather={weather} />
         </Upright>
       </svg>
-      {!folded && <span className="strip-cap">comes off</span>}
+      {!folded && <span className="strip-cap">{say('strip.comesOff')}</span>}
       <MoveArea steps={routine.steps} move={move}>
         {placed.map((b) =>
           folded ? (
@@ -161,7 +162,7 @@ function Label({
 /** What is hers on a step, in a word or two. */
 export function HandMarks({ step }: { step: Step }) {
   const { kept, optional, moved } = step.hand
-  const words = [kept && 'kept', moved && 'moved', optional && 'may be left out'].filter(Boolean)
+  const words = [kept && 'kept', moved && 'moved', optional && say('strip.mayBeLeftOut')].filter(Boolean)
   return words.length === 0 ? null : (
     <>
       {' '}
@@ -322,7 +323,7 @@ function Weather({ weather }: { weather: { uv: number } | 'night' }) {
     <>
       <circle r="17" fill="var(--sun)" stroke="#1D222C" strokeWidth="1.4" />
       <text y={-1} fontSize="10" fontWeight="700" textAnchor="middle" fill="#1D222C">
-        UV
+        {say('strip.uv')}
       </text>
       <text y={12} fontSize="13" fontWeight="700" textAnchor="middle" fill="#1D222C">
         {Math.round(weather.uv)}

@@ -1,5 +1,6 @@
 import type { Routine } from '../api/client'
-import { secondsWords } from '../shared/format'
+import { secondsWords, partName } from '../shared/format'
+import { say } from '../words/say'
 
 const W = 1000
 
@@ -12,9 +13,14 @@ export function Timeline({ routine }: { routine: Routine }) {
   const ticks = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i).filter(
     (m) => total / 60 < 24 || m % 2 === 0,
   )
-  const words = `${t.minutes} of ${t.limitMinutes} minutes, ${t.handsOnMinutes} with hands on${t.filled === '' ? '' : `; ${t.filled}`}`
+  const words = say('strip.ofMinutesWithHandsOn', {
+    minutes: t.minutes,
+    limitMinutes: t.limitMinutes,
+    handsOnMinutes: t.handsOnMinutes,
+    value: t.filled === '' ? '' : `; ${t.filled}`,
+  })
   return (
-    <div className="timeline" role="img" aria-label={`${routine.part.toLowerCase()}: ${words}`}>
+    <div className="timeline" role="img" aria-label={`${partName(routine.part)}: ${words}`}>
       <svg viewBox={`0 0 ${W} 40`} preserveAspectRatio="none" aria-hidden="true">
         {t.segments.map((s, i) => {
           const x = (starts[i] ?? 0) * scale
@@ -65,7 +71,7 @@ export function Timeline({ routine }: { routine: Routine }) {
             style={{ left: `${(m * 60 * scale) / 10}%` }}
             aria-hidden="true"
           >
-            {m === 0 ? '0 min' : m}
+            {m === 0 ? say('strip.0Min') : m}
           </span>
         ))}
     </div>

@@ -4,6 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { isHalfANumber } from '../shared/format'
 import type { VisitWork } from './useVisit'
+import { say } from '../words/say'
 
 /** What the server refused at one field, if anything. */
 export const problemAt = (work: VisitWork, pointer: string) =>
@@ -13,7 +14,12 @@ export const problemAt = (work: VisitWork, pointer: string) =>
 
 /** What was said at the visit before, where it differs. */
 function Was({ was }: { was: string | undefined }) {
-  return was === undefined ? null : <span className="was">was: {was || 'not asked'}</span>
+  return was === undefined ? null : (
+    <span className="was">
+      {say('visit.was')}
+      {was || say('visit.notAsked')}
+    </span>
+  )
 }
 
 /** One question with one answer by one tap. */
@@ -129,7 +135,7 @@ export function NumberField({
   const [within, setWithin] = useState(false)
   const notANumber = typed !== undefined && !(within && isHalfANumber(typed))
   const refused = problemAt(work, pointer)
-  const still = value === null ? 'none counts yet' : `the last one, ${value}, still counts`
+  const still = value === null ? say('visit.noneCountsYet') : say('visit.theLastOneStillCounts', { value })
   return (
     <TextField
       label={label}
@@ -138,9 +144,10 @@ export function NumberField({
       helperText={
         notANumber
           ? typed.trim() === ''
-            ? `A number is needed; ${still}.`
-            : `"${typed}" is not a number; ${still}.`
-          : (refused ?? (was === undefined ? undefined : `was: ${was || 'not asked'}`))
+            ? say('visit.aNumberIsNeeded', { still })
+            : say('visit.isNotANumber', { typed, still })
+          : (refused ??
+            (was === undefined ? undefined : say('visit.was2', { value: was || say('visit.notAsked') })))
       }
       slotProps={{
         htmlInput: { inputMode: 'decimal' },

@@ -7,6 +7,7 @@ import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { kept } from './kept'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
 /** A decision by hand: what, who and why; nothing counts before all three are there. */
 export function Decide({
@@ -54,7 +55,7 @@ export function Decide({
         ))}
       </ToggleButtonGroup>
       <TextField
-        label="Why"
+        label={say('visit.why')}
         value={why}
         fullWidth
         onChange={(e) => setWhy(e.target.value)}
@@ -63,9 +64,9 @@ export function Decide({
       <div className="row">
         <Who />
         <Button type="submit" disabled={!ready}>
-          It stands
+          {say('visit.itStands')}
         </Button>
-        <Button onClick={close}>Leave it</Button>
+        <Button onClick={close}>{say('visit.leaveIt')}</Button>
       </div>
     </form>
   )

@@ -10,6 +10,7 @@ import { useTyped } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import type { VisitWork } from './useVisit'
+import { say } from '../words/say'
 
 /** The day of a visit that has passed, in sight at all times, and the way to put it right. */
 export function EarlierDay({
@@ -46,26 +47,29 @@ export function EarlierDay({
   })
   const asking = why !== undefined || unsaved
   return (
-    <section className="earlier-day" aria-label="An earlier visit">
+    <section className="earlier-day" aria-label={say('visit.anEarlierVisit')}>
       <div className="earlier-head">
         <b>{longDate(visit.date)}</b>
         <span>
-          an earlier visit, {agoWords(visit.date)}.{' '}
+          {say('visit.anEarlierVisit2')}
+          {agoWords(visit.date)}.{' '}
           {day.open ? (
-            'It is being put right.'
+            say('visit.itIsBeingPutRight')
           ) : (
             <b
               key={touched}
               className={touched > 0 ? 'as-it-was' : undefined}
               role={touched > 0 ? 'alert' : undefined}
             >
-              It is kept as it was; nothing on this page can be changed.
+              {say('visit.itIsKeptAsItWasNothing')}
             </b>
           )}
         </span>
-        {!day.open && !asking && <Button onClick={() => keepWhy('')}>Put something right</Button>}
+        {!day.open && !asking && (
+          <Button onClick={() => keepWhy('')}>{say('visit.putSomethingRight')}</Button>
+        )}
         <Button component={Link} to={`/clients/${visit.client}`}>
-          To the client’s page
+          {say('visit.toTheClientSPage')}
         </Button>
       </div>
       {asking && !day.open && (
@@ -76,10 +80,10 @@ export function EarlierDay({
             correct.mutate()
           }}
         >
-          {unsaved && <p>What you typed is kept here. It is saved as a correction, with who and why.</p>}
+          {unsaved && <p>{say('visit.whatYouTypedIsKeptHereIt')}</p>}
           <Who />
           <TextField
-            label="Why it is put right"
+            label={say('visit.whyItIsPutRight')}
             autoFocus
             value={why ?? ''}
             onChange={(e) => keepWhy(e.target.value)}
@@ -89,9 +93,9 @@ export function EarlierDay({
             type="submit"
             disabled={who.trim() === '' || (why ?? '').trim() === '' || correct.isPending}
           >
-            Open it for a correction
+            {say('visit.openItForACorrection')}
           </Button>
-          <Button onClick={forgetWhy}>Leave it as it was</Button>
+          <Button onClick={forgetWhy}>{say('visit.leaveItAsItWas')}</Button>
           {correct.isError && <ErrorBand error={correct.error} />}
         </form>
       )}
@@ -99,7 +103,12 @@ export function EarlierDay({
         <ul className="earlier-list">
           {day.corrections.map((c) => (
             <li key={c.id}>
-              Put right {dateWords(c.openedAt)} {timeWords(c.openedAt)}, {c.who}: {c.why}
+              {say('visit.putRight', {
+                openedAt: dateWords(c.openedAt),
+                openedAt2: timeWords(c.openedAt),
+                who: c.who,
+                why: c.why,
+              })}
             </li>
           ))}
         </ul>

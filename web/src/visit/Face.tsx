@@ -1,5 +1,6 @@
 import { useRef } from 'react'
 import type { Zone } from '../api/client'
+import { say } from '../words/say'
 
 /** Outlines of the zones on a 420 × 470 drawing; the left side of the client is the mirror of the right. */
 const RIGHT = {
@@ -132,7 +133,7 @@ export function Face({
       viewBox={`0 60 ${WIDTH} 424`}
       width={WIDTH}
       role="group"
-      aria-label="Face, the client's left is on the right"
+      aria-label={say('visit.faceTheClientSLeftIsOn')}
       style={{ touchAction: paint ? 'none' : undefined }}
       {...drag}
     >
@@ -162,10 +163,10 @@ export function Face({
         />
       ))}
       <text x="8" y="76" fontSize="15" fill="var(--ink2)">
-        the client’s right
+        {say('visit.theClientSRight')}
       </text>
       <text x={WIDTH - 8} y="76" fontSize="15" textAnchor="end" fill="var(--ink2)">
-        the client’s left
+        {say('visit.theClientSLeft')}
       </text>
     </svg>
   )
@@ -236,7 +237,7 @@ function ZoneTarget({
         role="button"
         tabIndex={0}
         aria-current={current}
-        aria-label={`${name}: ${boxText === '?' ? 'not looked at' : boxText}`}
+        aria-label={`${name}: ${boxText === '?' ? say('visit.notLookedAt') : boxText}`}
         data-zone={zone}
         onClick={pick}
         onFocus={pick}

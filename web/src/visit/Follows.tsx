@@ -1,6 +1,7 @@
 import { dateWords } from '../shared/format'
 import { Referrals } from './Referrals'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
 /** What the answers lead to: referrals, bans with their end, cautions for the chair. */
 export function Follows() {
@@ -19,7 +20,7 @@ export function Follows() {
               <li key={b.rule + b.because.sentence}>
                 <b>
                   {b.name}
-                  {b.until ? `, until ${dateWords(b.until)}` : ''}:
+                  {b.until ? say('visit.until', { until: dateWords(b.until) }) : ''}:
                 </b>{' '}
                 {b.because.sentence}
               </li>
@@ -35,8 +36,8 @@ export function Follows() {
       )}
       {(askAgain.length > 0 || unasked.length > 0) && (
         <p className="second" style={{ marginTop: 8 }}>
-          {askAgain.length > 0 && `Ask again: ${askAgain.map((a) => a.label).join(', ')}. `}
-          {unasked.length > 0 && `${unasked.length} that everybody is asked are still open.`}
+          {askAgain.length > 0 && say('visit.askAgain', { join: askAgain.map((a) => a.label).join(', ') })}
+          {unasked.length > 0 && say('visit.thatEverybodyIsAskedAreStillOpen', { length: unasked.length })}
         </p>
       )}
     </div>

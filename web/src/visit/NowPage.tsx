@@ -5,17 +5,23 @@ import { usePresent } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 import './now.css'
 
 type Now = Schemas['Now']
 type Flawed = Schemas['Flawed']
 
-const FATES: Record<Now['fate'], string> = { KEEP: 'Keep', MOVE: 'Move', USE_LESS: 'Use less', STOP: 'Stop' }
+const FATES: Record<Now['fate'], string> = {
+  KEEP: 'Keep',
+  MOVE: 'Move',
+  USE_LESS: say('visit.useLess'),
+  STOP: 'Stop',
+}
 const FLAWS: Record<Flawed['flaw'], string> = {
-  CLASH: 'These meet and should not',
-  DOUBLE: 'The same thing twice',
+  CLASH: say('visit.theseMeetAndShouldNot'),
+  DOUBLE: say('visit.theSameThingTwice'),
   GAP: 'What is missing',
-  LOAD: 'How much it asks of the skin',
+  LOAD: say('visit.howMuchItAsksOfTheSkin'),
 }
 const ORDER: Flawed['flaw'][] = ['CLASH', 'DOUBLE', 'GAP', 'LOAD']
 
@@ -31,32 +37,33 @@ export default function NowPage() {
       </div>
     )
   }
-  if (!present.data) return <Fetching what={`${first}’s routine`} />
+  if (!present.data) return <Fetching what={say('visit.sRoutine', { first })} />
   const { morning, evening, found } = present.data
   const nothing = morning.length === 0 && evening.length === 0
   return (
     <div className="page now">
       <div className="desk-head">
-        <h1>What {first} does now</h1>
+        <h1>{say('visit.whatDoesNow', { first })}</h1>
         <span className="second">
           {work.saving.state === 'saved'
-            ? 'Put into its order and read against this visit’s skin.'
-            : 'Read against what was last saved.'}
+            ? say('visit.putIntoItsOrderAndReadAgainst')
+            : say('visit.readAgainstWhatWasLastSaved')}
         </span>
         <Button component={Link} to={`/visits/${visit.id}/talk`} sx={{ ml: 'auto' }}>
-          The shelf
+          {say('visit.theShelf')}
         </Button>
         <Button component={Link} to={`/visits/${visit.id}/read`}>
-          Read the skin
+          {say('visit.readTheSkin')}
         </Button>
         <Button variant="contained" component={Link} to={`/visits/${visit.id}/regimen`}>
-          The new regimen
+          {say('visit.theNewRegimen')}
         </Button>
       </div>
       {nothing ? (
         <p>
-          Nothing on the shelf is in use. Put down on <Link to={`/visits/${visit.id}/talk`}>Talk</Link> what
-          is used and how often.
+          {say('visit.nothingOnTheShelfIsInUse')}
+          <Link to={`/visits/${visit.id}/talk`}>{say('visit.talk')}</Link>
+          {say('visit.whatIsUsedAndHowOften')}
         </p>
       ) : (
         <Sums steps={[...morning, ...evening]} />
@@ -64,12 +71,12 @@ export default function NowPage() {
       <div className="now-halves">
         {!nothing && (
           <>
-            <Routine title="Morning" steps={morning} />
-            <Routine title="Evening" steps={evening} />
+            <Routine title={say('visit.morning')} steps={morning} />
+            <Routine title={say('visit.evening')} steps={evening} />
           </>
         )}
-        <section className="band" aria-label="What is wrong with it">
-          {found.length === 0 && <p>No clash, no double, no gap.</p>}
+        <section className="band" aria-label={say('visit.whatIsWrongWithIt')}>
+          {found.length === 0 && <p>{say('visit.noClashNoDoubleNoGap')}</p>}
           {ORDER.filter((flaw) => found.some((f) => f.flaw === flaw)).map((flaw) => (
             <div key={flaw}>
               <h2>{FLAWS[flaw]}</h2>
@@ -113,7 +120,7 @@ function Routine({ title, steps }: { title: string; steps: Now[] }) {
   return (
     <section className="band" aria-label={title}>
       <h2>{title}</h2>
-      {steps.length === 0 && <p className="second">Nothing.</p>}
+      {steps.length === 0 && <p className="second">{say('visit.nothing')}</p>}
       <ol className="now-steps">
         {steps.map((s) => (
           <li key={s.product} className={`is-${s.fate.toLowerCase()}`}>
@@ -124,7 +131,7 @@ function Routine({ title, steps }: { title: string; steps: Now[] }) {
                 <span className="fate-word">{FATES[s.fate]}.</span> <Why because={s.because} />
               </p>
               <details>
-                <summary>Why here</summary>
+                <summary>{say('visit.whyHere')}</summary>
                 <Why because={s.place} />
               </details>
             </div>

@@ -15,6 +15,7 @@ import { kept } from './kept'
 import { measured, spotOf, unmeasured } from './reading'
 import { useProbe } from './useProbe'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
 const SPOTS: Zone[] = ['FOREHEAD', 'NOSE', 'CHIN', 'CHEEK_R', 'CHEEK_L', 'NECK']
 const EACH = 3
@@ -58,18 +59,23 @@ export function ProbePanel({
       <div className="row probe-head" role="status">
         <b>
           {probe === undefined
-            ? 'Looking for the probe'
+            ? say('visit.lookingForTheProbe')
             : probe.connected
-              ? `Probe ${probe.serial}${probe.simulated ? ', simulated' : ''}`
-              : 'No probe'}
+              ? say('visit.probe', {
+                  serial: probe.serial,
+                  value: probe.simulated ? say('visit.simulated') : '',
+                })
+              : say('visit.noProbe')}
         </b>
         <span className="second" style={{ flex: 1 }}>
-          {probe?.connected ? `room ${probe.roomCelsius} °C, ${probe.humidity} %` : probe?.sentence}
+          {probe?.connected
+            ? say('visit.roomC', { roomCelsius: probe.roomCelsius, humidity: probe.humidity })
+            : probe?.sentence}
         </span>
-        {probe?.connected === false && <Button onClick={lookAgain}>Look again</Button>}
+        {probe?.connected === false && <Button onClick={lookAgain}>{say('visit.lookAgain')}</Button>}
         {differs && (
           <Button onClick={() => set({ roomCelsius: probe?.roomCelsius, humidity: probe?.humidity })}>
-            Take over the room
+            {say('visit.takeOverTheRoom')}
           </Button>
         )}
       </div>
@@ -78,7 +84,7 @@ export function ProbePanel({
         exclusive
         fullWidth
         value={quantity}
-        aria-label="What is measured"
+        aria-label={say('visit.whatIsMeasured')}
         onChange={(_, q: Quantity | null) => q !== null && setQuantity(q)}
       >
         {words.quantities.map((q) => (
@@ -100,11 +106,11 @@ export function ProbePanel({
       </div>
       {doing.state === 'lost' && (
         <div className="look" role="alert">
-          <b>The probe was lost.</b> {doing.sentence}{' '}
+          <b>{say('visit.theProbeWasLost')}</b> {doing.sentence}{' '}
           {doing.taken > 0
-            ? `The ${doing.taken} of ${EACH} readings taken are kept.`
-            : 'Nothing was read yet; what was read before is kept.'}{' '}
-          {probe?.connected && 'It answers again now.'}
+            ? say('visit.theOfReadingsTakenAreKept', { taken: doing.taken, EACH })
+            : say('visit.nothingWasReadYetWhatWasRead')}{' '}
+          {probe?.connected && say('visit.itAnswersAgainNow')}
         </div>
       )}
       <div className="row read-tools">
@@ -114,16 +120,22 @@ export function ProbePanel({
           disabled={!probe?.connected && !busy}
         >
           {busy
-            ? `Reading ${Math.min(EACH, doing.taken + 1)} of ${EACH}: ${doing.settling ?? '…'}`
-            : `Measure ${unit?.label.toLowerCase()} on the ${label(zone)}`}
+            ? say('visit.readingOf', {
+                EACH: Math.min(EACH, doing.taken + 1),
+                EACH2: EACH,
+                value: doing.settling ?? '…',
+              })
+            : say('visit.measureOnThe', { toLowerCase: unit?.label.toLowerCase(), zone: label(zone) })}
         </Button>
         <ByHandValue quantity={quantity} zone={zone} label={label} edit={edit} />
-        <Button onClick={undo}>Undo</Button>
+        <Button onClick={undo}>{say('visit.undo')}</Button>
         {spotOf(reading, quantity, zone) && (
-          <Button onClick={() => edit((r) => unmeasured(r, quantity, zone))}>Not measured</Button>
+          <Button onClick={() => edit((r) => unmeasured(r, quantity, zone))}>
+            {say('visit.notMeasured')}
+          </Button>
         )}
       </div>
-      <ul className="probe-lines" aria-label="Readings">
+      <ul className="probe-lines" aria-label={say('visit.readings')}>
         {lines.map((l) => (
           <li key={l.quantity + l.zone}>
             <b>
@@ -133,7 +145,7 @@ export function ProbePanel({
             <span className="second">
               {' '}
               {l.values.join(' · ')}
-              {l.simulated && ', simulated'}
+              {l.simulated && say('visit.simulated')}
             </span>
             <br />
             <span className={l.counts < 1 ? 'doubt' : 'second'}>
@@ -141,7 +153,9 @@ export function ProbePanel({
             </span>
           </li>
         ))}
-        {lines.length === 0 && <li className="second">Nothing measured yet. Three readings a spot.</li>}
+        {lines.length === 0 && (
+          <li className="second">{say('visit.nothingMeasuredYetThreeReadingsASpot')}</li>
+        )}
       </ul>
       {(probe?.simulated || probe?.connected === false) && <Knobs />}
     </>
@@ -172,16 +186,16 @@ function ConditionFields({
     <div className="row conditions">
       {field('Room, °C', 'roomCelsius')}
       {field('Humidity, %', 'humidity')}
-      {field('Washed, min ago', 'minutesSinceWash')}
+      {field(say('visit.washedMinAgo'), 'minutesSinceWash')}
       <ToggleButton
         value="cleanser"
         selected={conditions.cleanser}
         onChange={() => set({ cleanser: !conditions.cleanser })}
       >
-        cleanser
+        {say('visit.cleanser')}
       </ToggleButton>
-      {field('Settled, min', 'minutesSettled')}
-      {field('Product, h ago', 'hoursSinceProduct')}
+      {field(say('visit.settledMin'), 'minutesSettled')}
+      {field(say('visit.productHAgo'), 'hoursSinceProduct')}
     </div>
   )
 }
@@ -214,12 +228,17 @@ function ByHandValue({
       }}
     >
       <TextField
-        label="Or type a reading"
+        label={say('visit.orTypeAReading')}
         value={text}
         error={text !== '' && !fits}
         helperText={
           text !== '' && !fits && range
-            ? `${capital(range.label)} lies between ${range.least} and ${range.most} ${range.unit}.`
+            ? say('visit.liesBetweenAnd', {
+                label: capital(range.label),
+                least: range.least,
+                most: range.most,
+                unit: range.unit,
+              })
             : undefined
         }
         slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `Reading of the ${label(zone)}` } }}
@@ -227,7 +246,7 @@ function ByHandValue({
         onChange={(e) => setText(e.target.value)}
       />
       <Button type="submit" disabled={!fits}>
-        Note it
+        {say('visit.noteIt')}
       </Button>
     </form>
   )
@@ -250,10 +269,10 @@ function Knobs() {
   if (!knobs) return null
   return (
     <div className="row knobs">
-      <span className="second">Simulated probe:</span>
+      <span className="second">{say('visit.simulatedProbe')}</span>
       <TextField
         select
-        label="Face beneath it"
+        label={say('visit.faceBeneathIt')}
         value={knobs.face}
         sx={{ width: 240 }}
         onChange={(e) => turn.mutate({ face: e.target.value, plugged: knobs.plugged })}
@@ -265,7 +284,7 @@ function Knobs() {
         ))}
       </TextField>
       <Button onClick={() => turn.mutate({ face: knobs.face, plugged: !knobs.plugged })}>
-        {knobs.plugged ? 'Pull the cable' : 'Plug it in'}
+        {knobs.plugged ? say('visit.pullTheCable') : say('visit.plugItIn')}
       </Button>
     </div>
   )

@@ -11,12 +11,19 @@ import { ProbePanel } from './ProbePanel'
 import { asBefore, graded, gradeOf, mirrored, neighbour, zonesOf } from './reading'
 import { VerdictPanel } from './VerdictPanel'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
-const NAMES = ['none', 'faint', 'mild', 'marked', 'severe']
+const NAMES = [
+  say('visit.grade0'),
+  say('visit.grade1'),
+  say('visit.grade2'),
+  say('visit.grade3'),
+  say('visit.grade4'),
+]
 const HOWS: { value: Grade['how']; label: string }[] = [
-  { value: 'SEEN', label: 'seen' },
-  { value: 'FELT', label: 'felt' },
-  { value: 'REPORTED', label: 'told' },
+  { value: 'SEEN', label: say('visit.seen') },
+  { value: 'FELT', label: say('visit.felt') },
+  { value: 'REPORTED', label: say('visit.told') },
 ]
 
 /** The face, one sign at a time or with the probe, and the live verdict beside it. */
@@ -104,7 +111,7 @@ export default function Read() {
   const onRequest = words.zones.filter((z) => z.onRequest && sign.zones.includes(z.zone))
   return (
     <>
-      <div className="signs" role="toolbar" aria-label="Signs">
+      <div className="signs" role="toolbar" aria-label={say('visit.signs')}>
         {signs.map((s) => {
           const looked = reading.grades.filter((g) => g.sign === s.sign)
           const worst = Math.max(0, ...looked.map((g) => g.grade))
@@ -116,26 +123,26 @@ export default function Read() {
               onClick={() => setShown(s.sign)}
             >
               {s.label}
-              <small>{looked.length === 0 ? 'not yet' : `${NAMES[worst]}, ${looked.length}`}</small>
+              <small>{looked.length === 0 ? say('visit.notYet') : `${NAMES[worst]}, ${looked.length}`}</small>
             </button>
           )
         })}
         <button type="button" aria-pressed={probing} onClick={() => setShown('PROBE')}>
-          Probe
+          {say('visit.probe2')}
           <small>
             {reading.probe.length === 0
-              ? 'not yet'
-              : `${reading.probe.length} ${reading.probe.length === 1 ? 'spot' : 'spots'}`}
+              ? say('visit.notYet')
+              : `${reading.probe.length} ${reading.probe.length === 1 ? say('visit.spot') : say('visit.spots')}`}
           </small>
         </button>
       </div>
       <div className="read">
         {probing ? (
-          <section className="face-side" aria-label="Probe">
+          <section className="face-side" aria-label={say('visit.probe2')}>
             <ProbePanel edit={edit} undo={undo} label={label} />
           </section>
         ) : (
-          <section className="face-side" aria-label="Face">
+          <section className="face-side" aria-label={say('visit.face')}>
             <div className="face-box">
               <Face
                 zones={zones}
@@ -172,14 +179,13 @@ export default function Read() {
               <p>
                 <b>
                   {capital(label(zone))}, {sign.label.toLowerCase()}{' '}
-                  {now === null ? 'not looked at' : `${now} ${NAMES[now]}`}.
+                  {now === null ? say('visit.notLookedAt') : `${now} ${NAMES[now]}`}.
                 </b>{' '}
-                {now === null && 'Tap a grade or type 0 to 4. '}
-                {brush !== null && `Drawing over zones paints ${brush} ${NAMES[brush]}.`}
+                {now === null && say('visit.tapAGradeOrType0To')}
+                {brush !== null && say('visit.drawingOverZonesPaints', { brush, value: NAMES[brush] })}
                 {thenHere && before && (
                   <span className="second">
-                    {' '}
-                    It was {thenHere.grade} on {dateWords(before.date)}.
+                    {say('visit.itWasOn', { grade: thenHere.grade, date: dateWords(before.date) })}
                   </span>
                 )}
               </p>
@@ -189,7 +195,7 @@ export default function Read() {
                 </p>
               ))}
             </div>
-            <div className="pads" role="group" aria-label="Grade">
+            <div className="pads" role="group" aria-label={say('visit.grade')}>
               {NAMES.map((name, i) => (
                 <button
                   key={name}
@@ -210,7 +216,7 @@ export default function Read() {
                 exclusive
                 value={known?.how ?? sign.how}
                 disabled={!known}
-                aria-label="How it is known"
+                aria-label={say('visit.howItIsKnown')}
                 onChange={(_, how: Grade['how'] | null) => how !== null && knownBy(how)}
               >
                 {HOWS.map((h) => (
@@ -219,20 +225,22 @@ export default function Read() {
                   </ToggleButton>
                 ))}
               </ToggleButtonGroup>
-              <Button onClick={() => edit((r) => mirrored(r, sign, zone))}>Both alike</Button>
-              <Button onClick={restNone}>Rest none</Button>
+              <Button onClick={() => edit((r) => mirrored(r, sign, zone))}>{say('visit.bothAlike')}</Button>
+              <Button onClick={restNone}>{say('visit.restNone')}</Button>
               {before && then.length > 0 && (
-                <Button onClick={() => edit((r) => asBefore(r, before.reading, sign))}>As last time</Button>
+                <Button onClick={() => edit((r) => asBefore(r, before.reading, sign))}>
+                  {say('visit.asLastTime')}
+                </Button>
               )}
-              <Button onClick={() => grade(null)}>Not looked at</Button>
-              <Button onClick={undo}>Undo</Button>
+              <Button onClick={() => grade(null)}>{say('visit.notLookedAt2')}</Button>
+              <Button onClick={undo}>{say('visit.undo')}</Button>
               <Button sx={{ ml: 'auto' }} onClick={() => turn(1)}>
-                Next: {neighbour(signs, sign, 1).label}
+                {say('visit.next', { label: neighbour(signs, sign, 1).label })}
               </Button>
             </div>
           </section>
         )}
-        <section className="verdict-side" aria-label="Verdict">
+        <section className="verdict-side" aria-label={say('visit.verdict')}>
           <VerdictPanel
             verdict={verdict}
             label={label}
@@ -249,7 +257,7 @@ export default function Read() {
                 void navigate(`/visits/${visit.id}/regimen`)
               }}
             >
-              Build the regimen from this
+              {say('visit.buildTheRegimenFromThis')}
             </Button>
           </div>
         </section>

@@ -9,6 +9,7 @@ import { DateField } from '../shared/DateField'
 import { problemAt } from './Ask'
 import { kept } from './kept'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
 /** What must be settled by somebody else before there is a plan: whom to see, why, the note, and the release. */
 export function Referrals({ referrals }: { referrals: Referral[] }) {
@@ -16,16 +17,16 @@ export function Referrals({ referrals }: { referrals: Referral[] }) {
   const open = referrals.filter((r) => !r.settled)
   if (referrals.length === 0) return null
   return (
-    <section aria-label="Referrals">
+    <section aria-label={say('visit.referrals')}>
       {open.length > 0 && (
         <div className="stop">
           <div className="row">
-            <h2 style={{ flex: 1 }}>Refer first</h2>
+            <h2 style={{ flex: 1 }}>{say('visit.referFirst')}</h2>
             <Link className="note-link" to={`/visits/${visit.id}/referral`}>
-              Note to take along
+              {say('visit.noteToTakeAlong')}
             </Link>
           </div>
-          <p>No plan is shown until this is settled. A therapist does not diagnose.</p>
+          <p>{say('visit.noPlanIsShownUntilThisIs')}</p>
           {open.map((r) => (
             <Open key={r.rule} referral={r} />
           ))}
@@ -51,7 +52,7 @@ function Open({ referral }: { referral: Referral }) {
   return (
     <div className="referral">
       <p>
-        <b>See {referral.whom}.</b> <Why because={referral.because} />
+        <b>{say('visit.see', { whom: referral.whom })}</b> <Why because={referral.because} />
       </p>
       <form
         className="row"
@@ -76,20 +77,29 @@ function Open({ referral }: { referral: Referral }) {
         }}
       >
         <TextField
-          label="Settled by whom"
+          label={say('visit.settledByWhom')}
           value={who}
           onChange={(e) => setWho(e.target.value)}
           sx={{ width: 200 }}
         />
-        <DateField label="On" value={on === '' ? visit.date : on} pick={setOn} until={visit.date} />
+        <DateField
+          label={say('visit.on')}
+          value={on === '' ? visit.date : on}
+          pick={setOn}
+          until={visit.date}
+        />
         <TextField
-          label="What was said"
+          label={say('visit.whatWasSaid')}
           value={remark}
           onChange={(e) => setRemark(e.target.value)}
           sx={{ flex: 1, minWidth: 180 }}
         />
-        <Button type="submit" disabled={who.trim() === ''} aria-label={`It is settled: ${referral.name}`}>
-          It is settled
+        <Button
+          type="submit"
+          disabled={who.trim() === ''}
+          aria-label={say('visit.itIsSettled', { name: referral.name })}
+        >
+          {say('visit.itIsSettled2')}
         </Button>
       </form>
       {problem && <p role="alert">{problem}</p>}
@@ -113,11 +123,13 @@ function Settled({ referral }: { referral: Referral }) {
   return (
     <p className="row settled">
       <span style={{ flex: 1 }}>
-        <b>{referral.name}:</b> settled by {s.who}, {dateWords(s.on)}
+        <b>{referral.name}:</b>
+        {say('visit.settledBy')}
+        {s.who}, {dateWords(s.on)}
         {s.remark && `: ${s.remark}`}
       </span>
-      <Button onClick={reopen} aria-label={`Open again: ${referral.name}`}>
-        Open again
+      <Button onClick={reopen} aria-label={say('visit.openAgain', { name: referral.name })}>
+        {say('visit.openAgain2')}
       </Button>
     </p>
   )

@@ -7,6 +7,7 @@ import { DateField } from '../shared/DateField'
 import { problemAt } from './Ask'
 import { answered, asDrafted, daysBefore, noToTheRest, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
 const DAYS_AGO = [0, 1, 2, 3, 5, 7, 10, 14]
 
@@ -22,13 +23,17 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
     <>
       <div className="row screen-head">
         <p className="second" style={{ flex: 1, minWidth: 220 }}>
-          <span className="mini open" /> not asked <span className="mini no" /> no{' '}
-          <span className="mini yes" /> yes <span className="mini stale" /> said before, ask again. One tap is
-          yes, another is no.
+          <span className="mini open" />
+          {say('visit.notAsked2')}
+          <span className="mini no" />
+          {say('visit.no')} <span className="mini yes" />
+          {say('visit.yes')}
+          <span className="mini stale" />
+          {say('visit.saidBeforeAskAgainOneTapIs')}
         </p>
         {open.length > 0 && (
           <Button onClick={() => set(noToTheRest(intake.answers, questions, today))}>
-            None of the other {open.length}
+            {say('visit.noneOfTheOther', { length: open.length })}
           </Button>
         )}
       </div>
@@ -74,12 +79,12 @@ function Group({
         <h3>{label}</h3>
         {stale.length > 0 && (
           <Button onClick={() => set(stillSo(answers, questions, today))}>
-            Still as on {dateWords(stale[0]?.answer?.asked ?? today)}
+            {say('visit.stillAsOn', { dateWords: dateWords(stale[0]?.answer?.asked ?? today) })}
           </Button>
         )}
         {open.length > 0 && (
           <Button onClick={() => set(noToTheRest(answers, questions, today))}>
-            {open.length === questions.length ? 'None of these' : 'None of the rest'}
+            {open.length === questions.length ? say('visit.noneOfThese') : say('visit.noneOfTheRest')}
           </Button>
         )}
       </div>
@@ -120,7 +125,7 @@ function Chip({
   const then = before?.answers.find((a) => a.question === question.id)
   const changed = before && then && answer && then.yes !== answer.yes
   const words = {
-    open: 'not asked',
+    open: say('visit.notAsked'),
     yes: 'yes',
     no: 'no',
   }[state]
@@ -129,12 +134,18 @@ function Chip({
       type="button"
       className={`chip ${state}${question.stale ? ' stale' : ''}`}
       aria-pressed={state === 'yes'}
-      aria-label={`${question.text}${changed ? ` was ${then.yes ? 'yes' : 'no'}` : ''}: ${words}${
-        question.stale ? ', asked before, ask again' : ''
+      aria-label={`${question.text}${changed ? say('visit.was3', { value: then.yes ? say('visit.yes2') : say('visit.no2') }) : ''}: ${words}${
+        question.stale ? say('visit.askedBeforeAskAgain') : ''
       }`}
       onClick={() => set(state !== 'yes')}
     >
-      {question.text} {changed && <small>was {then.yes ? 'yes' : 'no'}</small>}
+      {question.text}{' '}
+      {changed && (
+        <small>
+          {say('visit.was4')}
+          {then.yes ? say('visit.yes2') : say('visit.no2')}
+        </small>
+      )}
     </button>
   )
 }
@@ -157,7 +168,9 @@ function When({
   return (
     <div className="when">
       <span id={`when-${question.id}`}>
-        {question.text}, when{on === null ? '? Until that is known, today counts' : `: ${dateWords(on)}`}
+        {question.text}
+        {say('visit.when')}
+        {on === null ? say('visit.untilThatIsKnownTodayCounts') : `: ${dateWords(on)}`}
       </span>
       <div className="row">
         <ToggleButtonGroup
@@ -167,14 +180,18 @@ function When({
           onChange={(_, days: number | null) => days !== null && set(daysBefore(today, days))}
         >
           {DAYS_AGO.map((d) => (
-            <ToggleButton key={d} value={d} aria-label={d === 0 ? 'today' : `${d} days ago`}>
-              {d === 0 ? 'today' : d}
+            <ToggleButton
+              key={d}
+              value={d}
+              aria-label={d === 0 ? say('visit.today') : say('visit.daysAgo', { d })}
+            >
+              {d === 0 ? say('visit.today') : d}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <span className="second">days ago, or on</span>
+        <span className="second">{say('visit.daysAgoOrOn')}</span>
         <DateField
-          label="Day"
+          label={say('visit.day')}
           about={question.text}
           value={on ?? ''}
           error={problem}

@@ -11,32 +11,39 @@ import { Screen } from './Screen'
 import { useVisitContext } from './VisitShell'
 import { was } from './was'
 import { Words } from './Words'
+import { say } from '../words/say'
 
 const YES_NO = [
-  { value: 'no' as const, label: 'No' },
-  { value: 'yes' as const, label: 'Yes' },
+  { value: 'no' as const, label: say('visit.no3') },
+  { value: 'yes' as const, label: say('visit.yes3') },
 ]
-const FLUSH = ['never', 'seldom', 'monthly', 'weekly', 'daily']
+const FLUSH = [
+  say('visit.flush0'),
+  say('visit.flush1'),
+  say('visit.flush2'),
+  say('visit.flush3'),
+  say('visit.flush4'),
+]
 const FLUSHES = FLUSH.map((label, i) => ({ value: String(i), label }))
 const REACTIONS = ['0', '1', '2', '3', '4'].map((v) => ({ value: v, label: v === '4' ? '4 or more' : v }))
 const TASTES = [
-  { value: 'ANY' as const, label: 'welcome' },
-  { value: 'RATHER_NOT' as const, label: 'rather not' },
-  { value: 'NEVER' as const, label: 'never' },
+  { value: 'ANY' as const, label: say('visit.welcome') },
+  { value: 'RATHER_NOT' as const, label: say('visit.ratherNot') },
+  { value: 'NEVER' as const, label: say('visit.never') },
 ]
 const PLACES: { value: Intake['places'][number]; label: string }[] = [
-  { value: 'OUTDOORS', label: 'outdoors' },
-  { value: 'SEA', label: 'on or in water' },
-  { value: 'HEATED_ROOMS', label: 'heated rooms' },
-  { value: 'COOLED_ROOMS', label: 'cooled rooms' },
-  { value: 'HEAT', label: 'kitchen, ovens, steam' },
-  { value: 'PLANES', label: 'planes' },
+  { value: 'OUTDOORS', label: say('visit.outdoors') },
+  { value: 'SEA', label: say('visit.onOrInWater') },
+  { value: 'HEATED_ROOMS', label: say('visit.heatedRooms') },
+  { value: 'COOLED_ROOMS', label: say('visit.cooledRooms') },
+  { value: 'HEAT', label: say('visit.kitchenOvensSteam') },
+  { value: 'PLANES', label: say('visit.planes') },
 ]
 const SAYS: { value: NonNullable<Intake['says']>; label: string }[] = [
-  { value: 'DRY', label: 'dry' },
-  { value: 'NORMAL', label: 'normal' },
-  { value: 'OILY', label: 'oily' },
-  { value: 'COMBINATION', label: 'mixed' },
+  { value: 'DRY', label: say('visit.dry') },
+  { value: 'NORMAL', label: say('visit.normal') },
+  { value: 'OILY', label: say('visit.oily') },
+  { value: 'COMBINATION', label: say('visit.mixed') },
 ]
 const lower = (values: string[]) => values.map((v) => v.toLowerCase().replace('_', ' ')).join(', ')
 
@@ -80,25 +87,25 @@ export default function Talk() {
   return (
     <div className="page">
       <div className="desk-head">
-        <h1>Talk with {client.name.split(' ')[0]}</h1>
+        <h1>{say('visit.talkWith', { value: client.name.split(' ')[0] })}</h1>
         <span className="second">
           {last
-            ? `What has changed since ${dateWords(last.date)} is marked.`
-            : 'Skip what does not matter; every answer can be changed later.'}
+            ? say('visit.whatHasChangedSinceIsMarked', { date: dateWords(last.date) })
+            : say('visit.skipWhatDoesNotMatterEveryAnswer')}
         </span>
         <Button
           variant="contained"
           sx={{ ml: 'auto' }}
           onClick={() => void navigate(`/visits/${visit.id}/read`)}
         >
-          Read the skin
+          {say('visit.readTheSkin')}
         </Button>
       </div>
       <div className="talk">
-        <section aria-label="Life">
-          <h2>Life</h2>
+        <section aria-label={say('visit.life')}>
+          <h2>{say('visit.life')}</h2>
           <Choose
-            question="Lives and works at"
+            question={say('visit.livesAndWorksAt')}
             value={intake.site}
             options={words.sites.map((s) => ({ value: s.id, label: s.name }))}
             choose={(site) => set({ site })}
@@ -106,16 +113,16 @@ export default function Talk() {
             was={was(before, intake, 'site', (v) => words.sites.find((s) => s.id === v)?.name ?? v)}
           />
           <ChooseAny
-            question="The day is spent in"
+            question={say('visit.theDayIsSpentIn')}
             value={intake.places}
             options={PLACES}
             choose={(places) => set({ places })}
             was={was(before, intake, 'places', lower)}
           />
           <div className="ask numbers">
-            {number('Hours outdoors a day', 'outdoorHours')}
+            {number(say('visit.hoursOutdoorsADay'), 'outdoorHours')}
             <NumberField
-              label="Year of birth"
+              label={say('visit.yearOfBirth')}
               pointer="/intake/birthYear"
               value={intake.birthYear ?? null}
               work={work}
@@ -126,34 +133,34 @@ export default function Talk() {
             />
           </div>
         </section>
-        <section aria-label="Make-up and sun">
-          <h2>Make-up and sun</h2>
+        <section aria-label={say('visit.makeUpAndSun')}>
+          <h2>{say('visit.makeUpAndSun')}</h2>
           <div className="ask numbers">
-            {number('Make-up days a week', 'makeUpDays')}
-            {number('Sunscreen days a week', 'sunscreenDays', 170)}
+            {number(say('visit.makeUpDaysAWeek'), 'makeUpDays')}
+            {number(say('visit.sunscreenDaysAWeek'), 'sunscreenDays', 170)}
           </div>
           {intake.makeUpDays > 0 && (
             <Choose
-              question="Make-up is"
+              question={say('visit.makeUpIs')}
               value={intake.makeUp}
               options={[
-                { value: 'LIGHT', label: 'light' },
-                { value: 'FULL', label: 'full, or waterproof' },
+                { value: 'LIGHT', label: say('visit.light') },
+                { value: 'FULL', label: say('visit.fullOrWaterproof') },
               ]}
               choose={(makeUp) => set({ makeUp })}
             />
           )}
-          {sun('Half an hour of midday summer sun, bare', 'burns')}
-          {sun('And then', 'tans')}
+          {sun(say('visit.halfAnHourOfMiddaySummerSun'), 'burns')}
+          {sun(say('visit.andThen'), 'tans')}
         </section>
-        <section aria-label="Time and taste">
-          <h2>Time and taste</h2>
+        <section aria-label={say('visit.timeAndTaste')}>
+          <h2>{say('visit.timeAndTaste')}</h2>
           <div className="ask numbers">
-            {number('Minutes, morning', 'morningMinutes', 140)}
-            {number('Minutes, evening', 'eveningMinutes', 140)}
-            {number('Steps at most', 'mostSteps', 120)}
+            {number(say('visit.minutesMorning'), 'morningMinutes', 140)}
+            {number(say('visit.minutesEvening'), 'eveningMinutes', 140)}
+            {number(say('visit.stepsAtMost'), 'mostSteps', 120)}
             <NumberField
-              label="Budget a month"
+              label={say('visit.budgetAMonth')}
               pointer="/intake/budget"
               value={intake.budget ?? null}
               work={work}
@@ -163,11 +170,11 @@ export default function Talk() {
               width={140}
             />
           </div>
-          {taste('Perfume in products', 'scent')}
-          {taste('Anything from animals: wax, honey, wool fat', 'animal')}
-          {taste('Face oils', 'oils')}
+          {taste(say('visit.perfumeInProducts'), 'scent')}
+          {taste(say('visit.anythingFromAnimalsWaxHoneyWoolFat'), 'animal')}
+          {taste(say('visit.faceOils'), 'oils')}
           <ChooseAny
-            question="What matters most to the client"
+            question={say('visit.whatMattersMostToTheClient')}
             value={intake.matters}
             options={words.concerns
               .filter((c) => c.concern !== 'BARRIER')
@@ -176,38 +183,38 @@ export default function Talk() {
             was={was(before, intake, 'matters', lower)}
           />
         </section>
-        <section aria-label="The skin in the client’s word">
-          <h2>The skin, in the client’s word</h2>
+        <section aria-label={say('visit.theSkinInTheClientSWord')}>
+          <h2>{say('visit.theSkinInTheClientSWord2')}</h2>
           <Choose
-            question="Calls the skin"
+            question={say('visit.callsTheSkin')}
             value={intake.says ?? null}
             options={SAYS}
             choose={(says) => set({ says })}
             was={was(before, intake, 'says', (v) => SAYS.find((s) => s.value === v)?.label ?? '')}
           />
           <Choose
-            question="Oily in summer, dry in winter?"
+            question={say('visit.oilyInSummerDryInWinter')}
             value={intake.swings ? 'yes' : 'no'}
             options={YES_NO}
             choose={(v) => set({ swings: v === 'yes' })}
             was={was(before, intake, 'swings', (v) => (v ? 'yes' : 'no'))}
           />
           <Choose
-            question="Face reddens and heats"
+            question={say('visit.faceReddensAndHeats')}
             value={intake.flush == null ? null : String(intake.flush)}
             options={FLUSHES}
             choose={(v) => set({ flush: Number(v) })}
             was={was(before, intake, 'flush', (v) => FLUSH[v ?? -1] ?? '')}
           />
           <Choose
-            question="Reactions to products this year"
+            question={say('visit.reactionsToProductsThisYear')}
             value={intake.reactions == null ? null : String(Math.min(4, intake.reactions))}
             options={REACTIONS}
             choose={(v) => set({ reactions: Number(v) })}
             was={was(before, intake, 'reactions', (v) => String(v ?? ''))}
           />
           <TextField
-            label="Note"
+            label={say('visit.note')}
             multiline
             minRows={3}
             maxRows={8}
@@ -219,17 +226,17 @@ export default function Talk() {
           />
           {last && last.intake.note !== '' && (
             <p className="second last-note">
-              Noted {dateWords(last.date)}: {last.intake.note}
+              {say('visit.noted', { date: dateWords(last.date), note: last.intake.note })}
             </p>
           )}
         </section>
-        <section aria-label="Safety screen" className="screen">
-          <h2>Safety</h2>
+        <section aria-label={say('visit.safetyScreen')} className="screen">
+          <h2>{say('visit.safety')}</h2>
           <Screen before={before} />
           <Words
             work={work}
             pointer="/intake/medicines"
-            label="Medicine, by its name"
+            label={say('visit.medicineByItsName')}
             words={intake.medicines}
             set={(medicines) => set({ medicines })}
             problem={problemAt(work, '/intake/medicines')}
@@ -238,7 +245,7 @@ export default function Talk() {
           <Words
             work={work}
             pointer="/intake/otherAllergies"
-            label="Another allergy, as on a label"
+            label={say('visit.anotherAllergyAsOnALabel')}
             words={intake.otherAllergies}
             set={(otherAllergies) => set({ otherAllergies })}
             problem={problemAt(work, '/intake/otherAllergies')}

@@ -6,6 +6,7 @@ import { capital } from '../shared/format'
 import { Why } from '../shared/Why'
 import { Decide } from './Decide'
 import { useVisitContext } from './VisitShell'
+import { say } from '../words/say'
 
 const SHOWN = 5
 
@@ -13,23 +14,23 @@ type HandVerdict = Schemas['SetByHand']['verdict']
 
 const BY_HAND: Record<HandVerdict, { value: string; label: string }[]> = {
   TYPE: [
-    { value: 'DRY', label: 'dry' },
-    { value: 'NORMAL', label: 'normal' },
-    { value: 'OILY', label: 'oily' },
-    { value: 'OILY-NORMAL', label: 'oily T, normal cheeks' },
-    { value: 'OILY-DRY', label: 'oily T, dry cheeks' },
-    { value: 'NORMAL-DRY', label: 'normal T, dry cheeks' },
+    { value: 'DRY', label: say('visit.dry') },
+    { value: 'NORMAL', label: say('visit.normal') },
+    { value: 'OILY', label: say('visit.oily') },
+    { value: 'OILY-NORMAL', label: say('visit.oilyTNormalCheeks') },
+    { value: 'OILY-DRY', label: say('visit.oilyTDryCheeks') },
+    { value: 'NORMAL-DRY', label: say('visit.normalTDryCheeks') },
   ],
   WATER: [
-    { value: 'HYDRATED', label: 'enough' },
-    { value: 'SLIGHTLY_DEHYDRATED', label: 'slightly short' },
-    { value: 'DEHYDRATED', label: 'short' },
-    { value: 'VERY_DEHYDRATED', label: 'very short' },
+    { value: 'HYDRATED', label: say('visit.enough') },
+    { value: 'SLIGHTLY_DEHYDRATED', label: say('visit.slightlyShort') },
+    { value: 'DEHYDRATED', label: say('visit.short') },
+    { value: 'VERY_DEHYDRATED', label: say('visit.veryShort') },
   ],
-  SENSITIVITY: [{ value: 'SENSITIVE', label: 'treat as sensitive' }],
+  SENSITIVITY: [{ value: 'SENSITIVE', label: say('visit.treatAsSensitive') }],
   BARRIER: [
-    { value: 'STRAINED', label: 'strained' },
-    { value: 'BROKEN', label: 'broken' },
+    { value: 'STRAINED', label: say('visit.strained') },
+    { value: 'BROKEN', label: say('visit.broken') },
   ],
   PHOTOTYPE: ['I', 'II', 'III', 'IV', 'V', 'VI'].map((label, i) => ({ value: String(i + 1), label })),
 }
@@ -48,12 +49,13 @@ export function VerdictPanel({
   /** opens a sign, or the probe, that is still missing */
   show: (sign: Sign | 'PROBE') => void
 }) {
-  if (!verdict) return <p className="second">Weighing what was read</p>
+  if (!verdict) return <p className="second">{say('visit.weighingWhatWasRead')}</p>
   const { barrier, sensitivity, phototype, oilyOrThirsty } = verdict
   return (
     <div aria-live="polite">
       <p className="second">
-        Skin type, from {looked} {looked === 1 ? 'finding' : 'findings'}
+        {say('visit.skinTypeFrom')}
+        {looked} {looked === 1 ? say('visit.finding') : say('visit.findings')}
         {verdict.typeKnown !== 'NOT_YET' && ', '}
         <Sure confidence={verdict.confidence} known={verdict.typeKnown !== 'NOT_YET'} />
       </p>
@@ -71,7 +73,7 @@ export function VerdictPanel({
       )}
       <div>
         <Why because={verdict.typeBecause} />{' '}
-        <SetByHand verdict={verdict} which="TYPE" question="Type by hand" />
+        <SetByHand verdict={verdict} which="TYPE" question={say('visit.typeByHand')} />
       </div>
       {verdict.flags.map((f) => (
         <p key={f} className="second">
@@ -82,40 +84,45 @@ export function VerdictPanel({
         <Contradiction key={c.id} contradiction={c} />
       ))}
       {oilyOrThirsty.answer !== 'NOT_ASKED' && (
-        <Line title="Oily or only thirsty?">
+        <Line title={say('visit.oilyOrOnlyThirsty')}>
           <p>
             <Why because={oilyOrThirsty.because} />
           </p>
         </Line>
       )}
       <Line
-        title={`Water: ${verdict.water}`}
+        title={say('visit.water', { water: verdict.water })}
         aside={<Sure confidence={verdict.waterConfidence} known={verdict.water !== 'not known yet'} />}
       >
         <div>
           <Why because={verdict.waterBecause} />{' '}
-          <SetByHand verdict={verdict} which="WATER" question="Water by hand" />
+          <SetByHand verdict={verdict} which="WATER" question={say('visit.waterByHand')} />
         </div>
       </Line>
       <Line
-        title={`Barrier: ${barrier.state === 'NOT_YET' ? 'not known yet' : barrier.state.toLowerCase()}${
-          barrier.index >= 0 ? `, ${barrier.index} of 100` : ''
-        }`}
+        title={say('visit.barrier', {
+          value: barrier.state === 'NOT_YET' ? say('visit.notKnownYet') : barrier.state.toLowerCase(),
+          value2: barrier.index >= 0 ? say('visit.of100', { index: barrier.index }) : '',
+        })}
         aside={<Sure confidence={barrier.confidence} known={barrier.state !== 'NOT_YET'} />}
       >
         {barrier.index >= 0 && <Gauge index={barrier.index} />}
         <div>
           <Why because={barrier.because} />{' '}
-          <SetByHand verdict={verdict} which="BARRIER" question="Barrier by hand, weaker than computed" />
+          <SetByHand
+            verdict={verdict}
+            which="BARRIER"
+            question={say('visit.barrierByHandWeakerThanComputed')}
+          />
         </div>
       </Line>
       <Line
         title={
           sensitivity.treatAsSensitive
-            ? 'Treat as sensitive'
+            ? say('visit.treatAsSensitive2')
             : capital(
                 sensitivity.band === 'NOT_YET'
-                  ? 'Sensitivity not known yet'
+                  ? say('visit.sensitivityNotKnownYet')
                   : sensitivity.band.toLowerCase().replace('_', ' '),
               )
         }
@@ -124,22 +131,26 @@ export function VerdictPanel({
         <div>
           <Why because={sensitivity.because} />{' '}
           {!sensitivity.treatAsSensitive && (
-            <SetByHand verdict={verdict} which="SENSITIVITY" question="Sensitivity by hand" />
+            <SetByHand verdict={verdict} which="SENSITIVITY" question={say('visit.sensitivityByHand')} />
           )}
         </div>
       </Line>
       <Concerns verdict={verdict} />
       <Line
-        title={phototype.type > 0 ? `Phototype ${phototype.numeral}` : 'Phototype not known yet'}
+        title={
+          phototype.type > 0
+            ? say('visit.phototype', { numeral: phototype.numeral })
+            : say('visit.phototypeNotKnownYet')
+        }
         aside={<Sure confidence={phototype.confidence} known={phototype.type > 0} />}
       >
         <div>
           <Why because={phototype.because} />{' '}
-          <SetByHand verdict={verdict} which="PHOTOTYPE" question="Phototype by hand" />
+          <SetByHand verdict={verdict} which="PHOTOTYPE" question={say('visit.phototypeByHand')} />
         </div>
       </Line>
       {(verdict.swing || verdict.asymmetries.length > 0 || verdict.elsewhere.length > 0) && (
-        <Line title="Also">
+        <Line title={say('visit.also')}>
           <ul>
             {[...(verdict.swing ? [verdict.swing] : []), ...verdict.asymmetries, ...verdict.elsewhere].map(
               (b) => (
@@ -168,7 +179,7 @@ function Line({ title, aside, children }: { title: string; aside?: ReactNode; ch
 
 function Sure({ confidence, known }: { confidence: Verdict['confidence']; known: boolean }) {
   if (!known) return null
-  const words = { LOW: 'not sure', MEDIUM: 'fairly sure', HIGH: 'sure' }[confidence]
+  const words = { LOW: say('visit.notSure'), MEDIUM: say('visit.fairlySure'), HIGH: 'sure' }[confidence]
   return <span className="second">{words}</span>
 }
 
@@ -176,8 +187,8 @@ function Concerns({ verdict }: { verdict: Verdict }) {
   const { work } = useVisitContext()
   const matters = work.draft.document.intake.matters
   return (
-    <Line title="Concerns, heaviest first">
-      {verdict.concerns.length === 0 && <p className="second">None so far.</p>}
+    <Line title={say('visit.concernsHeaviestFirst')}>
+      {verdict.concerns.length === 0 && <p className="second">{say('visit.noneSoFar')}</p>}
       <ul>
         {verdict.concerns.slice(0, SHOWN).map((c) => {
           const lifted = matters.includes(c.ranked.concern)
@@ -195,7 +206,7 @@ function Concerns({ verdict }: { verdict: Verdict }) {
                     type="button"
                     className="quiet"
                     aria-pressed={lifted}
-                    aria-label={`${lifted ? 'matters to the client' : 'lift'}: ${c.name}`}
+                    aria-label={`${lifted ? say('visit.mattersToTheClient') : say('visit.lift')}: ${c.name}`}
                     onClick={() =>
                       work.change((d) => ({
                         ...d,
@@ -208,7 +219,7 @@ function Concerns({ verdict }: { verdict: Verdict }) {
                       }))
                     }
                   >
-                    {lifted ? 'matters to the client' : 'lift'}
+                    {lifted ? say('visit.mattersToTheClient') : say('visit.lift')}
                   </button>
                 )}
               </p>
@@ -218,12 +229,12 @@ function Concerns({ verdict }: { verdict: Verdict }) {
       </ul>
       {verdict.concerns.length > SHOWN && (
         <p className="second">
-          Lighter:{' '}
-          {verdict.concerns
-            .slice(SHOWN)
-            .map((c) => c.name)
-            .join(', ')}
-          .
+          {say('visit.lighter', {
+            join: verdict.concerns
+              .slice(SHOWN)
+              .map((c) => c.name)
+              .join(', '),
+          })}
         </p>
       )}
     </Line>
@@ -241,7 +252,7 @@ function Missing({ verdict, show }: { verdict: Verdict; show: (sign: Sign | 'PRO
     else if (m.sign) show(m.sign)
   }
   return (
-    <Line title="Still missing, cheapest first">
+    <Line title={say('visit.stillMissingCheapestFirst')}>
       <div className="missing" style={{ marginTop: 6 }}>
         {verdict.missing.slice(0, 6).map((m) => (
           <button key={m.what} type="button" onClick={() => open(m)} title={m.settles}>
@@ -265,24 +276,29 @@ function Contradiction({ contradiction: c }: { contradiction: Schemas['Contradic
       const others = (d.reading.settlements ?? []).filter((s) => s.contradiction !== c.id)
       return { ...d, reading: { ...d.reading, settlements: next ? [...others, next] : others } }
     })
-  const words = { EYE: 'the eye', PROBE: 'the probe', WORD: 'the client’s word', READING: 'the reading' }
+  const words = {
+    EYE: say('visit.theEye'),
+    PROBE: say('visit.theProbe'),
+    WORD: say('visit.theClientSWord'),
+    READING: say('visit.theReading'),
+  }
   return (
     <div className="look contradiction">
       <p>
-        <b>{c.settled ? 'Settled.' : 'These two disagree.'}</b> {c.sides.map((s) => s.says).join('; ')}.{' '}
-        {!c.settled && c.because.sentence}
+        <b>{c.settled ? say('visit.settled') : say('visit.theseTwoDisagree')}</b>{' '}
+        {c.sides.map((s) => s.says).join('; ')}. {!c.settled && c.because.sentence}
       </p>
       {c.settled ? (
         <p className="row">
           <span style={{ flex: 1 }}>
-            {c.settled.who} keeps {words[c.settled.keeps]}: {c.settled.why}
+            {say('visit.keeps', { who: c.settled.who, value: words[c.settled.keeps], why: c.settled.why })}
           </span>
-          <Button onClick={() => settle(null)}>Open again</Button>
+          <Button onClick={() => settle(null)}>{say('visit.openAgain2')}</Button>
         </p>
       ) : deciding ? (
         <Decide
           pointer={`/settling/${c.id}`}
-          question="Which is kept"
+          question={say('visit.whichIsKept')}
           options={c.sides.map((s) => ({ value: s.side, label: `keep ${words[s.side]}` }))}
           decide={(keeps, who, why) =>
             settle({ contradiction: c.id, keeps: keeps as Schemas['Settling']['keeps'], who, why })
@@ -290,7 +306,7 @@ function Contradiction({ contradiction: c }: { contradiction: Schemas['Contradic
           close={() => setDeciding(false)}
         />
       ) : (
-        <Button onClick={() => setDeciding(true)}>Settle it</Button>
+        <Button onClick={() => setDeciding(true)}>{say('visit.settleIt')}</Button>
       )}
     </div>
   )
@@ -310,10 +326,10 @@ function SetByHand({ verdict, which, question }: { verdict: Verdict; which: Hand
     return (
       <p className="row by-hand">
         <span style={{ flex: 1 }}>
-          By hand: {now.stands}. Computed: {now.computed}.
+          {say('visit.byHandComputed', { stands: now.stands, computed: now.computed })}
         </span>
-        <Button onClick={() => put(null)} aria-label={`Take the computed one: ${question}`}>
-          Take the computed one
+        <Button onClick={() => put(null)} aria-label={say('visit.takeTheComputedOne', { question })}>
+          {say('visit.takeTheComputedOne2')}
         </Button>
       </p>
     )
@@ -330,10 +346,10 @@ function SetByHand({ verdict, which, question }: { verdict: Verdict; which: Hand
     <button
       type="button"
       className="quiet"
-      aria-label={`say otherwise: ${question}`}
+      aria-label={say('visit.sayOtherwise', { question })}
       onClick={() => setDeciding(true)}
     >
-      say otherwise
+      {say('visit.sayOtherwise2')}
     </button>
   )
 }

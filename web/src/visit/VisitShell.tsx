@@ -14,6 +14,7 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { EarlierDay } from './EarlierDay'
 import { fieldName, fieldValue } from './fieldNames'
 import { useVisit, type Saving, type VisitWork } from './useVisit'
+import { say } from '../words/say'
 import './visit.css'
 
 export type VisitContext = {
@@ -46,11 +47,11 @@ export default function VisitShell() {
     return (
       <div className="page">
         <ErrorBand error={failed} again={() => void visit.refetch()} />
-        <a href="/">Back to the desk</a>
+        <a href="/">{say('visit.backToTheDesk')}</a>
       </div>
     )
   }
-  return <Fetching what="the visit" />
+  return <Fetching what={say('visit.theVisit')} />
 }
 
 function OpenVisit({
@@ -83,7 +84,7 @@ function OpenVisit({
   const [last, setLast] = useState<Verdict>()
   if (heard && heard !== last) setLast(heard)
   const verdict = heard ?? last
-  const referFirst = verdict?.safety.referrals.some((r) => !r.settled) ? ['refer first'] : []
+  const referFirst = verdict?.safety.referrals.some((r) => !r.settled) ? [say('visit.referFirst2')] : []
   const mind = [...new Set([...referFirst, ...(verdict?.safety.bans.map((b) => b.name) ?? [])])]
   return (
     <div className={earlier ? 'earlier' : undefined}>
@@ -112,7 +113,7 @@ function OpenVisit({
       </main>
       {earlier && (
         <p className="earlier-foot" aria-hidden="true">
-          {Array.from({ length: 8 }, () => `${longDate(visit.date)}, as it was`).join(' · ')}
+          {Array.from({ length: 8 }, () => say('visit.asItWas', { date: longDate(visit.date) })).join(' · ')}
         </p>
       )}
       <KeysHelp open={help} close={() => setHelp(false)} />
@@ -123,19 +124,19 @@ function OpenVisit({
 function savingWords(saving: Saving) {
   switch (saving.state) {
     case 'saved':
-      return 'Saved'
+      return say('visit.saved')
     case 'saving':
-      return 'Saving'
+      return say('visit.saving')
     case 'offline':
-      return 'Not saved yet. Kept on this machine, trying again.'
+      return say('visit.notSavedYetKeptOnThisMachine')
     case 'fault':
-      return 'Not saved yet: a fault. Kept here, trying again.'
+      return say('visit.notSavedYetAFaultKeptHere')
     case 'refused':
-      return 'Not saved: one field is not right'
+      return say('visit.notSavedOneFieldIsNotRight')
     case 'earlier':
-      return 'Not saved: an earlier visit'
+      return say('visit.notSavedAnEarlierVisit')
     case 'clash':
-      return 'Not saved: changed elsewhere'
+      return say('visit.notSavedChangedElsewhere')
   }
 }
 
@@ -144,14 +145,16 @@ function SavingBand({ work, words }: { work: VisitWork; words: Vocabulary }) {
   if (saving.state === 'refused') {
     return (
       <div className="look no-print" role="alert">
-        <b>{saving.sentence}</b> What you typed is kept; it is saved once the field is right.
+        <b>{saving.sentence}</b>
+        {say('visit.whatYouTypedIsKeptItIs')}
       </div>
     )
   }
   if (saving.state === 'fault') {
     return (
       <div className="look no-print" role="alert">
-        <b>{saving.sentence}</b> It is sent again by itself.
+        <b>{saving.sentence}</b>
+        {say('visit.itIsSentAgainByItself')}
       </div>
     )
   }
@@ -171,11 +174,14 @@ function Clash({
   const [mine, setMine] = useState<string[]>([])
   const all = saving.conflicts.map((c) => c.path)
   return (
-    <div className="look no-print clash" role="alert" aria-label="Changed in another window">
+    <div className="look no-print clash" role="alert" aria-label={say('visit.changedInAnotherWindow')}>
       <p>
-        <b>This visit was changed in another window meanwhile.</b> Nothing is lost:{' '}
-        {all.length === 1 ? 'one field was changed' : `${all.length} fields were changed`} in both, and you
-        choose.
+        <b>{say('visit.thisVisitWasChangedInAnotherWindow')}</b>
+        {say('visit.nothingIsLost')}{' '}
+        {all.length === 1
+          ? say('visit.oneFieldWasChanged')
+          : say('visit.fieldsWereChanged', { length: all.length })}
+        {say('visit.inBothAndYouChoose')}
       </p>
       <ul>
         {saving.conflicts.map((c) => (
@@ -184,22 +190,24 @@ function Clash({
             <ToggleButtonGroup
               exclusive
               value={mine.includes(c.path) ? 'here' : 'there'}
-              aria-label={fieldName(c.path, words)}
+              aria-label={say('visit.whichOfTheTwo', { field: fieldName(c.path, words) })}
               onChange={(_, side: 'here' | 'there' | null) =>
                 side !== null &&
                 setMine(side === 'here' ? [...mine, c.path] : mine.filter((path) => path !== c.path))
               }
             >
-              <ToggleButton value="here">here: {fieldValue(c.mine)}</ToggleButton>
-              <ToggleButton value="there">there: {fieldValue(c.theirs)}</ToggleButton>
+              <ToggleButton value="here">{say('visit.here', { mine: fieldValue(c.mine) })}</ToggleButton>
+              <ToggleButton value="there">
+                {say('visit.there', { theirs: fieldValue(c.theirs) })}
+              </ToggleButton>
             </ToggleButtonGroup>
           </li>
         ))}
       </ul>
       <div className="row">
-        <Button onClick={() => work.decide(mine)}>Save it so</Button>
-        <Button onClick={() => work.decide(all)}>Keep what is here</Button>
-        <Button onClick={() => work.decide([])}>Take what is there</Button>
+        <Button onClick={() => work.decide(mine)}>{say('visit.saveItSo')}</Button>
+        <Button onClick={() => work.decide(all)}>{say('visit.keepWhatIsHere')}</Button>
+        <Button onClick={() => work.decide([])}>{say('visit.takeWhatIsThere')}</Button>
       </div>
     </div>
   )

@@ -3,6 +3,7 @@ import Chip from '@mui/material/Chip'
 import TextField from '@mui/material/TextField'
 import { kept } from './kept'
 import type { VisitWork } from './useVisit'
+import { say } from '../words/say'
 
 /** Words of the client's own, one by one: medicines, allergies. A word half typed is kept. */
 export function Words({
@@ -36,7 +37,10 @@ export function Words({
           label={label}
           value={text}
           error={!!problem}
-          helperText={problem ?? (was === undefined ? undefined : `was: ${was || 'none'}`)}
+          helperText={
+            problem ??
+            (was === undefined ? undefined : say('visit.was2', { value: was || say('visit.none') }))
+          }
           onChange={(e) => setText(e.target.value)}
           onBlur={add}
           sx={{ width: 260 }}
@@ -47,7 +51,7 @@ export function Words({
             }
           }}
         />
-        {text !== '' && <Button onClick={add}>Add</Button>}
+        {text !== '' && <Button onClick={add}>{say('visit.add')}</Button>}
         {words.map((w) => (
           <Chip key={w} label={w} onDelete={() => set(words.filter((x) => x !== w))} />
         ))}

@@ -1,44 +1,45 @@
 import type { Grade, Vocabulary } from '../api/client'
 import { capital, dayShort } from '../shared/format'
+import { say } from '../words/say'
 
 /** What each field of a visit is called on the screens. */
 export const FIELD_NAMES: Record<string, string> = {
   method: 'Method',
   month: 'Month',
-  pins: 'Put in by hand',
-  takenOut: 'Taken out by hand',
-  steps: 'Step changed by hand',
-  'intake/site': 'Lives and works at',
-  'intake/places': 'The day is spent in',
-  'intake/outdoorHours': 'Hours outdoors a day',
-  'intake/makeUpDays': 'Make-up days a week',
-  'intake/makeUp': 'Make-up is',
-  'intake/sunscreenDays': 'Sunscreen days a week',
-  'intake/morningMinutes': 'Minutes, morning',
-  'intake/eveningMinutes': 'Minutes, evening',
-  'intake/mostSteps': 'Steps at most',
-  'intake/budget': 'Budget a month',
-  'intake/scent': 'Perfume in products',
-  'intake/animal': 'Anything from animals',
-  'intake/oils': 'Face oils',
-  'intake/birthYear': 'Year of birth',
-  'intake/says': 'Calls the skin',
-  'intake/swings': 'Oily in summer, dry in winter?',
-  'intake/flush': 'Face reddens and heats',
-  'intake/reactions': 'Reactions to products this year',
-  'intake/burns': 'Half an hour of midday summer sun, bare',
-  'intake/tans': 'And then',
+  pins: say('visit.putInByHand'),
+  takenOut: say('visit.takenOutByHand'),
+  steps: say('visit.stepChangedByHand'),
+  'intake/site': say('visit.livesAndWorksAt'),
+  'intake/places': say('visit.theDayIsSpentIn'),
+  'intake/outdoorHours': say('visit.hoursOutdoorsADay'),
+  'intake/makeUpDays': say('visit.makeUpDaysAWeek'),
+  'intake/makeUp': say('visit.makeUpIs'),
+  'intake/sunscreenDays': say('visit.sunscreenDaysAWeek'),
+  'intake/morningMinutes': say('visit.minutesMorning'),
+  'intake/eveningMinutes': say('visit.minutesEvening'),
+  'intake/mostSteps': say('visit.stepsAtMost'),
+  'intake/budget': say('visit.budgetAMonth'),
+  'intake/scent': say('visit.perfumeInProducts'),
+  'intake/animal': say('visit.anythingFromAnimals'),
+  'intake/oils': say('visit.faceOils'),
+  'intake/birthYear': say('visit.yearOfBirth'),
+  'intake/says': say('visit.callsTheSkin'),
+  'intake/swings': say('visit.oilyInSummerDryInWinter'),
+  'intake/flush': say('visit.faceReddensAndHeats'),
+  'intake/reactions': say('visit.reactionsToProductsThisYear'),
+  'intake/burns': say('visit.halfAnHourOfMiddaySummerSun'),
+  'intake/tans': say('visit.andThen'),
   'intake/answers': 'Safety',
   'intake/medicines': 'Medicine',
-  'intake/otherAllergies': 'Another allergy',
-  'intake/matters': 'What matters most',
-  'intake/settled': 'Referral settled',
+  'intake/otherAllergies': say('visit.anotherAllergy'),
+  'intake/matters': say('visit.whatMattersMost'),
+  'intake/settled': say('visit.referralSettled'),
   'intake/note': 'Note',
   'reading/grades': 'Grade',
   'reading/probe': 'Probe',
-  'reading/conditions': 'Conditions of the probe',
-  'reading/settlements': 'Findings that disagree',
-  'reading/byHand': 'Verdict by hand',
+  'reading/conditions': say('visit.conditionsOfTheProbe'),
+  'reading/settlements': say('visit.findingsThatDisagree'),
+  'reading/byHand': say('visit.verdictByHand'),
 }
 
 /** A field as the therapist would call it: "Shine, nose" for a grade, "Note" for the note. */
@@ -63,7 +64,7 @@ const zoneName = (zone: string, words: Vocabulary) =>
 
 /** What stands in a field, shortly, in words. */
 export function fieldValue(value: unknown): string {
-  if (value === undefined) return 'not there'
+  if (value === undefined) return say('visit.notThere')
   if (value === null || value === '') return 'empty'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (Array.isArray(value)) return value.map(fieldValue).join(', ') || 'none'

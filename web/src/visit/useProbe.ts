@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Quantity, type Zone } from '../api/client'
 import { keys } from '../api/hooks'
+import { say } from '../words/say'
 
 /** What the probe is doing. */
 export type Doing =
@@ -56,7 +57,7 @@ export function useProbe(took: (quantity: Quantity, zone: Zone, value: number, s
         void queries.invalidateQueries({ queryKey: keys.probe })
       }
       hear('lost', (h) => gone(h.sentence))
-      source.onerror = () => gone('Outfell is not answering.')
+      source.onerror = () => gone(say('visit.outfellIsNotAnswering'))
     },
     [queries, stop, took],
   )

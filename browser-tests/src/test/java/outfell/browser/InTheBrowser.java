@@ -12,7 +12,11 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -110,11 +114,28 @@ abstract class InTheBrowser {
 
     /** Nothing in the view that those who cannot see it, or see it badly, would stumble over. */
     void nothingToMend(String view) {
-        page.addScriptTag(new Page.AddScriptTagOptions().setPath(Path.of("../web/node_modules/axe-core/axe.min.js")));
+        // the page's own policy lets no script of a test in; what the browser is told to evaluate is no script of the
+        // page
+        page.evaluate(source("../web/node_modules/axe-core/axe.min.js"));
         Object found = page.evaluate(
                 "() => axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] })"
                         + ".then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))");
         assertThat((List<?>) found).as(view).isEmpty();
+    }
+
+    static String source(String path) {
+        try {
+            return Files.readString(Path.of(path));
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
+    }
+
+    /** Types a day into a field as it is written here: day, month, year. */
+    void typeDay(String label, LocalDate day) {
+        Locator field = page.getByRole(AriaRole.GROUP, named(label));
+        field.getByRole(AriaRole.SPINBUTTON).first().click();
+        page.keyboard().type("%02d%02d%04d".formatted(day.getDayOfMonth(), day.getMonthValue(), day.getYear()));
     }
 
     /** Presses Tab until a control of that name has the focus. */

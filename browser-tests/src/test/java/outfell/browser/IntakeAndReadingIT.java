@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
-import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -186,10 +184,9 @@ class IntakeAndReadingIT extends InTheBrowser {
         button("Face waxed").click();
         button("2 days ago").click();
         assertThat(page.locator(".follows")).containsText("waxing or threading, until");
-        Locator day = page.getByLabel("Day of: Face waxed or threaded");
-        day.fill(LocalDate.now().plusDays(30).toString());
+        typeDay("Day of: Face waxed or threaded", LocalDate.now().plusDays(30));
         assertThat(page.getByText("lies ahead of the day it was asked").first()).isVisible();
-        day.fill(LocalDate.now().minusDays(20).toString());
+        typeDay("Day of: Face waxed or threaded", LocalDate.now().minusDays(20));
         assertThat(page.locator(".follows").getByText("waxing or threading, until"))
                 .isHidden();
         page.getByLabel("Year of birth").fill("2090");
@@ -320,7 +317,7 @@ class IntakeAndReadingIT extends InTheBrowser {
     }
 
     private void clean(String view) {
-        page.addScriptTag(new Page.AddScriptTagOptions().setPath(Path.of("../web/node_modules/axe-core/axe.min.js")));
+        page.evaluate(source("../web/node_modules/axe-core/axe.min.js"));
         Object found = page.evaluate(
                 "() => axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] })"
                         + ".then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))");

@@ -144,7 +144,8 @@ class JourneyIT extends InTheBrowser {
         Locator band = page.getByRole(AriaRole.ALERT)
                 .filter(new Locator.FilterOptions().setHasText("changed in another window"));
         assertThat(band).isVisible();
-        assertThat(band).containsText("note");
+        assertThat(band).containsText("Note");
+        assertThat(band).containsText("one field was changed in both");
         assertThat(page.getByLabel("Note")).hasValue("Written here meanwhile.");
         button("Keep what is here").click();
         saved();

@@ -30,7 +30,8 @@ class KillIT {
     private final HttpClient http = HttpClient.newHttpClient();
 
     @Test
-    void nothing_that_was_answered_is_lost_by_a_kill_and_every_start_after_it_works(@TempDir Path data) throws Exception {
+    void nothing_that_was_answered_is_lost_by_a_kill_and_every_start_after_it_works(@TempDir Path data)
+            throws Exception {
         Random random = new Random(SEED);
         Queue<String> answered = new ConcurrentLinkedQueue<>();
         Server server = new Server(data);
@@ -48,6 +49,7 @@ class KillIT {
                             .as("kill %d of %d: a client that was answered", kill + 1, KILLS)
                             .isEqualTo(200);
                 }
+                tell(kill + 1, answered.size());
                 // what survived one kill need not be asked for after each of the next
                 if (answered.size() > 400) {
                     answered.clear();
@@ -57,6 +59,13 @@ class KillIT {
         } finally {
             server.stop();
         }
+    }
+
+    /** How far a long run is, for whoever waits for it. */
+    private static void tell(int kills, int answered) throws IOException {
+        java.nio.file.Files.writeString(
+                Path.of("target", "kills.txt"),
+                "%d kills, seed %d, %d answered since the last look%n".formatted(kills, SEED, answered));
     }
 
     /** A first start that is cut off anywhere is followed by one that works. */
@@ -109,7 +118,9 @@ class KillIT {
     }
 
     private int status(String address) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(address)).GET().build(), HttpResponse.BodyHandlers.discarding())
+        return http.send(
+                        HttpRequest.newBuilder(URI.create(address)).GET().build(),
+                        HttpResponse.BodyHandlers.discarding())
                 .statusCode();
     }
 }

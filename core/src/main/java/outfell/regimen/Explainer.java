@@ -165,7 +165,7 @@ final class Explainer {
                 .filter(c -> share(c, concern) > 0)
                 .max(Comparator.comparingDouble((Candidate c) -> share(c, concern))
                         .thenComparing(c -> c.product().id()))
-                .map(c -> "%s would help; within her limits other steps bring more."
+                .map(c -> "%s would help; within these limits other steps bring more."
                         .formatted(c.product().name()));
         return outweighed.or(() -> consultation.products().stream()
                 .filter(p -> helps(p, concern) > 0)

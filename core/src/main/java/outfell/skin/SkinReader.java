@@ -127,7 +127,7 @@ public final class SkinReader {
                     int l = sides.getOrDefault(left.get(), 0);
                     if (Math.abs(r - l) >= LOPSIDED) {
                         all.add(Because.custom(
-                                "Left and right part: %s is %d on the %s and %d on the %s. Ask for the side she sleeps on, the telephone, the window or the wind she works in."
+                                "Left and right part: %s is %d on the %s and %d on the %s. Ask for the side that is slept on, the telephone, the window or the wind at work."
                                         .formatted(
                                                 Signs.of(sign).label().toLowerCase(Locale.ROOT),
                                                 r,

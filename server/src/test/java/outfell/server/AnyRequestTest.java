@@ -278,10 +278,7 @@ class AnyRequestTest extends OverHttp {
 
     private String text(String format, Random random) {
         return switch (format) {
-            case "uuid" ->
-                random.nextInt(4) == 0
-                        ? UUID.randomUUID().toString()
-                        : ids.get(random.nextInt(ids.size()));
+            case "uuid" -> random.nextInt(4) == 0 ? UUID.randomUUID().toString() : ids.get(random.nextInt(ids.size()));
             case "date" -> "2026-%02d-%02d".formatted(1 + random.nextInt(13), 1 + random.nextInt(31));
             case "date-time" -> "2026-11-%02dT10:%02d:00".formatted(1 + random.nextInt(30), random.nextInt(70));
             default ->
@@ -290,8 +287,7 @@ class AnyRequestTest extends OverHttp {
                     case 1 -> CLIENTS_WORD;
                     case 2 -> "Müller-Ωμέγα 海 \uD83E\uDDF4";
                     case 3 -> "x".repeat(random.nextInt(400));
-                    default ->
-                        NAMES.get(random.nextInt(NAMES.size()));
+                    default -> NAMES.get(random.nextInt(NAMES.size()));
                 };
         };
     }
