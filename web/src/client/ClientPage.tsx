@@ -67,7 +67,9 @@ function Open({ page }: { page: Page }) {
       )}
       {begin.isError && <ErrorBand error={begin.error} />}
       {editing && <Details client={client} close={() => setEditing(false)} erase={() => setErasing(true)} />}
-      {erasing && <Erase client={client} close={() => setErasing(false)} />}
+      {erasing && (
+        <Erase client={client} visits={page.visits.map((v) => v.visit)} close={() => setErasing(false)} />
+      )}
       <Mind page={page} />
       <VisitString page={page} />
       <div className="client-columns">

@@ -8,12 +8,22 @@ import DialogTitle from '@mui/material/DialogTitle'
 import { api, ask, type Schemas } from '../api/client'
 import { useErasure } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
+import { forgetAbout } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
 
 /** Erases a whole record, after it was said what goes, what stays and why. */
-export function Erase({ client, close }: { client: Schemas['Person']; close: () => void }) {
+export function Erase({
+  client,
+  visits,
+  close,
+}: {
+  client: Schemas['Person']
+  /** ids of the visits, for what is typed about them on this machine */
+  visits: string[]
+  close: () => void
+}) {
   const navigate = useNavigate()
   const queries = useQueryClient()
   const [who] = useWho()
@@ -29,6 +39,7 @@ export function Erase({ client, close }: { client: Schemas['Person']; close: () 
     onSuccess: () => {
       // what this machine has kept of the client goes too
       queries.clear()
+      forgetAbout([client.id, ...visits])
       void navigate('/')
     },
   })

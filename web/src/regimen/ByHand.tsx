@@ -47,7 +47,7 @@ export function ByHand({ context, regimen }: { context: VisitContext; regimen: R
             <span>
               <b>{name(c.product)}</b>
               {say('regimen.inThe')}
-              {partName(c.part)}: {c.words.join('; ')}
+              {partName(c.part).toLowerCase()}: {c.words.join('; ')}
               {refusals(c.part, c.product).map((r) => (
                 <b key={r.because.sentence} className="refusal">
                   {say('regimen.notFollowed', { sentence: r.because.sentence })}

@@ -1,5 +1,5 @@
 import { act, renderHook } from '@testing-library/react'
-import { forgetTyped, keepTyped, rereadTyped, typed, useTyped } from './typed'
+import { forgetAbout, forgetTyped, keepTyped, rereadTyped, sweepTyped, typed, useTyped } from './typed'
 
 beforeEach(() => {
   localStorage.clear()
@@ -28,6 +28,30 @@ test('two places that show the same text show it alike', () => {
   expect(other.result.current[0]).toBe('windy')
   act(() => other.result.current[2]())
   expect(one.result.current[0]).toBeUndefined()
+})
+
+test('what is typed about an erased client is forgotten, and about others is not', () => {
+  keepTyped('label', 'maren', 'a')
+  keepTyped('visit', 'v1', 'b')
+  keepTyped('label', 'tobit', 'c')
+  forgetAbout(['maren', 'v1'])
+  expect([typed('label', 'maren'), typed('visit', 'v1'), typed('label', 'tobit')]).toEqual([
+    undefined,
+    undefined,
+    'c',
+  ])
+})
+
+test('what is no longer worth keeping is swept out of one form only', () => {
+  keepTyped('visit', 'old', { at: 1 })
+  keepTyped('visit', 'new', { at: 9 })
+  keepTyped('label', 'old', { at: 1 })
+  sweepTyped<{ at: number }>('visit', (v) => v.at > 5)
+  expect([typed('visit', 'old'), typed('visit', 'new'), typed('label', 'old')]).toEqual([
+    undefined,
+    { at: 9 },
+    { at: 1 },
+  ])
 })
 
 test('a damaged store costs the text, not the page', () => {

@@ -62,5 +62,29 @@ export function useTyped<T>(form: string, of: string): [T | undefined, (value: T
   return [value, keep, forget]
 }
 
+/** Everything typed about these, as when a record is erased. */
+export function forgetAbout(ids: string[]) {
+  for (const key of keptKeys()) {
+    if (ids.some((id) => key.endsWith(`.${id}`))) write(key, undefined)
+  }
+}
+
+/** What of one form is no longer worth keeping: a machine's store is small. */
+export function sweepTyped<T>(form: string, worth: (value: T) => boolean) {
+  for (const key of keptKeys()) {
+    if (!key.startsWith(`${PREFIX}${form}.`)) continue
+    const value = read(key)
+    if (value !== undefined && !worth(value as T)) write(key, undefined)
+  }
+}
+
+function keptKeys(): string[] {
+  try {
+    return Object.keys(localStorage).filter((key) => key.startsWith(PREFIX))
+  } catch {
+    return []
+  }
+}
+
 /** For tests: as after a reload. */
 export const rereadTyped = () => values.clear()

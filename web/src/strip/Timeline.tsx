@@ -20,7 +20,7 @@ export function Timeline({ routine }: { routine: Routine }) {
     value: t.filled === '' ? '' : `; ${t.filled}`,
   })
   return (
-    <div className="timeline" role="img" aria-label={`${partName(routine.part)}: ${words}`}>
+    <div className="timeline" role="img" aria-label={`${partName(routine.part).toLowerCase()}: ${words}`}>
       <svg viewBox={`0 0 ${W} 40`} preserveAspectRatio="none" aria-hidden="true">
         {t.segments.map((s, i) => {
           const x = (starts[i] ?? 0) * scale

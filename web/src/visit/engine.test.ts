@@ -1,5 +1,15 @@
 import type { Grade, Visit, VisitDocument } from '../api/client'
-import { begun, documentOfVisit, isDirty, next, resumed, toKeep, type Event, type Work } from './engine'
+import {
+  begun,
+  documentOfVisit,
+  isDirty,
+  next,
+  resumed,
+  toKeep,
+  worthKeeping,
+  type Event,
+  type Work,
+} from './engine'
 import { changes, documentOf, fieldsOf, merge, same } from './fields'
 
 const visit = (edit: (d: Visit) => void = () => {}, version = 3): Visit => {
@@ -205,6 +215,19 @@ describe('undo and redo', () => {
     expect(after.document.intake.note).toBe('windy')
     expect(isDirty(after)).toBe(true)
     expect(next(after, { type: 'undone', at: 1 }).document.intake.note).toBe('hello')
+  })
+
+  test('what was kept is swept out after two days, unless it is not saved', () => {
+    const unsaved = run(begun(visit()), edit(minutes(12), 1000))
+    const saved = run(
+      unsaved,
+      { type: 'sent' },
+      { type: 'kept', visit: visit((v) => (v.intake.morningMinutes = 12), 4) },
+    )
+    const later = 1000 + 3 * 24 * 60 * 60 * 1000
+    expect(worthKeeping(toKeep(unsaved), later)).toBe(true)
+    expect(worthKeeping(toKeep(saved), 2000)).toBe(true)
+    expect(worthKeeping(toKeep(saved), later)).toBe(false)
   })
 
   test('what was kept of an older version is merged with the newer when it is opened again', () => {

@@ -228,6 +228,14 @@ export function resumed(kept: Kept | undefined, visit: Visit): Work {
   return met(work, documentOfVisit(visit))
 }
 
+const LONGEST_KEPT_MS = 2 * 24 * 60 * 60 * 1000
+
+/** Whether what was kept of a visit is still worth its room: something unsaved, or done within two days. */
+export const worthKeeping = (kept: Kept, now: number) =>
+  isKept(kept) &&
+  (!sameContent(kept.document, kept.base) ||
+    Math.max(0, ...[...kept.past, ...kept.future].map((d) => d.at)) > now - LONGEST_KEPT_MS)
+
 /** A store of an earlier Outfell is not gone on with. */
 const isKept = (kept: Kept) =>
   typeof kept.base === 'object' && Array.isArray(kept.past) && Array.isArray(kept.future)

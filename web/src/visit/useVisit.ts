@@ -2,8 +2,8 @@ import { useCallback, useEffect, useReducer, useRef } from 'react'
 import { useQueryClient } from '@tanstack/react-query'
 import { api, ask, Refused, Unreachable, type Visit, type VisitDocument } from '../api/client'
 import { keys } from '../api/hooks'
-import { forgetTyped, keepTyped, typed, useTyped } from '../shared/typed'
-import { isDirty, next, resumed, toKeep, type Event, type Kept, type Work } from './engine'
+import { forgetTyped, keepTyped, sweepTyped, typed, useTyped } from '../shared/typed'
+import { isDirty, next, resumed, toKeep, worthKeeping, type Event, type Kept, type Work } from './engine'
 
 export type { Saving } from './engine'
 
@@ -28,6 +28,7 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
     undefined,
     () => resumed(typed<Kept>(FORM, id), visit),
   )
+  useEffect(() => sweepTyped<Kept>(FORM, (kept) => worthKeeping(kept, Date.now())), [])
   const [half, keepHalf] = useTyped<Half>('visit-half', id)
   const latest = useRef(work)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
