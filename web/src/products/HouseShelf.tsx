@@ -11,6 +11,7 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, Key, PatternSet } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
 import { narrowings, wantedFrom, type Narrowing } from './narrow'
+import { sizeWords } from '../shared/format'
 import { say } from '../words/say'
 import './products.css'
 
@@ -165,9 +166,7 @@ function Row({
       </span>
       <span className="price">
         {p.price > 0 ? money.words(p.price) : say('products.noPrice')}
-        <span className="second">
-          {p.size} {p.unit}
-        </span>
+        <span className="second">{sizeWords(p.size, p.unit)}</span>
       </span>
       <ToggleButton
         value="compare"

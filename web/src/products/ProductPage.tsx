@@ -15,7 +15,7 @@ import {
   useVocabulary,
   type Want,
 } from '../api/hooks'
-import { capital, dateWords, timeWords } from '../shared/format'
+import { capital, dateWords, timeWords, sizeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
@@ -69,7 +69,7 @@ function Open({ detail }: { detail: Detail }) {
           <span className="second">
             {[
               product.maker,
-              `${product.size} ${product.unit}`,
+              sizeWords(product.size, product.unit),
               product.price > 0 && money.words(product.price),
             ]
               .filter(Boolean)

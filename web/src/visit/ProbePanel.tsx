@@ -7,7 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Conditions, type Quantity, type Reading, type Zone } from '../api/client'
 import { keys } from '../api/hooks'
-import { capital } from '../shared/format'
+import { capital, warmth, warmthWords } from '../shared/format'
 import { Why } from '../shared/Why'
 import { NumberField } from './Ask'
 import { Face } from './Face'
@@ -69,7 +69,10 @@ export function ProbePanel({
         </b>
         <span className="second" style={{ flex: 1 }}>
           {probe?.connected
-            ? say('visit.roomC', { roomCelsius: probe.roomCelsius, humidity: probe.humidity })
+            ? say('visit.roomC', {
+                room: probe.roomCelsius == null ? '' : warmthWords(probe.roomCelsius),
+                humidity: probe.humidity,
+              })
             : probe?.sentence}
         </span>
         {probe?.connected === false && <Button onClick={lookAgain}>{say('visit.lookAgain')}</Button>}
@@ -171,21 +174,22 @@ function ConditionFields({
   set: (next: Partial<Conditions>) => void
 }) {
   const { work } = useVisitContext()
-  const field = (name: string, at: Exclude<keyof Conditions, 'cleanser'>) => (
+  const plain = { shown: (kept: number) => kept, kept: (typed: number) => typed }
+  const field = (name: string, at: Exclude<keyof Conditions, 'cleanser'>, measure = plain) => (
     <NumberField
       label={name}
       width={116}
       pointer={`/reading/conditions/${at}`}
-      value={conditions[at] ?? null}
+      value={conditions[at] == null ? null : measure.shown(conditions[at])}
       work={work}
-      set={(value) => set({ [at]: value })}
+      set={(value) => set({ [at]: measure.kept(value) })}
       clear={() => set({ [at]: null })}
     />
   )
   return (
     <div className="row conditions">
-      {field('Room, °C', 'roomCelsius')}
-      {field('Humidity, %', 'humidity')}
+      {field(say('visit.room', { sign: warmth().sign }), 'roomCelsius', warmth())}
+      {field(say('visit.humidity'), 'humidity')}
       {field(say('visit.washedMinAgo'), 'minutesSinceWash')}
       <ToggleButton
         value="cleanser"
