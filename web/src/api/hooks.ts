@@ -151,7 +151,6 @@ export function useMoney() {
   const { data } = useQuery({
     queryKey: keys.currency,
     queryFn: () => ask(api.GET('/api/practice/currency')),
-    staleTime: Infinity,
   })
   const code = data?.code ?? 'EUR'
   return { words: (amount: number) => moneyWords(amount, code), sign: currencySign(code), setting: data }
@@ -298,7 +297,6 @@ export const useBefore = (visit: string) =>
     queryKey: keys.before(visit),
     queryFn: async () =>
       (await ask(api.GET('/api/visits/{id}/before', { params: { path: { id: visit } } }))) ?? null,
-    staleTime: Infinity,
   })
 
 /** What other clients own and the house does not sell. */

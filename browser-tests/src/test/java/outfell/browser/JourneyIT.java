@@ -146,7 +146,7 @@ class JourneyIT extends InTheBrowser {
         assertThat(band).isVisible();
         assertThat(band).containsText("Note");
         assertThat(band).containsText("one field was changed in both");
-        assertThat(page.getByLabel("Note")).hasValue("Written here meanwhile.");
+        assertThat(page.getByRole(AriaRole.TEXTBOX, named("Note"))).hasValue("Written here meanwhile.");
         button("Keep what is here").click();
         saved();
         page.reload();
