@@ -3,6 +3,7 @@ import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs'
 import { DatePicker } from '@mui/x-date-pickers/DatePicker'
 import { DateTimePicker } from '@mui/x-date-pickers/DateTimePicker'
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider'
+import { say } from '../words/say'
 import { typedDates, typedTimes } from './format'
 
 type Props = {
@@ -23,7 +24,7 @@ const parse = (value: string) => (value === '' ? null : dayjs(value))
 
 /** A day, typed or picked, in the order in which this practice writes days. */
 export function DateField({ label, value, pick, width = 170, error, until, about }: Props) {
-  return (
+  const field = (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DatePicker
         label={label}
@@ -36,12 +37,18 @@ export function DateField({ label, value, pick, width = 170, error, until, about
             error: !!error || undefined,
             helperText: error,
             sx: { width },
-            'aria-label': about === undefined ? undefined : `${label} of: ${about}`,
           },
           field: { clearable: true },
         }}
       />
     </LocalizationProvider>
+  )
+  return about === undefined ? (
+    field
+  ) : (
+    <div role="group" aria-label={say('shared.dayOf', { label, about })}>
+      {field}
+    </div>
   )
 }
 

@@ -10,7 +10,8 @@ export function useShortcut(keys: string, act: (event: KeyboardEvent) => void, o
   useHotkeys(keys, act, {
     enabled: on,
     preventDefault: true,
-    enableOnFormTags: false,
+    // with Alt nothing is typed, so that these go from within a field too
+    enableOnFormTags: keys.startsWith('alt'),
     // a lone sign is what it prints on this keyboard; with Alt and Ctrl the place of the key counts
     useKey: !combined,
     ignoreModifiers: false,
