@@ -27,7 +27,7 @@ export function Who({
         <span>
           <span className="second">{label}</span> <b>{who}</b>
         </span>
-        <Button size="small" onClick={() => setPicking(true)} aria-label={say('shared.not', { label, who })}>
+        <Button size="small" onClick={() => setPicking(true)}>
           {say('shared.notMe')}
         </Button>
       </span>
