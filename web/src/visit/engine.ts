@@ -165,7 +165,8 @@ function kept(work: Work, visit: Visit): Work {
   // what was typed while the save was on its way is laid over what came back
   const since = changes(sent, work.document)
   const document = since.length === 0 ? base : changed(base, since)
-  const clean = since.length === 0
+  // what came by another way meanwhile may be all that has changed since
+  const clean = sameContent(document, base)
   return {
     ...work,
     base,

@@ -124,6 +124,12 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
     [tell],
   )
 
+  // whatever order things came in: what is not saved yet and not on its way has a time at which it will be
+  useEffect(() => {
+    const open = work.saving.state === 'saved' || work.saving.state === 'saving'
+    if (open && !work.sending && isDirty(work)) later(PAUSE_MS)
+  }, [work, later])
+
   useEffect(() => {
     tell({ type: 'fetched', visit })
     if (isDirty(latest.current)) later(PAUSE_MS)
