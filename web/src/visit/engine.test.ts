@@ -53,6 +53,15 @@ const run = (work: Work, ...events: Event[]) => events.reduce(next, work)
 const edit = (f: (d: VisitDocument) => VisitDocument, at = 10_000): Event => ({ type: 'edited', edit: f, at })
 
 describe('saving', () => {
+  test('what was typed during a save and then taken back needs no other save', () => {
+    const typed = run(begun(visit()), edit(note('windy')), { type: 'sent' }, edit(minutes(25), 20_000))
+    const answered = next(typed, { type: 'kept', visit: visit((d) => (d.intake.note = 'windy'), 4) })
+    expect(answered.saving.state).toBe('saving')
+    const back = next(answered, { type: 'undone', at: 30_000 })
+    expect(isDirty(back)).toBe(false)
+    expect(back.saving.state).toBe('saved')
+  })
+
   test('what is typed is on its way, is answered, and is then the server’s', () => {
     const typed = run(begun(visit()), edit(note('windy')))
     expect(isDirty(typed)).toBe(true)

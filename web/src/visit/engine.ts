@@ -74,6 +74,16 @@ const sameContent = (a: VisitDocument, b: VisitDocument) => a === b || changes(a
 
 /** The visit's whole life at the chair: pure, so that every order of events can be tried. */
 export function next(work: Work, event: Event): Work {
+  return rested(after(work, event))
+}
+
+/** What was taken back to how the server has it needs no saving. */
+const rested = (work: Work): Work =>
+  work.saving.state === 'saving' && !work.sending && !isDirty(work)
+    ? { ...work, saving: { state: 'saved' }, typedAt: 0 }
+    : work
+
+function after(work: Work, event: Event): Work {
   switch (event.type) {
     case 'edited':
       return edited(work, event.edit(work.document), event.at)
