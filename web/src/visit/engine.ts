@@ -77,9 +77,11 @@ export function next(work: Work, event: Event): Work {
   return rested(after(work, event))
 }
 
+const WAITING: Saving['state'][] = ['saving', 'refused', 'offline', 'fault']
+
 /** What was taken back to how the server has it needs no saving. */
 const rested = (work: Work): Work =>
-  work.saving.state === 'saving' && !work.sending && !isDirty(work)
+  WAITING.includes(work.saving.state) && !work.sending && !isDirty(work)
     ? { ...work, saving: { state: 'saved' }, typedAt: 0 }
     : work
 
