@@ -78,6 +78,7 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
       else if (latest.current.saving.state === 'fault') {
         later(Math.min(LONGEST_RETRY_MS, 1000 * 2 ** latest.current.saving.tries))
       } else if (state === 'saving' && isDirty(latest.current)) later(PAUSE_MS)
+      else if (state === 'refused' && latest.current.document !== body) later(PAUSE_MS)
     }
   }, [id, later, queries, tell])
 
