@@ -292,7 +292,7 @@ function ShelfAtHome({ client }: { client: string }) {
             </span>
           </li>
         ))}
-        {items.length === 0 && <li className="second">{say('client.nothingToldYet')}</li>}
+        {shelf.data?.length === 0 && <li className="second">{say('client.nothingToldYet')}</li>}
       </ul>
       {items.length > 5 && (
         <Button onClick={() => setWhole(!whole)}>
@@ -323,8 +323,9 @@ function PatchTests({ client }: { client: string }) {
             </span>
           </li>
         ))}
-        {tests.length === 0 && <li className="second">{say('client.noneYet')}</li>}
+        {patches.data?.tests.length === 0 && <li className="second">{say('client.noneYet')}</li>}
       </ul>
+      {patches.isError && <ErrorBand error={patches.error} />}
       <Button component={Link} to={`/patch/${client}`}>
         {say('client.patchTests')}
       </Button>

@@ -118,7 +118,7 @@ abstract class InTheBrowser {
         // page
         page.evaluate(source("../web/node_modules/axe-core/axe.min.js"));
         // a label on its way is pale for a moment; the next may start when one has ended
-        page.waitForTimeout(700);
+        page.waitForCondition(() -> Boolean.TRUE.equals(page.evaluate("() => document.getAnimations().length === 0")));
         Object found = page.evaluate(
                 "() => axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] })"
                         + ".then(r => r.violations.map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).join(', ')))");

@@ -221,6 +221,7 @@ class ProductsIT extends InTheBrowser {
         page.reload();
         button("Home-made").click();
         assertThat(form.getByRole(AriaRole.ALERT)).containsText("Lemon juice burns");
+        nothingToMend("mixture");
         button("Put it on the shelf").click();
         page.getByRole(AriaRole.LINK, named("Lemon scrub")).click();
         assertThat(page.getByLabel("Made at home")).containsText("2 teaspoons");

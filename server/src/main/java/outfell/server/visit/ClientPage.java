@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -198,12 +199,15 @@ class ClientPage {
         }
         List<KeptPlans.PlanDifference> lines = KeptPlans.between(before.get(), steps);
         List<String> news = lines.stream()
-                .filter(l -> l.what() != KeptPlans.Difference.OTHER_AMOUNT)
-                .map(l -> l.to().isEmpty() ? "%s out".formatted(l.from()) : "%s in".formatted(l.to()))
+                .flatMap(l -> switch (l.what()) {
+                    case TAKEN_OUT -> Stream.of("%s out".formatted(l.from()));
+                    case PUT_IN, REPLACED -> Stream.of("%s in".formatted(l.to()));
+                    case OTHER_NIGHTS, OTHER_AMOUNT, MOVED -> Stream.empty();
+                })
                 .distinct()
                 .toList();
         if (news.isEmpty()) {
-            return "plan kept as before";
+            return lines.isEmpty() ? "plan kept as before" : "same products, used otherwise";
         }
         return news.stream().limit(LONGEST_NEWS).collect(Collectors.joining(", "))
                 + (news.size() > LONGEST_NEWS ? " and %d more".formatted(news.size() - LONGEST_NEWS) : "");
@@ -221,6 +225,7 @@ class ClientPage {
                         .bans()
                         .forEach(b -> all.add(
                                 new MindView(Mind.BAN, b.name(), b.because().sentence())));
+                OpenEnds.unasked(v).ifPresent(sentence -> all.add(new MindView(Mind.ASK, "Still to ask", sentence)));
             });
         } catch (RuntimeException unreadable) {
             LOG.error("A visit cannot be read: {}", unreadable.getClass().getName());

@@ -46,14 +46,7 @@ class OpenEnds {
         Visit visit = visits.find(id);
         VerdictView verdict = visits.verdict(visit);
         List<OpenEnd> all = new ArrayList<>();
-        int unasked = verdict.safety().unasked().size();
-        if (unasked > 0) {
-            all.add(new OpenEnd(
-                    Where.TALK,
-                    unasked == 1
-                            ? "One safety question was not asked."
-                            : "%d safety questions were not asked.".formatted(unasked)));
-        }
+        unasked(verdict).ifPresent(sentence -> all.add(new OpenEnd(Where.TALK, sentence)));
         shelf.missing(visit.client()).forEach(m -> all.add(new OpenEnd(Where.TALK, m)));
         verdict.safety().referrals().stream()
                 .filter(r -> r.open())
@@ -70,6 +63,16 @@ class OpenEnds {
         plan(visit, all);
         appointment(clients.get(visit.client()), visit, all);
         return all;
+    }
+
+    /** How much of what must be asked before anything is given was not; nothing when all of it was. */
+    static Optional<String> unasked(VerdictView verdict) {
+        int unasked = verdict.safety().unasked().size();
+        return switch (unasked) {
+            case 0 -> Optional.empty();
+            case 1 -> Optional.of("One safety question was not asked.");
+            default -> Optional.of("%d safety questions were not asked.".formatted(unasked));
+        };
     }
 
     private void plan(Visit visit, List<OpenEnd> all) {
