@@ -71,12 +71,15 @@ function useToDesk() {
   return () => void navigate('/')
 }
 
+/** When this page was opened, in ms. */
+const OPENED = Date.now()
+
 /** Everything within is written as the practice writes; when that changes, it is written anew. */
 function AsThePracticeWrites({ children }: { children: ReactNode }) {
   const house = useHouse()
   const formats = house.data?.details.formats ?? USUAL
-  // what an earlier page has laid by may be of before the language was changed
-  const told = house.isFetchedAfterMount && house.isSuccess
+  // what an earlier page has laid by may be of before the language was changed, and would open pages for ever
+  const told = house.dataUpdatedAt >= OPENED
   writeAs(formats)
   // every word is written once, when the page is opened: another language opens it anew
   useEffect(() => {

@@ -53,6 +53,18 @@ const run = (work: Work, ...events: Event[]) => events.reduce(next, work)
 const edit = (f: (d: VisitDocument) => VisitDocument, at = 10_000): Event => ({ type: 'edited', edit: f, at })
 
 describe('saving', () => {
+  test('a refused value that is put back as it was leaves nothing refused', () => {
+    const refused = run(
+      begun(visit()),
+      edit(minutes(900)),
+      { type: 'sent' },
+      { type: 'refused', sentence: 'Too long.', fields: [] },
+    )
+    expect(refused.saving.state).toBe('refused')
+    expect(next(refused, edit(minutes(9), 20_000)).saving.state).toBe('refused')
+    expect(next(refused, edit(minutes(8), 20_000)).saving.state).toBe('saved')
+  })
+
   test('what was typed during a save and then taken back needs no other save', () => {
     const typed = run(begun(visit()), edit(note('windy')), { type: 'sent' }, edit(minutes(25), 20_000))
     const answered = next(typed, { type: 'kept', visit: visit((d) => (d.intake.note = 'windy'), 4) })

@@ -323,6 +323,18 @@ class RecordApiTest extends OverHttp {
     }
 
     @Test
+    void a_client_of_whom_nothing_was_asked_is_not_one_with_nothing_to_mind() throws Exception {
+        String form = "{\"name\": \"Perran Holm\", \"trade\": \"\", \"nextVisit\": null}";
+        String client = post("/api/clients", form).body().at("/id").asString();
+        post("/api/clients/" + client + "/visits", "");
+        assertThat(page("Perran Holm")
+                        .at("/mind")
+                        .valueStream()
+                        .map(m -> m.at("/text").asString()))
+                .anyMatch(text -> text.matches("\\d+ safety questions were not asked\\."));
+    }
+
+    @Test
     void a_kept_plan_is_read_as_it_was_and_held_against_others() throws Exception {
         JsonNode plans = page("Maren Oskell").at("/plans");
         String newest = plans.at("/0/plan/id").asString();

@@ -21,6 +21,7 @@ import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
 import outfell.server.plan.VerdictView;
 import outfell.server.visit.KeptPlans.KeptSteps;
+import outfell.server.visit.KeptPlans.PlanDifference;
 import outfell.server.visit.VisitStore.Day;
 import outfell.server.visit.VisitStore.PlanOfVisit;
 import outfell.server.visit.VisitStore.Visit;
@@ -197,7 +198,11 @@ class ClientPage {
         if (before.isEmpty()) {
             return "first plan kept";
         }
-        List<KeptPlans.PlanDifference> lines = KeptPlans.between(before.get(), steps);
+        return came(KeptPlans.between(before.get(), steps));
+    }
+
+    /** Which products came and went; a night, an amount or a place in the order is no product that came. */
+    static String came(List<PlanDifference> lines) {
         List<String> news = lines.stream()
                 .flatMap(l -> switch (l.what()) {
                     case TAKEN_OUT -> Stream.of("%s out".formatted(l.from()));
