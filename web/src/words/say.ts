@@ -58,8 +58,9 @@ export function speak(language: string): boolean {
   return languages().includes(language) || language === PSEUDO
 }
 
-/** The text in brackets and two fifths longer; what is put in stays as it is. */
+/** The text in brackets and two fifths longer, in words no longer than words are; what is put in stays as it is. */
 export function pseudo(text: string): string {
   const letters = text.replace(/\{\{\w+\}\}/g, '').length
-  return `[${text}${'~'.repeat(Math.ceil(letters * LONGER))}]`
+  const more = '~'.repeat(Math.ceil(letters * LONGER)).replace(/~{9}(?=~)/g, '$& ')
+  return `[${text}${more}]`
 }

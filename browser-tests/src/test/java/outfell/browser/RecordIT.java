@@ -143,6 +143,7 @@ class RecordIT extends InTheBrowser {
         page.keyboard().press("Control+Shift+z");
         assertThat(page.getByLabel("Minutes, evening")).hasValue("25");
         page.keyboard().press("Control+z");
+        saved();
     }
 
     @Test
@@ -229,7 +230,7 @@ class RecordIT extends InTheBrowser {
     }
 
     private void eachViewFits() {
-        for (String view : List.of("/", "/products", "/practice", "talk", "read", "regimen", "client")) {
+        for (String view : List.of("/", "/products", "/practice", "talk", "read", "regimen", "sheet", "client")) {
             page.navigate(
                     view.startsWith("/")
                             ? server.address() + view
