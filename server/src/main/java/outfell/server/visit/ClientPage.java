@@ -22,8 +22,8 @@ import outfell.server.patch.Patches;
 import outfell.server.plan.VerdictView;
 import outfell.server.visit.KeptPlans.KeptSteps;
 import outfell.server.visit.KeptPlans.PlanDifference;
+import outfell.server.visit.PlanStore.PlanOfVisit;
 import outfell.server.visit.VisitStore.Day;
-import outfell.server.visit.VisitStore.PlanOfVisit;
 import outfell.server.visit.VisitStore.Visit;
 
 /** Everything of one client on one page: what to mind first, the visits and what came of them, the plans kept. */
@@ -89,6 +89,7 @@ class ClientPage {
     private final Clients clients;
     private final Visits visits;
     private final VisitStore store;
+    private final PlanStore planStore;
     private final KeptPlans kept;
     private final Patches patches;
     private final Shelf shelf;
@@ -98,6 +99,7 @@ class ClientPage {
             Clients clients,
             Visits visits,
             VisitStore store,
+            PlanStore planStore,
             KeptPlans kept,
             Patches patches,
             Shelf shelf,
@@ -105,6 +107,7 @@ class ClientPage {
         this.clients = clients;
         this.visits = visits;
         this.store = store;
+        this.planStore = planStore;
         this.kept = kept;
         this.patches = patches;
         this.shelf = shelf;
@@ -114,7 +117,7 @@ class ClientPage {
     Page of(UUID id) {
         Client client = clients.get(id);
         LocalDate today = LocalDate.now(clock);
-        List<PlanOfVisit> plans = store.plansOf(id);
+        List<PlanOfVisit> plans = planStore.ofClient(id);
         List<Day> all = store.days(id);
         List<Tag> tags = new ArrayList<>();
         Optional<KeptSteps> before = Optional.empty();

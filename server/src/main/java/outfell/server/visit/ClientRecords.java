@@ -17,7 +17,7 @@ import outfell.server.client.Clients;
 import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
 import outfell.server.problem.Clash;
-import outfell.server.visit.VisitStore.SavedPlan;
+import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.server.visit.VisitStore.VisitCorrection;
 import tools.jackson.databind.JsonNode;
@@ -50,6 +50,7 @@ class ClientRecords {
     private final ClientStore store;
     private final Shelf shelf;
     private final VisitStore visits;
+    private final PlanStore plans;
     private final Patches patches;
     private final ProductStore products;
     private final JsonMapper json;
@@ -60,6 +61,7 @@ class ClientRecords {
             ClientStore store,
             Shelf shelf,
             VisitStore visits,
+            PlanStore plans,
             Patches patches,
             ProductStore products,
             JsonMapper json,
@@ -68,6 +70,7 @@ class ClientRecords {
         this.store = store;
         this.shelf = shelf;
         this.visits = visits;
+        this.plans = plans;
         this.patches = patches;
         this.products = products;
         this.json = json;
@@ -89,21 +92,21 @@ class ClientRecords {
         return new VisitRecord(
                 visit,
                 visits.corrections(visit.id()),
-                visits.plans(visit.id()).stream()
+                plans.ofVisit(visit.id()).stream()
                         .map(p -> new PlanRecord(
-                                p, json.readTree(visits.planDocument(p.id()).orElseThrow())))
+                                p, json.readTree(plans.document(p.id()).orElseThrow())))
                         .toList());
     }
 
     /** What would go and what would stay. */
     Erasure erasure(UUID id) {
         Client client = clients.get(id);
-        int plans = visits.plansOf(id).size();
+        int keptPlans = plans.ofClient(id).size();
         Patches.PatchView tests = patches.view(id);
         List<String> goes = new ArrayList<>();
         goes.add("%s: name, trade, contact, note and appointments.".formatted(client.name()));
         goes.add("%s with all that was asked and read, and %s."
-                .formatted(count(visits.all(id).size(), "visit"), count(plans, "kept plan")));
+                .formatted(count(visits.all(id).size(), "visit"), count(keptPlans, "kept plan")));
         goes.add("%s and %s."
                 .formatted(
                         count(tests.tests().size(), "patch test"),
@@ -145,6 +148,7 @@ class ClientRecords {
             throw new Clash("This client", client);
         }
         Set<String> alone = ownAlone(id);
+        plans.erase(id);
         visits.erase(id);
         patches.erase(id);
         store.erase(id);

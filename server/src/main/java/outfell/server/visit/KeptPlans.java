@@ -12,8 +12,8 @@ import outfell.product.Composition;
 import outfell.routine.Part;
 import outfell.server.plan.PlanAnswer;
 import outfell.server.problem.Problem;
-import outfell.server.visit.VisitStore.PlanOfVisit;
-import outfell.server.visit.VisitStore.SavedPlan;
+import outfell.server.visit.PlanStore.PlanOfVisit;
+import outfell.server.visit.PlanStore.SavedPlan;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -76,11 +76,11 @@ class KeptPlans {
      */
     record PlanDifference(Part part, Difference what, String from, String to) {}
 
-    private final VisitStore store;
+    private final PlanStore store;
     private final Visits visits;
     private final JsonMapper json;
 
-    KeptPlans(VisitStore store, Visits visits, JsonMapper json) {
+    KeptPlans(PlanStore store, Visits visits, JsonMapper json) {
         this.store = store;
         this.visits = visits;
         this.json = json;
@@ -93,7 +93,7 @@ class KeptPlans {
                 visits.find(plan.visit()).client(),
                 plan.visitDate(),
                 plan.plan(),
-                store.planDocument(id).orElseThrow());
+                store.document(id).orElseThrow());
     }
 
     /** Where a kept plan and another part, step by step. */
@@ -112,11 +112,11 @@ class KeptPlans {
     }
 
     KeptSteps steps(UUID plan) {
-        return store.planDocument(plan).map(this::read).orElse(KeptSteps.NONE);
+        return store.document(plan).map(this::read).orElse(KeptSteps.NONE);
     }
 
     private PlanOfVisit plan(UUID id) {
-        return store.plan(id).orElseThrow(() -> Problem.notFound("kept plan", id));
+        return store.find(id).orElseThrow(() -> Problem.notFound("kept plan", id));
     }
 
     /** A document of an older Outfell may lack a field; what it has is read. */

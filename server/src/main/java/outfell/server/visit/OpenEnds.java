@@ -29,14 +29,14 @@ class OpenEnds {
     record OpenEnd(Where where, String sentence) {}
 
     private final Visits visits;
-    private final VisitStore store;
+    private final PlanStore plans;
     private final Clients clients;
     private final Shelf shelf;
     private final JsonMapper json;
 
-    OpenEnds(Visits visits, VisitStore store, Clients clients, Shelf shelf, JsonMapper json) {
+    OpenEnds(Visits visits, PlanStore plans, Clients clients, Shelf shelf, JsonMapper json) {
         this.visits = visits;
-        this.store = store;
+        this.plans = plans;
         this.clients = clients;
         this.shelf = shelf;
         this.json = json;
@@ -81,7 +81,7 @@ class OpenEnds {
         if (regimen == null) {
             return;
         }
-        Optional<String> newest = store.plans(visit.id()).stream().findFirst().flatMap(p -> store.planDocument(p.id()));
+        Optional<String> newest = plans.ofVisit(visit.id()).stream().findFirst().flatMap(p -> plans.document(p.id()));
         if (newest.isEmpty()) {
             all.add(new OpenEnd(Where.REGIMEN, "No plan of this visit is kept."));
         } else if (!newest.get().equals(json.writeValueAsString(answer))) {

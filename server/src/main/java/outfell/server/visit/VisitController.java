@@ -35,7 +35,7 @@ import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.VerdictView;
 import outfell.server.problem.MatchesSchema;
 import outfell.server.problem.Problem;
-import outfell.server.visit.VisitStore.SavedPlan;
+import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 
 /** The desk and the visits. */
@@ -244,7 +244,7 @@ class VisitController {
 
     /** Products of the client's newest kept plan that were reformulated, renamed or retired since. */
     @GetMapping("/visits/{id}/moved")
-    List<VisitStore.Moved> moved(@PathVariable UUID id) {
+    List<PlanStore.Moved> moved(@PathVariable UUID id) {
         return visits.moved(id);
     }
 

@@ -1,11 +1,7 @@
 package outfell.server.visit;
 
-import static org.jooq.impl.DSL.val;
 import static outfell.store.Tables.GRADE;
-import static outfell.store.Tables.PLAN;
-import static outfell.store.Tables.PLAN_PRODUCT;
 import static outfell.store.Tables.PROBE_SPOT;
-import static outfell.store.Tables.PRODUCT;
 import static outfell.store.Tables.VISIT;
 import static outfell.store.Tables.VISIT_ANSWER;
 import static outfell.store.Tables.VISIT_BY_HAND;
@@ -35,6 +31,8 @@ import org.jooq.DSLContext;
 import org.jooq.Query;
 import org.jooq.Record;
 import org.jooq.Record2;
+import org.jooq.Record4;
+import org.jooq.SelectJoinStep;
 import org.jooq.Table;
 import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
@@ -72,12 +70,6 @@ public class VisitStore {
             List<CaseDocument.Choice> takenOut,
             List<CaseDocument.StepByHand> steps) {}
 
-    /** A plan as it was handed over. */
-    public record SavedPlan(UUID id, int number, Month month, LocalDateTime savedAt) {}
-
-    /** A kept plan with the visit that it is of. */
-    public record PlanOfVisit(UUID visit, LocalDate visitDate, SavedPlan plan) {}
-
     /**
      * A visit's day.
      *
@@ -88,18 +80,6 @@ public class VisitStore {
 
     /** Why an earlier visit was put right, and by whom. */
     public record VisitCorrection(UUID id, String who, String why, LocalDateTime openedAt) {}
-
-    /**
-     * A product of a kept plan that is no longer what it was.
-     *
-     * @param name then
-     * @param nameNow the same where it was not renamed
-     * @param then its formula at that time
-     * @param now its formula today
-     * @param keptAt when that plan was kept
-     */
-    public record Moved(
-            String product, String name, String nameNow, int then, int now, boolean retired, LocalDateTime keptAt) {}
 
     private static final String MEDICINE = "MEDICINE";
     private static final String ALLERGY = "ALLERGY";
@@ -141,27 +121,28 @@ public class VisitStore {
 
     /** The days of a client's visits, oldest first; each is read by itself, so that one that cannot be is but one. */
     public List<Day> days(UUID client) {
-        return db.select(VISIT.ID, VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.MADE_BY_SAVE)
-                .from(VISIT)
+        return selectDays()
                 .where(VISIT.CLIENT_ID.eq(client))
                 .orderBy(VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.ID)
-                .fetch(r -> new Day(r.value1(), r.value2(), r.value3(), r.value4()));
+                .fetch(VisitStore::day);
     }
 
     /** Holds a visit until the transaction ends, so that what is kept of it is kept once. */
     public Optional<Day> hold(UUID visit) {
+        return selectDays().where(VISIT.ID.eq(visit)).forUpdate().fetchOptional(VisitStore::day);
+    }
+
+    private SelectJoinStep<Record4<UUID, LocalDate, LocalDateTime, String>> selectDays() {
         return db.select(VISIT.ID, VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.MADE_BY_SAVE)
-                .from(VISIT)
-                .where(VISIT.ID.eq(visit))
-                .forUpdate()
-                .fetchOptional(r -> new Day(r.value1(), r.value2(), r.value3(), r.value4()));
+                .from(VISIT);
+    }
+
+    private static Day day(Record4<UUID, LocalDate, LocalDateTime, String> r) {
+        return new Day(r.value1(), r.value2(), r.value3(), r.value4());
     }
 
     public Optional<Day> day(UUID visit) {
-        return db.select(VISIT.ID, VISIT.ON_DATE, VISIT.WORKED_AT, VISIT.MADE_BY_SAVE)
-                .from(VISIT)
-                .where(VISIT.ID.eq(visit))
-                .fetchOptional(r -> new Day(r.value1(), r.value2(), r.value3(), r.value4()));
+        return selectDays().where(VISIT.ID.eq(visit)).fetchOptional(VisitStore::day);
     }
 
     /** Newest first. */
@@ -182,37 +163,8 @@ public class VisitStore {
                 .execute();
     }
 
-    /** Every kept plan of a client, newest first. */
-    public List<PlanOfVisit> plansOf(UUID client) {
-        return db.select(VISIT.ID, VISIT.ON_DATE, PLAN.ID, PLAN.NUMBER, PLAN.PLAN_MONTH, PLAN.SAVED_AT)
-                .from(PLAN)
-                .join(VISIT)
-                .on(VISIT.ID.eq(PLAN.VISIT_ID))
-                .where(VISIT.CLIENT_ID.eq(client))
-                .orderBy(PLAN.SAVED_AT.desc(), PLAN.NUMBER.desc())
-                .fetch(r -> new PlanOfVisit(
-                        r.value1(),
-                        r.value2(),
-                        new SavedPlan(r.value3(), r.value4(), Month.valueOf(r.value5()), r.value6())));
-    }
-
-    public Optional<PlanOfVisit> plan(UUID plan) {
-        return db.select(VISIT.ID, VISIT.ON_DATE, PLAN.ID, PLAN.NUMBER, PLAN.PLAN_MONTH, PLAN.SAVED_AT)
-                .from(PLAN)
-                .join(VISIT)
-                .on(VISIT.ID.eq(PLAN.VISIT_ID))
-                .where(PLAN.ID.eq(plan))
-                .fetchOptional(r -> new PlanOfVisit(
-                        r.value1(),
-                        r.value2(),
-                        new SavedPlan(r.value3(), r.value4(), Month.valueOf(r.value5()), r.value6())));
-    }
-
-    /** Takes out everything of a client's visits for good. */
+    /** Takes out a client's visits for good; the plans kept at them must be gone before. */
     public void erase(UUID client) {
-        db.deleteFrom(PLAN)
-                .where(PLAN.VISIT_ID.in(db.select(VISIT.ID).from(VISIT).where(VISIT.CLIENT_ID.eq(client))))
-                .execute();
         db.deleteFrom(VISIT).where(VISIT.CLIENT_ID.eq(client)).execute();
     }
 
@@ -258,78 +210,6 @@ public class VisitStore {
             writeParts(visit);
         }
         return current;
-    }
-
-    public List<SavedPlan> plans(UUID visit) {
-        return db.select(PLAN.ID, PLAN.NUMBER, PLAN.PLAN_MONTH, PLAN.SAVED_AT)
-                .from(PLAN)
-                .where(PLAN.VISIT_ID.eq(visit))
-                .orderBy(PLAN.NUMBER.desc())
-                .fetch(r -> new SavedPlan(r.value1(), r.value2(), Month.valueOf(r.value3()), r.value4()));
-    }
-
-    public SavedPlan savePlan(UUID visit, Month month, String document, LocalDateTime now) {
-        int number = 1 + plans(visit).stream().mapToInt(SavedPlan::number).max().orElse(0);
-        SavedPlan plan = new SavedPlan(UUID.randomUUID(), number, month, now);
-        db.insertInto(PLAN)
-                .set(PLAN.ID, plan.id())
-                .set(PLAN.VISIT_ID, visit)
-                .set(PLAN.NUMBER, number)
-                .set(PLAN.PLAN_MONTH, month.name())
-                .set(PLAN.DOCUMENT, document)
-                .set(PLAN.SAVED_AT, now)
-                .execute();
-        return plan;
-    }
-
-    /** Notes which formula of each product a plan was built with. */
-    public void builtWith(UUID plan, List<String> products) {
-        db.insertInto(
-                        PLAN_PRODUCT,
-                        PLAN_PRODUCT.PLAN_ID,
-                        PLAN_PRODUCT.PRODUCT_ID,
-                        PLAN_PRODUCT.NAME,
-                        PLAN_PRODUCT.FORMULA)
-                .select(db.select(val(plan), PRODUCT.ID, PRODUCT.NAME, PRODUCT.FORMULA)
-                        .from(PRODUCT)
-                        .where(PRODUCT.ID.in(products)))
-                .execute();
-    }
-
-    /** What of the client's newest kept plan was reformulated, renamed or retired since. */
-    public List<Moved> moved(UUID client) {
-        return db.select(
-                        PRODUCT.ID,
-                        PLAN_PRODUCT.NAME,
-                        PRODUCT.NAME,
-                        PLAN_PRODUCT.FORMULA,
-                        PRODUCT.FORMULA,
-                        PRODUCT.RETIRED_ON,
-                        PLAN.SAVED_AT)
-                .from(PLAN_PRODUCT)
-                .join(PRODUCT)
-                .on(PRODUCT.ID.eq(PLAN_PRODUCT.PRODUCT_ID))
-                .join(PLAN)
-                .on(PLAN.ID.eq(PLAN_PRODUCT.PLAN_ID))
-                .where(PLAN_PRODUCT.PLAN_ID.eq(db.select(PLAN.ID)
-                        .from(PLAN)
-                        .join(VISIT)
-                        .on(VISIT.ID.eq(PLAN.VISIT_ID))
-                        .where(VISIT.CLIENT_ID.eq(client))
-                        .orderBy(PLAN.SAVED_AT.desc(), PLAN.NUMBER.desc())
-                        .limit(1)))
-                .and(PLAN_PRODUCT
-                        .FORMULA
-                        .ne(PRODUCT.FORMULA)
-                        .or(PLAN_PRODUCT.NAME.ne(PRODUCT.NAME))
-                        .or(PRODUCT.RETIRED_ON.isNotNull()))
-                .orderBy(PLAN_PRODUCT.NAME)
-                .fetch(r -> new Moved(
-                        r.value1(), r.value2(), r.value3(), r.value4(), r.value5(), r.value6() != null, r.value7()));
-    }
-
-    public Optional<String> planDocument(UUID plan) {
-        return db.select(PLAN.DOCUMENT).from(PLAN).where(PLAN.ID.eq(plan)).fetchOptional(PLAN.DOCUMENT);
     }
 
     private static void write(VisitRecord row, Visit v) {

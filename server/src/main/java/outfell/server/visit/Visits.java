@@ -55,7 +55,7 @@ import outfell.server.practice.HouseMethods;
 import outfell.server.practice.Yardsticks;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
-import outfell.server.visit.VisitStore.SavedPlan;
+import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.skin.ProbeBands;
 import outfell.supply.Supply;
@@ -81,6 +81,7 @@ public class Visits {
     public record LabelForClient(ProductView product, List<Because> forbidden) {}
 
     private final VisitStore store;
+    private final PlanStore planStore;
     private final ClientStore clients;
     private final Shelf shelf;
     private final Catalogue catalogue;
@@ -96,6 +97,7 @@ public class Visits {
 
     Visits(
             VisitStore store,
+            PlanStore planStore,
             ClientStore clients,
             Shelf shelf,
             Catalogue catalogue,
@@ -109,6 +111,7 @@ public class Visits {
             ApplicationEventPublisher events,
             Clock clock) {
         this.store = store;
+        this.planStore = planStore;
         this.clients = clients;
         this.shelf = shelf;
         this.catalogue = catalogue;
@@ -353,16 +356,16 @@ public class Visits {
             throw Problem.refused("refer-first", "There is no plan to keep until the referral is settled.");
         }
         String document = json.writeValueAsString(answer);
-        Optional<SavedPlan> newest = store.plans(id).stream().findFirst();
-        if (newest.flatMap(p -> store.planDocument(p.id()))
+        Optional<SavedPlan> newest = planStore.ofVisit(id).stream().findFirst();
+        if (newest.flatMap(p -> planStore.document(p.id()))
                 .filter(document::equals)
                 .isPresent()) {
             return newest.get();
         }
-        SavedPlan saved = store.savePlan(id, visit.month(), document, at);
+        SavedPlan saved = planStore.save(id, visit.month(), document, at);
         Regimen regimen = answer.regimen();
         if (regimen != null) {
-            store.builtWith(
+            planStore.builtWith(
                     saved.id(),
                     regimen.products().stream().map(ProductId::value).toList());
         }
@@ -371,17 +374,17 @@ public class Visits {
     }
 
     /** What of the client's newest kept plan is no longer what it was. */
-    public List<VisitStore.Moved> moved(UUID id) {
-        return store.moved(find(id).client());
+    public List<PlanStore.Moved> moved(UUID id) {
+        return planStore.moved(find(id).client());
     }
 
     public List<SavedPlan> kept(UUID id) {
-        return store.plans(id);
+        return planStore.ofVisit(id);
     }
 
     /** Every kept plan of a client, newest first. */
-    public List<VisitStore.PlanOfVisit> keptOf(UUID client) {
-        return store.plansOf(client);
+    public List<PlanStore.PlanOfVisit> keptOf(UUID client) {
+        return planStore.ofClient(client);
     }
 
     private void known(String product) {
