@@ -2006,10 +2006,11 @@ export interface components {
             questions: components["schemas"]["SchoolQuestion"][];
         };
         MindView: {
+            because: components["schemas"]["Because"][];
             /** Format: date-time */
             due?: string | null;
             /** @enum {string} */
-            kind: "REFER" | "BAN" | "DUE" | "ASK" | "SKIN";
+            kind: "REFER" | "BAN" | "DUE" | "ASK";
             text: string;
             title: string;
         };

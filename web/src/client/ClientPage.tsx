@@ -6,6 +6,7 @@ import { api, ask, type Schemas } from '../api/client'
 import { keys, useClientPage, usePatches, useShelf } from '../api/hooks'
 import { agoWords, capital, dateWords, longDate, monthName, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
+import { Why } from '../shared/Why'
 import { Core } from '../strip/Core'
 import { PatternSet } from '../strip/Bands'
 import { Details } from './Details'
@@ -104,7 +105,6 @@ const MIND_CLASS: Record<Page['mind'][number]['kind'], string> = {
   BAN: 'mind-stop',
   DUE: 'mind-look',
   ASK: 'mind-look',
-  SKIN: 'mind-quiet',
 }
 
 function Mind({ page }: { page: Page }) {
@@ -112,11 +112,17 @@ function Mind({ page }: { page: Page }) {
   return (
     <section aria-label={say('client.toMind')} className="mind">
       {page.mind.map((m) => (
-        <div key={m.kind + m.title + m.text} className={MIND_CLASS[m.kind]}>
+        <div
+          key={m.kind + m.title + m.text + m.because.map((b) => b.sentence).join()}
+          className={MIND_CLASS[m.kind]}
+        >
           <p>
             <b>{capital(m.title)}</b>
             <span>
               {m.text}
+              {m.because.map((b) => (
+                <Why key={b.sentence} because={b} />
+              ))}
               {m.due && say('client.due', { due: dateWords(m.due), due2: timeWords(m.due) })}
             </span>
           </p>

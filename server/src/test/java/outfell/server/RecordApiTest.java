@@ -318,6 +318,14 @@ class RecordApiTest extends OverHttp {
         assertThat(page.at("/plans").size()).isEqualTo(3);
         assertThat(page.at("/mind").valueStream().map(m -> m.at("/kind").asString()))
                 .contains("BAN", "DUE");
+        JsonNode ban = page.at("/mind")
+                .valueStream()
+                .filter(m -> m.at("/kind").asString().equals("BAN"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(ban.at("/because/0/sentence").asString()).isNotEmpty();
+        assertThat(ban.at("/because/0/evidence").asString()).isNotEmpty();
+        assertThat(ban.at("/because/0/source").asString()).isNotEmpty();
         assertThat(page.at("/todays").asString())
                 .isEqualTo(page.at("/visits/3/visit").asString());
     }

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import outfell.knowledge.Because;
 import outfell.server.client.ClientStore.Client;
 import outfell.server.client.Clients;
 import outfell.server.client.Shelf;
@@ -37,18 +38,26 @@ class ClientPage {
         REFER,
         BAN,
         DUE,
-        ASK,
-        SKIN
+        ASK
     }
 
-    /** @param due when something is to be done; absent when it only has to be known */
+    /**
+     * @param text of something to be done or asked; empty for a verdict
+     * @param because of a verdict; empty for something to be done or asked
+     * @param due when something is to be done; absent when it only has to be known
+     */
     record MindView(
             Mind kind,
             String title,
             String text,
+            List<Because> because,
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime due) {
         MindView(Mind kind, String title, String text) {
-            this(kind, title, text, null);
+            this(kind, title, text, List.of(), null);
+        }
+
+        MindView(Mind kind, String title, Because because) {
+            this(kind, title, "", List.of(because), null);
         }
     }
 
@@ -227,12 +236,8 @@ class ClientPage {
             newest.map(visits::find).map(visits::verdict).ifPresent(v -> {
                 v.safety().referrals().stream()
                         .filter(r -> r.open())
-                        .forEach(r -> all.add(
-                                new MindView(Mind.REFER, r.name(), r.because().sentence())));
-                v.safety()
-                        .bans()
-                        .forEach(b -> all.add(
-                                new MindView(Mind.BAN, b.name(), b.because().sentence())));
+                        .forEach(r -> all.add(new MindView(Mind.REFER, r.name(), r.because())));
+                v.safety().bans().forEach(b -> all.add(new MindView(Mind.BAN, b.name(), b.because())));
                 OpenEnds.unasked(v).ifPresent(sentence -> all.add(new MindView(Mind.ASK, "Still to ask", sentence)));
             });
         } catch (RuntimeException unreadable) {
@@ -245,7 +250,11 @@ class ClientPage {
         patches.due().stream()
                 .filter(d -> d.client().equals(client))
                 .forEach(d -> all.add(new MindView(
-                        Mind.DUE, d.late() ? "Patch test to read" : "A patch test runs", d.name(), d.due())));
+                        Mind.DUE,
+                        d.late() ? "Patch test to read" : "A patch test runs",
+                        d.name(),
+                        List.of(),
+                        d.due())));
         shelf.missing(client).forEach(m -> all.add(new MindView(Mind.ASK, "Still to ask", m)));
         return all;
     }
