@@ -146,14 +146,20 @@ export const useShelf = (client: string) =>
     enabled: client !== '',
   })
 
+/** When this page was opened, in ms: what was fetched before was laid by by an earlier page. */
+const OPENED = Date.now()
+
+/** Whether an answer has come since this page was opened; what an earlier page laid by may be of before a change. */
+export const toldSinceOpened = ({ dataUpdatedAt }: { dataUpdatedAt: number }) => dataUpdatedAt >= OPENED
+
 /** The practice's currency, with how amounts in it are written. */
 export function useMoney() {
-  const { data } = useQuery({
+  const query = useQuery({
     queryKey: keys.currency,
     queryFn: () => ask(api.GET('/api/practice/currency')),
   })
-  const code = data?.code ?? 'EUR'
-  return { words: (amount: number) => moneyWords(amount, code), sign: currencySign(code), setting: data }
+  const code = query.data?.code ?? 'EUR'
+  return { words: (amount: number) => moneyWords(amount, code), sign: currencySign(code), query }
 }
 
 /** The house shelf, searched as one types; the last answer stays while the next is fetched. */

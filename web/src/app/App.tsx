@@ -10,7 +10,7 @@ import { ThemeProvider } from '@mui/material/styles'
 import { theme } from './theme'
 import { DeskDocket } from './Docket'
 import { KeysHelp } from './KeysHelp'
-import { useHouse } from '../api/hooks'
+import { toldSinceOpened, useHouse } from '../api/hooks'
 import { openOutbox } from '../api/outbox'
 import { USUAL, writeAs } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
@@ -71,15 +71,12 @@ function useToDesk() {
   return () => void navigate('/')
 }
 
-/** When this page was opened, in ms. */
-const OPENED = Date.now()
-
 /** Everything within is written as the practice writes; when that changes, it is written anew. */
 function AsThePracticeWrites({ children }: { children: ReactNode }) {
   const house = useHouse()
   const formats = house.data?.details.formats ?? USUAL
   // what an earlier page has laid by may be of before the language was changed, and would open pages for ever
-  const told = house.dataUpdatedAt >= OPENED
+  const told = toldSinceOpened(house)
   writeAs(formats)
   // every word is written once, when the page is opened: another language opens it anew
   useEffect(() => {

@@ -4,7 +4,7 @@ import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { api, ask, Refused, type Schemas } from '../api/client'
-import { keys, useMoney } from '../api/hooks'
+import { keys, toldSinceOpened, useHouse, useMoney } from '../api/hooks'
 import { dateWords, numberFrom, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Who } from '../shared/Who'
@@ -25,14 +25,17 @@ export default function PracticePage() {
     queryKey: keys.bands,
     queryFn: () => ask(api.GET('/api/practice/probe-bands')),
   })
-  if (bands.isError) {
+  const settings = [bands, useHouse(), useMoney().query]
+  const failed = settings.find((s) => s.isError)
+  if (failed?.error) {
     return (
       <div className="page">
-        <ErrorBand error={bands.error} again={() => void bands.refetch()} />
+        <ErrorBand error={failed.error} again={() => settings.forEach((s) => void s.refetch())} />
       </div>
     )
   }
-  if (!bands.data) return <Fetching what={say('practice.theSettings')} />
+  // a setting of before a change, laid by on this machine, would turn under her hand when the true one comes
+  if (!bands.data || !settings.every(toldSinceOpened)) return <Fetching what={say('practice.theSettings')} />
   return (
     <div className="page">
       <div className="desk-head">
@@ -57,7 +60,8 @@ export default function PracticePage() {
 /** What prices count; the numbers themselves stay. */
 function CurrencyBand() {
   const queries = useQueryClient()
-  const { setting } = useMoney()
+  const { query } = useMoney()
+  const setting = query.data
   const [who] = useWho()
   const set = useMutation({
     mutationFn: (code: string) =>
