@@ -39,8 +39,8 @@ class KeptOnDiskTest {
     void start() throws CannotOpen {
         Opened.open(folder, Clock.systemDefaultZone());
         server = new SpringApplicationBuilder(Outfell.class)
-                .properties("server.port=0", "outfell.demo=true", "springdoc.api-docs.enabled=false")
-                .run();
+                // as arguments: the file of the server's own properties goes before its defaults
+                .run("--server.port=0", "--outfell.demo=true", "--springdoc.api-docs.enabled=false");
     }
 
     @AfterEach
