@@ -3,6 +3,7 @@ package outfell.regimen;
 import java.util.List;
 import java.util.Optional;
 import outfell.safety.SafetyScreen;
+import outfell.safety.SafetyVerdict;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
 
@@ -18,11 +19,12 @@ public final class Choices {
                 consultation.reading(),
                 consultation.lifted(),
                 consultation.house().bands());
-        this.draft = new Draft(
-                consultation,
+        SafetyVerdict safety = SafetyScreen.screen(
+                consultation.answers(),
+                consultation.reading(),
                 skin,
-                SafetyScreen.screen(consultation.answers(), consultation.reading(), skin),
-                Planner.ask(consultation, skin));
+                consultation.shelf().stream().map(Consultation.Owned::product).toList());
+        this.draft = new Draft(consultation, skin, safety, Planner.ask(consultation, skin, safety));
         this.slots = draft.openSlots();
     }
 

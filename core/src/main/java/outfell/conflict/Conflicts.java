@@ -2,9 +2,11 @@ package outfell.conflict;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Because;
 import outfell.product.Actives;
+import outfell.product.Product;
 
 /**
  * What may meet and what happens when it does, as one practice follows the schools.
@@ -35,6 +37,23 @@ public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings)
             throw new IllegalArgumentException("Schools do not differ on \"%s\".".formatted(o));
         });
         return new Conflicts(new Interactions(others), Meetings.following(others));
+    }
+
+    /** Rules that keep two products apart: for good, or out of one routine. */
+    public List<Meetings.Rule> parting() {
+        return meetings.stream()
+                .filter(r -> r.b().isPresent() && r.skin().isEmpty())
+                .filter(r -> r.where() != Meetings.Where.PRODUCT && r.where() != Meetings.Where.ORDER)
+                .filter(r -> r.meeting() == Meeting.NEVER || r.meeting() == Meeting.AM_PM)
+                .toList();
+    }
+
+    /** The rule by which two products may not stand in one routine, or in one plan. */
+    public Optional<Meetings.Rule> apart(Product a, Product b, boolean sameRoutine) {
+        return parting().stream()
+                .filter(r -> sameRoutine || r.inPlan())
+                .filter(r -> r.between(a, b) || r.between(b, a))
+                .findFirst();
     }
 
     /** Every row on which schools differ, as it ships. */

@@ -57,6 +57,16 @@ public final class Meetings {
             Because because,
             String otherSchool,
             Optional<Meeting> otherMeeting) {
+        /** Whether it holds for all of a plan, and not in one routine or night only. */
+        public boolean inPlan() {
+            return where == Where.PLAN && meeting == Meeting.NEVER;
+        }
+
+        /** Whether one product is its first and another its second. */
+        public boolean between(Product first, Product second) {
+            return a.test(first) && b.filter(p -> p.test(second)).isPresent();
+        }
+
         Rule switched() {
             return new Rule(
                     id,

@@ -19,6 +19,8 @@ public final class Actives {
      * @param letter shown on its block of the strip
      * @param ingredients INCI names that belong, or none when tags decide
      * @param tags that make an ingredient belong
+     * @param much ingredients that belong from a share on, percent: sugar is a scrub when there is much of it
+     * @param actsRinsed whether it works in what is washed off after a minute, too
      * @param counts least likely share in percent at which it acts and is not a mere adjuster or preservative
      * @param rationed whether it has its own nights
      * @param byDay whether it may be worn by day
@@ -31,7 +33,9 @@ public final class Actives {
             String letter,
             List<String> ingredients,
             Set<Tag> tags,
+            Map<String, Double> much,
             double counts,
+            boolean actsRinsed,
             boolean rationed,
             boolean byDay,
             boolean patchFirst,
@@ -59,8 +63,21 @@ public final class Actives {
         return Objects.requireNonNull(BY_KIND.get(kind));
     }
 
+    /** Of what the table does not know by name, its tags decide. */
     static Optional<Family> of(Ingredient ingredient) {
-        return Optional.ofNullable(BY_INCI.get(ingredient.inci()));
+        Family known = BY_INCI.get(ingredient.inci());
+        return known != null || Ingredients.find(ingredient.inci()).isPresent()
+                ? Optional.ofNullable(known)
+                : ALL.stream().filter(f -> f.holds(ingredient)).findFirst();
+    }
+
+    /** The family that a line belongs to, by what it is or by how much of it there is. */
+    static Optional<Family> of(LabelLine line) {
+        return line.ingredient()
+                .flatMap(i -> ALL.stream()
+                        .filter(f -> line.certainShare() >= f.much().getOrDefault(i.inci(), Double.MAX_VALUE))
+                        .findFirst()
+                        .or(() -> of(i)));
     }
 
     private static Map<String, Family> byInci() {
@@ -91,13 +108,20 @@ public final class Actives {
         });
         Set<Tag> tags = EnumSet.noneOf(Tag.class);
         tags.addAll(row.several("tags", Tag.class));
+        Map<String, Double> much = new HashMap<>();
+        row.rows("much").forEach(r -> {
+            much.put(r.text("ingredient"), r.number("from", 0, 100));
+            r.done();
+        });
         return new Family(
                 row.one("id", ActiveKind.class),
                 row.text("label"),
                 row.text("letter"),
                 ingredients,
                 tags,
+                Map.copyOf(much),
                 row.number("counts-from", 0),
+                row.flag("acts-rinsed"),
                 row.flag("rationed"),
                 !row.flag("evening-only"),
                 row.flag("patch-first"),

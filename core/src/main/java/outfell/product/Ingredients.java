@@ -11,9 +11,12 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVRecord;
 import outfell.knowledge.KnowledgeFault;
 import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Lexicon;
 import outfell.knowledge.Row;
 import outfell.knowledge.Sources;
 
@@ -25,6 +28,7 @@ public final class Ingredients {
     private static final String FILE = "ingredients.csv";
     private static final List<Ingredient> ALL = new ArrayList<>();
     private static final Map<String, Ingredient> BY_NAME = new HashMap<>();
+    private static final Map<String, Ingredient> BY_COMMON = new HashMap<>();
 
     static {
         for (CSVRecord row : KnowledgeFile.csv(FILE)) {
@@ -36,6 +40,31 @@ public final class Ingredients {
     }
 
     private Ingredients() {}
+
+    /** INCI names of what a word means as a whole name, whatever slip of the pen is in it. */
+    public static Set<String> meant(String word) {
+        return called(word)
+                .map(Ingredient::inci)
+                .or(() -> Spelling.likeliest(word))
+                .map(Set::of)
+                .orElse(Set.of());
+    }
+
+    /** INCI names of everything among whose names these words stand whole, one slip in a long word looked through. */
+    public static Set<String> holding(String words) {
+        Lexicon<String> wanted = new Lexicon<>(List.of(new Lexicon.Entry<>(words, List.of(words), List.of())), true);
+        return ALL.stream()
+                .filter(i -> Stream.of(i.inci(), i.common(), i.us())
+                        .anyMatch(n -> wanted.of(n).stream()
+                                .anyMatch(h -> h.certainty().binds())))
+                .map(Ingredient::inci)
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** By what people call it: its names on labels first, then its common one. */
+    static Optional<Ingredient> called(String words) {
+        return find(words).or(() -> Optional.ofNullable(BY_COMMON.get(key(words))));
+    }
 
     public static List<Ingredient> all() {
         return List.copyOf(ALL);
@@ -90,6 +119,7 @@ public final class Ingredients {
                         .formatted(row.get("inci"), row.get("source")));
             }
             ALL.add(ingredient);
+            BY_COMMON.putIfAbsent(key(ingredient.common()), ingredient);
             name(ingredient.inci(), ingredient, line);
             String us = row.get("us_name");
             if (!us.equals("-") && !key(us).equals(key(ingredient.inci())) && !us.equals("Iron Oxides")) {

@@ -3,18 +3,37 @@ package outfell.product;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A label as read.
  *
- * @param lines in printed order
+ * @param lines of the ingredient list, in printed order
  * @param onePercentLine position from which everything is at or below one percent; 0 when no marker tells
+ * @param claimed what the product's own name says is in it and the list does not hold, position 0
  */
-public record Label(List<LabelLine> lines, int onePercentLine) {
-    public static final Label EMPTY = new Label(List.of(), 0);
+public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> claimed) {
+    public static final Label EMPTY = new Label(List.of(), 0, List.of());
 
     public Label {
         lines = List.copyOf(lines);
+        claimed = List.copyOf(claimed);
+    }
+
+    /** Whether nobody has read an ingredient list of it. */
+    public boolean unread() {
+        return lines.isEmpty();
+    }
+
+    Label claiming(List<LabelLine> others) {
+        return new Label(lines, onePercentLine, others);
+    }
+
+    /** What is to be reckoned with: what is certainly in it, and what its name says. */
+    public List<LabelLine> held() {
+        return claimed.isEmpty()
+                ? certain()
+                : Stream.concat(claimed.stream(), certain().stream()).toList();
     }
 
     /** What is certainly in it. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import outfell.knowledge.Because;
+import outfell.knowledge.Certainty;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -43,7 +44,7 @@ final class LabelRanges {
                 lines.add(inside(m, position, line, descending));
             }
         }
-        return new Label(lines, line);
+        return new Label(lines, line, List.of());
     }
 
     /** The earliest reliable marker; else a weak one, unless something declared above one percent follows it. */
@@ -138,13 +139,17 @@ final class LabelRanges {
     }
 
     private static LabelLine line(Matched m, int position, Range range, boolean declared) {
-        String sentence = declared
+        String share = declared
                 ? "%s: %s %%, declared on the pack.".formatted(m.token().name(), number(range.low()))
                 : "%s: %s, %s.".formatted(m.token().name(), between(range.low(), range.high()), range.why());
+        String sentence =
+                m.meant().how().isEmpty() ? share : share + " " + m.meant().how();
         return new LabelLine(
                 position,
                 m.token().name(),
                 m.ingredient(),
+                m.meant().certainty(),
+                m.meant().maybe(),
                 m.token().declared(),
                 range.low(),
                 range.high(),
@@ -153,6 +158,28 @@ final class LabelRanges {
                         sentence,
                         declared ? Evidence.CONTROLLED : Evidence.PROPOSED,
                         declared ? "label" : "eu-1223-2009"));
+    }
+
+    /** A line that no list holds: what a product's name says of it, with its share or else the usual one. */
+    static LabelLine claimed(Ingredient ingredient, Certainty certainty, OptionalDouble percent) {
+        Range range = percent.isPresent()
+                ? new Range(percent.getAsDouble(), percent.getAsDouble(), "")
+                : usual(Optional.of(ingredient), "");
+        String sentence = percent.isPresent()
+                ? "%s: %s %%, by the product's own name; no list says so."
+                        .formatted(ingredient.common(), number(range.low()))
+                : "%s: by the product's own name; no list says so, nor how much.".formatted(ingredient.common());
+        return new LabelLine(
+                0,
+                ingredient.common(),
+                Optional.of(ingredient),
+                certainty,
+                List.of(),
+                percent,
+                range.low(),
+                range.high(),
+                false,
+                new Because(sentence, Evidence.PROPOSED, "label"));
     }
 
     /** "likely 2 to 10 %", or "about 1 %" where the two ends meet. */

@@ -57,11 +57,19 @@ public final class LabelReader {
     }
 
     /** A token with what it was matched to. */
-    record Matched(Token token, Optional<Ingredient> ingredient) {}
+    record Matched(Token token, Substances.Meant meant) {
+        Optional<Ingredient> ingredient() {
+            return meant.ingredient();
+        }
+    }
 
     private static Matched match(Token token, Map<String, String> names) {
         String said = names.get(Ingredients.key(token.name()));
-        return new Matched(token, said == null ? find(token.name()) : Ingredients.find(said));
+        return new Matched(
+                token,
+                said == null
+                        ? Substances.of(token.name())
+                        : Ingredients.find(said).map(Substances.Meant::sure).orElse(Substances.Meant.UNKNOWN));
     }
 
     private static List<Token> tokens(String text) {
@@ -145,19 +153,30 @@ public final class LabelReader {
         return parts;
     }
 
-    private static final Pattern AND = Pattern.compile("(?i)\\s+(?:and|&)\\s+");
+    /** "A (and) B" and "A and B" are two; so are "A / B", for a slash with spaces names a mixture of two. */
+    private static final Pattern AND =
+            Pattern.compile("(?i)\\s*[\\[(]\\s*(?:and|&|et|und)\\s*[\\])]\\s*|\\s+(?:and|&)\\s+");
 
-    /** "Glycerin and Panthenol" are two when each is known by itself and the whole is not. */
+    private static final Pattern OVER = Pattern.compile("\\s*/\\s*");
+
+    /** One name, or several that the maker printed as one, when each is known by itself and the whole is not. */
     private static Stream<String> joined(String part) {
-        Matcher and = AND.matcher(part);
-        if (and.find() && find(part.strip()).isEmpty()) {
-            String first = part.substring(0, and.start()).strip();
-            String second = part.substring(and.end()).strip();
-            if (find(first).isPresent() && find(second.replaceAll("\\.$", "")).isPresent()) {
-                return Stream.of(first, second);
+        if (find(part.strip()).isPresent()) {
+            return Stream.of(part);
+        }
+        for (Pattern joint : List.of(AND, OVER)) {
+            String[] each = joint.split(part.strip());
+            if (each.length > 1 && Stream.of(each).allMatch(LabelReader::known)) {
+                return Stream.of(each);
             }
         }
         return Stream.of(part);
+    }
+
+    private static boolean known(String part) {
+        String name = PERCENT.matcher(part).replaceAll("").strip().replaceAll("\\.$", "");
+        return !name.isEmpty()
+                && (find(name).isPresent() || Families.taken(name).isPresent());
     }
 
     private static boolean separates(String text, int i) {

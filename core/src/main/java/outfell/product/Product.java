@@ -1,7 +1,6 @@
 package outfell.product;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,6 +8,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import outfell.knowledge.Because;
+import outfell.knowledge.Lexicon;
 
 /**
  * A product as the tool understands it.
@@ -22,7 +22,8 @@ import outfell.knowledge.Because;
  * @param prescription whether a prescriber owns its strength and nights
  * @param clogging how many of its ingredients old scores call highly comedogenic, above one percent; debated
  * @param irritancy sum over its ingredients, to tell the milder of two
- * @param homeHarms what a mixture made at home does harm or is to be minded for; empty for a bought one
+ * @param madeAtHome whether it is mixed at home
+ * @param allHarms what of it harms, or is to be minded
  */
 public record Product(
         ProductId id,
@@ -43,19 +44,40 @@ public record Product(
         int irritancy,
         Label label,
         List<Finding> findings,
-        List<HomeHarms.Harm> homeHarms) {
+        boolean madeAtHome,
+        List<Harms.Harm> allHarms) {
+    /** Percent of UV filters below which no sunscreen is one; house judgement. */
+    private static final double LEAST_FILTER = 3;
+
     private static final Pattern TWO_PART = Pattern.compile("(?i)\\b(two|2)[- ]part\\b");
 
     /** Whether an ingredient of that INCI name is certain to be in it. */
     public boolean holds(String inci) {
-        for (LabelLine line : label.lines()) {
-            if (!line.mayContain()
-                    && line.ingredient().isPresent()
-                    && line.ingredient().get().inci().equals(inci)) {
+        for (LabelLine line : label.held()) {
+            if (line.ingredient().isPresent() && line.ingredient().get().inci().equals(inci)) {
                 return true;
             }
         }
         return false;
+    }
+
+    /** Whether a line of its list, or its name, is of that kind. */
+    public boolean holds(Tag tag) {
+        return tags.contains(tag);
+    }
+
+    /**
+     * Whether its sun protection can be believed: bought, an SPF on the pack, and UV filters in a list that somebody has read,
+     * at a share that can carry the claim.
+     */
+    public boolean protectsFromSun() {
+        return spf > 0
+                && !madeAtHome
+                && label.lines().stream()
+                                .filter(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC))
+                                .mapToDouble(LabelLine::high)
+                                .sum()
+                        >= LEAST_FILTER;
     }
 
     /** The likely share of all ingredients that are of a kind, percent. */
@@ -71,10 +93,10 @@ public record Product(
         return kind.comesOff() && TWO_PART.matcher(name).find();
     }
 
-    /** Why a mixture made at home is used by nobody, each by the harm; empty when it may be. */
+    /** Why it is used by nobody, each by the harm; empty when it may be. */
     public List<Because> harms() {
-        return homeHarms.stream()
-                .filter(HomeHarms.Harm::refused)
+        return allHarms.stream()
+                .filter(Harms.Harm::refused)
                 .map(h -> h.because()
                         .withSentence("%s: %s. %s"
                                 .formatted(name, h.harm(), h.because().sentence())))
@@ -198,9 +220,10 @@ public record Product(
     /** Whether it has its own nights, by what is in it. */
     public boolean rationed() {
         return switch (kind) {
-            case WASH, FIRST_CLEANSE, EYE, LIP, SUNSCREEN -> false;
+            case WASH, FIRST_CLEANSE -> false;
             case SCRUB, ENZYME, CLAY_MASK -> true;
-            case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL, SEAL -> prescription || holdsRationed();
+            case TONER, ESSENCE, TREATMENT, SERUM, EYE, MOISTURISER, OIL, SEAL, LIP, SUNSCREEN ->
+                prescription || holdsRationed();
         };
     }
 
@@ -229,13 +252,8 @@ public record Product(
 
     /** Whether a word stands whole in the name or in the label as printed. */
     public boolean mentions(String word) {
-        String wanted = " " + plain(word) + " ";
-        return (" " + plain(name) + " ").contains(wanted)
+        return Lexicon.standsIn(word, name)
                 || label.lines().stream()
-                        .anyMatch(l -> (" " + plain(l.printed() + " " + l.common()) + " ").contains(wanted));
-    }
-
-    private static String plain(String text) {
-        return text.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+                        .anyMatch(l -> Lexicon.standsIn(word, l.printed()) || Lexicon.standsIn(word, l.common()));
     }
 }

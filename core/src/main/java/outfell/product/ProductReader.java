@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import outfell.knowledge.Because;
+import outfell.knowledge.Certainty;
 
 /** From a pack's words and ingredient list to what the product is, each answer with its reason. */
 public final class ProductReader {
@@ -24,12 +25,14 @@ public final class ProductReader {
     private ProductReader() {}
 
     public static Product read(Product.Facts facts) {
-        Label label = LabelReader.read(facts.label(), facts.names());
+        Label list = LabelReader.read(facts.label(), facts.names());
+        Label label = list.claiming(NameClaims.of(facts.name(), list));
         List<LabelLine> certain = label.certain();
+        List<LabelLine> held = label.held();
         int spf = spf(facts.name());
         boolean waterFree = waterFree(facts, certain);
         Composition composition = Composition.of(certain);
-        List<ActiveIn> actives = actives(facts, certain);
+        List<ActiveIn> actives = actives(facts, held);
         Told<StepKind> kind = kind(facts, certain, actives, composition, waterFree, spf);
         Told<Double> texture = texture(facts, kind.value(), composition, waterFree, certain);
         List<Finding> findings = new ArrayList<>();
@@ -38,8 +41,8 @@ public final class ProductReader {
         actives.forEach(a -> findings.add(active(a)));
         findings.addAll(LabelFindings.of(facts, kind.value(), certain, actives, composition, spf));
         findings.addAll(corrected(facts));
-        List<HomeHarms.Harm> harms =
-                facts.home().map(use -> HomeHarms.of(certain, use)).orElse(List.of());
+        findings.addAll(unlisted(label));
+        List<Harms.Harm> harms = Harms.of(facts, kind.value(), held);
         harms.forEach(h -> findings.add(new Finding("mind", h.harm(), "sure", h.because())));
         return new Product(
                 facts.id(),
@@ -53,7 +56,7 @@ public final class ProductReader {
                 waterFree,
                 composition,
                 actives,
-                tags(certain),
+                tags(held),
                 spf,
                 facts.prescription(),
                 (int) certain.stream()
@@ -65,6 +68,7 @@ public final class ProductReader {
                         .sum(),
                 label,
                 findings,
+                facts.home().isPresent(),
                 harms);
     }
 
@@ -106,22 +110,34 @@ public final class ProductReader {
                         l -> l.is(Tag.SOLVENT) && !l.is(Tag.EMOLLIENT) || l.is(Tag.HUMECTANT) && !l.is(Tag.EMOLLIENT));
     }
 
-    private static List<ActiveIn> actives(Product.Facts facts, List<LabelLine> certain) {
+    private static List<ActiveIn> actives(Product.Facts facts, List<LabelLine> held) {
         List<ActiveIn> found = new ArrayList<>();
         for (Actives.Family family : Actives.all()) {
-            certain.stream()
-                    .filter(l -> l.ingredient().isPresent()
-                            && Actives.of(l.ingredient().get())
-                                    .filter(f -> f.kind() == family.kind())
-                                    .isPresent())
+            List<ActiveIn> members = held.stream()
+                    .filter(l ->
+                            Actives.of(l).filter(f -> f.kind() == family.kind()).isPresent())
                     .map(l -> activeIn(facts.name(), family, l))
+                    .toList();
+            together(family, members)
                     .filter(a -> a.declared()
                             ? a.high() >= family.counts()
                             : Math.sqrt(a.low() * a.high()) >= family.counts())
-                    .max((a, b) -> Double.compare(a.high(), b.high()))
                     .ifPresent(found::add);
         }
         return found;
+    }
+
+    /** What burdens the skin adds up, under the name of the strongest; of what only helps the strongest counts. */
+    private static Optional<ActiveIn> together(Actives.Family family, List<ActiveIn> members) {
+        Optional<ActiveIn> strongest = members.stream().max((a, b) -> Double.compare(a.high(), b.high()));
+        return !family.rationed() || members.size() < 2
+                ? strongest
+                : strongest.map(s -> new ActiveIn(
+                        s.kind(),
+                        s.ingredient(),
+                        members.stream().mapToDouble(ActiveIn::low).sum(),
+                        members.stream().mapToDouble(ActiveIn::high).sum(),
+                        members.stream().allMatch(ActiveIn::declared)));
     }
 
     private static ActiveIn activeIn(String name, Actives.Family family, LabelLine line) {
@@ -249,6 +265,18 @@ public final class ProductReader {
                 .map(c -> "Set by %s, %s.".formatted(c.who(), c.on()))
                 .findFirst()
                 .orElse("Set by hand."));
+    }
+
+    /** What only the product's name says, and how much is not known of what the list says. */
+    private static List<Finding> unlisted(Label label) {
+        List<Finding> all = new ArrayList<>();
+        for (LabelLine line : label.claimed()) {
+            all.add(new Finding("by its name", line.common(), line.certainty().words(), line.because()));
+        }
+        label.certain().stream()
+                .filter(l -> l.ingredient().isPresent() && l.certainty() != Certainty.SURE)
+                .forEach(l -> all.add(new Finding("mind", "not in the table: " + l.printed(), "likely", l.because())));
+        return all;
     }
 
     private static List<Finding> corrected(Product.Facts facts) {

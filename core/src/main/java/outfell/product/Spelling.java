@@ -26,7 +26,8 @@ public final class Spelling {
      */
     public record Guess(String inci, int slips, Because because) {}
 
-    private record Named(String folded, Ingredient ingredient) {}
+    /** @param letters which letters there are, a bit each; one slip changes two of them at most */
+    private record Named(String folded, int letters, Ingredient ingredient) {}
 
     private static final Map<Integer, List<Named>> BY_LENGTH = byLength();
 
@@ -39,11 +40,14 @@ public final class Spelling {
             return List.of();
         }
         int most = wanted.length() >= LONG ? 2 : 1;
+        int letters = letters(wanted);
         LevenshteinDistance distance = new LevenshteinDistance(most);
         Map<Ingredient, Integer> nearest = new HashMap<>();
         for (int length = wanted.length() - most; length <= wanted.length() + most; length++) {
             for (Named named : BY_LENGTH.getOrDefault(length, List.of())) {
-                int slips = distance.apply(wanted, named.folded());
+                int slips = Integer.bitCount(letters ^ named.letters()) > 2 * most
+                        ? -1
+                        : distance.apply(wanted, named.folded());
                 if (slips >= 0) {
                     nearest.merge(named.ingredient(), slips, Math::min);
                 }
@@ -67,6 +71,10 @@ public final class Spelling {
                 Because.house("\"%s\" may be %s: %s. Look at the pack.".formatted(name, ingredient.inci(), how)));
     }
 
+    private static int letters(String word) {
+        return word.chars().reduce(0, (bits, c) -> bits | 1 << (c % Integer.SIZE));
+    }
+
     static String fold(String name) {
         return Ingredients.key(name)
                 .replace("vv", "w")
@@ -84,14 +92,20 @@ public final class Spelling {
         Map<Integer, List<Named>> all = new HashMap<>();
         Ingredients.names().forEach((name, ingredient) -> {
             String folded = fold(name);
-            all.computeIfAbsent(folded.length(), l -> new ArrayList<>()).add(new Named(folded, ingredient));
+            all.computeIfAbsent(folded.length(), l -> new ArrayList<>())
+                    .add(new Named(folded, letters(folded), ingredient));
         });
         return Map.copyOf(all);
     }
 
     /** The likeliest single name, when it stands alone at the least distance. */
     public static Optional<String> likeliest(String name) {
-        List<Guess> guesses = of(name);
+        return likeliest(name, 2);
+    }
+
+    /** The same, when no more than so many letters would have to change. */
+    static Optional<String> likeliest(String name, int slips) {
+        List<Guess> guesses = of(name).stream().filter(g -> g.slips() <= slips).toList();
         boolean alone = guesses.size() == 1
                 || (guesses.size() > 1
                         && guesses.get(0).slips() < guesses.get(1).slips());

@@ -3,7 +3,7 @@ package outfell.recipe;
 import java.util.List;
 import java.util.Optional;
 import outfell.knowledge.Because;
-import outfell.product.HomeHarms;
+import outfell.product.Harms;
 import outfell.product.Product;
 
 /**
@@ -24,7 +24,7 @@ public record Mixed(
         double grams,
         List<Share> shares,
         Product product,
-        List<HomeHarms.Harm> harms,
+        List<Harms.Harm> harms,
         List<Strength> strengths,
         List<Dilution> dilutions,
         Keeps keeps,
@@ -53,7 +53,7 @@ public record Mixed(
     public record SunLoss(String name, int spf, double share, int careful, int hopeful, Because because) {}
 
     /** The first harm for which it is refused. */
-    public Optional<HomeHarms.Harm> refused() {
-        return harms.stream().filter(HomeHarms.Harm::refused).findFirst();
+    public Optional<Harms.Harm> refused() {
+        return harms.stream().filter(Harms.Harm::refused).findFirst();
     }
 }

@@ -57,7 +57,7 @@ public final class RecipeReader {
                                 new Mixed.Share(p.name(), Pantry.words(p.amount(), p.measure()), p.grams(), percent(p)))
                         .toList(),
                 product,
-                product.homeHarms(),
+                product.allHarms(),
                 strengths(),
                 dilutions(product),
                 keeps(),

@@ -35,6 +35,14 @@ final class Allowance {
         return limits;
     }
 
+    /** The same without an end to what wears the skin. */
+    Limits wider() {
+        Map<Scarcity, Scarce> of = new EnumMap<>(limits.of());
+        of.put(Scarcity.LOAD, Scarce.FREE);
+        of.put(Scarcity.EXFOLIATIONS, Scarce.FREE);
+        return new Limits(of, limits.strong());
+    }
+
     /** What had to be let out. */
     List<Because> notices() {
         return List.copyOf(notices);
@@ -71,8 +79,23 @@ final class Allowance {
                 .mapToDouble(p -> uses.now(p) * Tolerance.points(p))
                 .sum();
         of.put(Scarcity.NIGHTS, Scarce.atMost(Math.max(pinnedNights(slots), 7 - tolerance.rest() - prescribed)));
-        of.put(Scarcity.LOAD, Scarce.atMost(Math.max(pinnedLoad(slots), tolerance.cap() - prescribedLoad)));
+        of.put(Scarcity.LOAD, Scarce.atMost(Math.max(needed(slots, Scarcity.LOAD), tolerance.cap() - prescribedLoad)));
+        of.put(Scarcity.EXFOLIATIONS, exfoliations(slots));
         return new Limits(of, Math.max(consultation.method().strongActives(), pinnedStrong(slots)));
+    }
+
+    /** One total for all of them; what is put in by hand stands, and it is said. */
+    private Scarce exfoliations(List<Slot> slots) {
+        int most = consultation.method().exfoliationsAWeek();
+        double pinned = pinned(slots)
+                .mapToDouble(c -> c.takes()[Scarcity.EXFOLIATIONS.ordinal()])
+                .sum();
+        if (pinned > most) {
+            notices.add(Because.custom(
+                    "What is put in by hand exfoliates %.0f times a week in all; the method's total is %d, over all products."
+                            .formatted(pinned, most)));
+        }
+        return Scarce.atMost(Math.max(needed(slots, Scarcity.EXFOLIATIONS), most));
     }
 
     /** Half the budget is comfortable; the necessary steps are shown even when they cost more, and it is said. */
@@ -104,8 +127,16 @@ final class Allowance {
         return pinned(slots).mapToInt(Candidate::uses).sum();
     }
 
-    private static double pinnedLoad(List<Slot> slots) {
-        return pinned(slots).mapToDouble(Candidate::load).sum();
+    /** What the necessary steps take of it at least. */
+    private static double needed(List<Slot> slots, Scarcity scarcity) {
+        return slots.stream()
+                .filter(Slot::required)
+                .mapToDouble(s -> s.candidates().stream()
+                        .filter(c -> !c.product().prescription())
+                        .mapToDouble(c -> c.takes()[scarcity.ordinal()])
+                        .min()
+                        .orElse(0))
+                .sum();
     }
 
     private static int pinnedStrong(List<Slot> slots) {

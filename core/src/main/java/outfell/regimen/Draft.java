@@ -22,7 +22,6 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Choice;
-import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Regimen.KeptOut;
 import outfell.regimen.Regimen.PartBalance;
 import outfell.regimen.Regimen.Refusal;
@@ -72,6 +71,7 @@ final class Draft {
     private final Weigher weigher;
     private final Yardstick yardstick;
     private final Patches patches;
+    private final Barred barred;
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
 
@@ -82,13 +82,14 @@ final class Draft {
         this.asked = asked;
         this.tolerance = Tolerance.of(skin);
         this.method = consultation.method();
-        this.patches = new Patches(consultation.patches());
+        this.patches = new Patches(consultation.patches(), skin.sensitivity().treatAsSensitive());
+        this.barred = new Barred(consultation, skin, safety, patches, asked);
         this.allowed = consultation.products().stream()
-                .filter(p -> forbidden(p).isEmpty())
+                .filter(p -> barred.anywhere(p).isEmpty())
                 .toList();
         this.uses = new Uses(consultation, asked, tolerance);
         this.adjustments = new Adjustments(consultation, uses, tolerance);
-        this.pins = new Pins(consultation, safety, asked, tolerance, uses, this::forbidden);
+        this.pins = new Pins(consultation, safety, asked, tolerance, uses, barred);
         this.refusals.addAll(pins.refusals());
         this.refusals.addAll(adjustments.refusals());
         this.yardstick = consultation.house().yardstick();
@@ -102,10 +103,21 @@ final class Draft {
         notices.addAll(pins.notices());
         notices.addAll(allowance.notices());
         Search search = search(slots, limits);
-        Search.Found found = search.run().orElseGet(() -> {
-            throw new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
-        });
-        return laid(slots, found, search, limits);
+        Optional<Search.Found> found = search.run();
+        if (found.isPresent()) {
+            return laid(slots, found.get(), search, limits);
+        }
+        // the cheapest and quickest that is needed may be what wears the skin most: then its wear is let out, and said
+        Limits wider = allowance.wider();
+        notices.add(
+                Because.house(
+                        "What is needed and within money and time takes more off the skin than the week's total allows: look for a milder wash."));
+        Search again = search(slots, wider);
+        return laid(slots, again.run().orElseThrow(Draft::nothingFits), again, wider);
+    }
+
+    private static IllegalStateException nothingFits() {
+        return new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
     }
 
     /** How many nodes the search looks at; for benchmarks and tests. */
@@ -138,18 +150,6 @@ final class Draft {
 
     private Search search(List<Slot> slots, Limits limits) {
         return new Search(slots, weigher.concerns().size(), weigher.products(), limits, yardstick);
-    }
-
-    /** Bans first, then a patch test that failed, then what she will not have. */
-    private Optional<Because> forbidden(Product p) {
-        Optional<Because> ban = safety.forbids(p);
-        if (ban.isPresent() || p.prescription()) {
-            return ban;
-        }
-        return patches.forbids(p)
-                .or(() -> Tastes.against(consultation.life(), p, Taste.NEVER).stream()
-                        .findFirst()
-                        .map(t -> t.forbids(p)));
     }
 
     /** What each ban keeps out of this plan, of the shelf and the catalogue. */
@@ -324,6 +324,7 @@ final class Draft {
         return allowed.stream()
                 .filter(p -> p.kind() == place.kind() && !out.contains(p.id()) && !p.prescription())
                 .filter(p -> place.part() == Part.EVENING || (p.byDay() && !p.rationed()))
+                .filter(p -> barred.in(place.part(), p).isEmpty())
                 .filter(p ->
                         p.kind() != StepKind.SUNSCREEN || p.spf() >= asked.spf().value())
                 .map(p -> weigher.weigh(p, place.part(), place.kind(), place.required(), place.methodWants()))
@@ -362,10 +363,11 @@ final class Draft {
                 layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
         notFollowed(layout, Part.MORNING, products(morning));
         notFollowed(layout, Part.EVENING, products(evening));
-        Explainer explainer = new Explainer(consultation, skin, slots, found, search);
+        Explainer explainer = new Explainer(consultation, skin, safety, slots, found, search);
         notices.addAll(explainer.notices());
         OverCream.notice(consultation, am).ifPresent(notices::add);
         notices.addAll(unsure());
+        notices.addAll(unknown(morning, evening));
         return new Regimen(
                 consultation.month(),
                 am,
@@ -375,8 +377,8 @@ final class Draft {
                 tonight(slots, found, search, limits, layout),
                 asked,
                 explainer.alternatives(),
-                explainer.shelf(this::forbidden),
-                explainer.served(this::forbidden),
+                explainer.shelf(barred::anywhere),
+                explainer.served(barred::anywhere),
                 List.copyOf(notices),
                 List.copyOf(refusals),
                 keptOut(),
@@ -509,12 +511,24 @@ final class Draft {
         return all;
     }
 
+    /** Names that nobody here can read, in what stands in the plan of a client with an open ban. */
+    private List<Because> unknown(List<Candidate> morning, List<Candidate> evening) {
+        return Stream.concat(morning.stream(), evening.stream())
+                .map(Candidate::product)
+                .distinct()
+                .map(safety::unknownIn)
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
     private static List<Product> products(List<Candidate> candidates) {
         return candidates.stream().map(Candidate::product).toList();
     }
 
     private Map<ProductId, Layout.OnNights> nights(List<Candidate> evening) {
-        List<Candidate> rationed = evening.stream().filter(Candidate::rationed).toList();
+        List<Candidate> rationed = evening.stream()
+                .filter(c -> c.rationed() || uses.ledUpTo(c.product()))
+                .toList();
         Map<ProductId, List<DayOfWeek>> spread = Nights.spread(rationed.stream()
                 .map(c -> new Nights.Wanted(c.product().id(), c.uses(), fixed(c.product())))
                 .toList());
@@ -540,6 +554,10 @@ final class Draft {
     private Because nightsBecause(Candidate c) {
         if (c.product().prescription()) {
             return new Because("The prescriber's nights.", outfell.knowledge.Evidence.CONTROLLED, "label");
+        }
+        if (!c.rationed()) {
+            return Because.custom(
+                    "Every other night at first: it is new and dries; daily once the skin is used to it.");
         }
         String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
         if (c.beginner()) {

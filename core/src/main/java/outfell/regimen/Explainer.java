@@ -24,6 +24,7 @@ import outfell.regimen.Regimen.Alternatives;
 import outfell.regimen.Regimen.Fate;
 import outfell.regimen.Regimen.Served;
 import outfell.regimen.Regimen.ShelfAdvice;
+import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.Contradiction;
 import outfell.skin.SkinVerdict;
@@ -37,13 +38,21 @@ final class Explainer {
 
     private final Consultation consultation;
     private final SkinVerdict skin;
+    private final SafetyVerdict safety;
     private final List<Slot> slots;
     private final Search.Found found;
     private final Search search;
 
-    Explainer(Consultation consultation, SkinVerdict skin, List<Slot> slots, Search.Found found, Search search) {
+    Explainer(
+            Consultation consultation,
+            SkinVerdict skin,
+            SafetyVerdict safety,
+            List<Slot> slots,
+            Search.Found found,
+            Search search) {
         this.consultation = consultation;
         this.skin = skin;
+        this.safety = safety;
         this.slots = slots;
         this.found = found;
         this.search = search;
@@ -247,7 +256,7 @@ final class Explainer {
     }
 
     private Asked asked(Month month) {
-        return Planner.ask(consultation.in(month), skin);
+        return Planner.ask(consultation.in(month), skin, safety);
     }
 
     /** Whether a month's air has a place for it: an oil, a seal, a new strong step, a cream of that weight. */

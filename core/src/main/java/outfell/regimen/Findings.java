@@ -131,7 +131,7 @@ public final class Findings {
         boolean here = rule.where() == Meetings.Where.PRODUCT
                 && rule.a().test(x.product())
                 && rule.b().map(b -> b.test(x.product())).orElse(true)
-                && on(rule, x.part(), skin);
+                && holds(rule, x.part(), skin);
         return here
                 ? Optional.of(new Met(
                         rule.id(),
@@ -144,7 +144,8 @@ public final class Findings {
                 : Optional.empty();
     }
 
-    private static boolean on(Meetings.Rule rule, Part part, SkinVerdict skin) {
+    /** Whether a rule is for that hour and this skin. */
+    static boolean holds(Meetings.Rule rule, Part part, SkinVerdict skin) {
         boolean hour = rule.hour().map(h -> h.name().equals(part.name())).orElse(true);
         return hour
                 && rule.skin()
@@ -172,7 +173,7 @@ public final class Findings {
                     && rule.a().test(x.product())
                     && rule.b().get().test(y.product())
                     && near(rule.where(), x, y)
-                    && on(rule, x.part(), skin)) {
+                    && holds(rule, x.part(), skin)) {
                 all.add(pair(rule.id(), rule.meeting(), x, y, rule.because(), rule.otherSchool()));
             }
         }

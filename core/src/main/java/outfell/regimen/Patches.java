@@ -4,19 +4,25 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import outfell.knowledge.Because;
-import outfell.product.ActiveIn;
 import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.product.Tag;
 import outfell.regimen.Consultation.Patched;
 import outfell.safety.PatchTest;
 
 /** What patch tests say to a plan: a failed one keeps a product out, a missing one holds a strong step back. */
 final class Patches {
+    private static final Set<Tag> SCENT = Set.of(Tag.ESSENTIAL_OIL, Tag.FRAGRANCE, Tag.FRAGRANCE_ALLERGEN);
     private final Map<ProductId, Patched> known = new HashMap<>();
+    private final boolean sensitive;
 
-    Patches(List<Patched> patches) {
+    /** @param sensitive whether the skin reacts: then scent that is new is tested, too */
+    Patches(List<Patched> patches, boolean sensitive) {
+        this.sensitive = sensitive;
         patches.forEach(p -> known.put(p.product(), p));
     }
 
@@ -27,23 +33,27 @@ final class Patches {
                                 .formatted(p.name(), t.because().sentence())));
     }
 
-    /** For each strong step that is new to the client: whether it may begin. */
+    /** For each new step that is tested first: whether it may begin. */
     List<Regimen.PatchCall> calls(List<Product> fresh) {
         return fresh.stream()
                 .distinct()
-                .filter(p -> !p.prescription() && p.kind() != outfell.product.StepKind.WASH)
-                .flatMap(p -> strong(p).map(a -> call(p, a)).stream())
+                .filter(p -> !p.prescription() && p.kind() != StepKind.WASH)
+                .flatMap(p -> tested(p).map(what -> call(p, what)).stream())
                 .toList();
     }
 
-    private static Optional<ActiveIn> strong(Product p) {
+    private Optional<String> tested(Product p) {
         return p.actives().stream()
-                .filter(a -> Actives.of(a.kind()).patchFirst())
-                .findFirst();
+                .map(a -> Actives.of(a.kind()))
+                .filter(Actives.Family::patchFirst)
+                .map(Actives.Family::label)
+                .findFirst()
+                .or(() -> sensitive && !p.kind().comesOff() && p.tags().stream().anyMatch(SCENT::contains)
+                        ? Optional.of("scent")
+                        : Optional.empty());
     }
 
-    private Regimen.PatchCall call(Product p, ActiveIn active) {
-        String what = Actives.of(active.kind()).label();
+    private Regimen.PatchCall call(Product p, String what) {
         Optional<Consultation.Waiver> waiver =
                 Optional.ofNullable(known.get(p.id())).flatMap(Patched::waiver);
         Optional<PatchTest.Verdict> test = test(p);

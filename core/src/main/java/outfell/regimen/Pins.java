@@ -1,11 +1,15 @@
 package outfell.regimen;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
+import outfell.conflict.Meetings;
 import outfell.knowledge.Because;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
@@ -20,30 +24,28 @@ import outfell.week.Tolerance;
 
 /** What stands in the plan whatever the choice says: prescriptions, and what the therapist has put in; what a rule forbids is refused. */
 final class Pins {
+    /** Between two new strong things; custom. */
+    private static final int DAYS_BETWEEN_NEW = 14;
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+
     private final Consultation consultation;
     private final SafetyVerdict safety;
     private final Asked asked;
     private final Tolerance tolerance;
     private final Uses uses;
-    private final Function<Product, Optional<Because>> forbidden;
+    private final Barred barred;
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
     private final List<Choice> kept;
 
-    /** @param forbidden why a product may not be used at all */
-    Pins(
-            Consultation consultation,
-            SafetyVerdict safety,
-            Asked asked,
-            Tolerance tolerance,
-            Uses uses,
-            Function<Product, Optional<Because>> forbidden) {
+    Pins(Consultation consultation, SafetyVerdict safety, Asked asked, Tolerance tolerance, Uses uses, Barred barred) {
         this.consultation = consultation;
         this.safety = safety;
         this.asked = asked;
         this.tolerance = tolerance;
         this.uses = uses;
-        this.forbidden = forbidden;
+        this.barred = barred;
         this.kept = pins();
     }
 
@@ -66,13 +68,17 @@ final class Pins {
         consultation.shelf().stream()
                 .filter(o -> o.product().prescription())
                 .forEach(o -> wanted.add(new Choice(Part.EVENING, o.product().id())));
-        consultation.byHand().kept().stream().filter(p -> !wanted.contains(p)).forEach(wanted::add);
+        // what she has used longest stays; what is newer gives way to it
+        consultation.byHand().kept().stream()
+                .filter(p -> !wanted.contains(p))
+                .sorted(Comparator.comparingInt((Choice p) -> -weeks(p)))
+                .forEach(wanted::add);
         for (Choice pin : wanted) {
             Optional<Product> product = Planner.find(consultation, pin.product());
             if (product.isEmpty()) {
                 continue;
             }
-            safety.tellPrescriber(product.get()).ifPresent(notices::add);
+            notices.addAll(safety.tellPrescriber(product.get()));
             Optional<Because> refusal = refusal(product.get(), pin.part(), follow);
             if (refusal.isPresent()) {
                 refusals.add(
@@ -84,8 +90,12 @@ final class Pins {
         return List.copyOf(follow);
     }
 
+    private int weeks(Choice pin) {
+        return Planner.find(consultation, pin.product()).map(uses::weeks).orElse(0);
+    }
+
     private Optional<Because> refusal(Product p, Part part, List<Choice> kept) {
-        Optional<Because> ban = forbidden.apply(p);
+        Optional<Because> ban = barred.in(part, p);
         if (ban.isPresent()) {
             return ban;
         }
@@ -111,10 +121,36 @@ final class Pins {
         if (p.rationed() && !p.prescription() && uses.now(p) == 0) {
             return Optional.of(noNight(p));
         }
+        if (uses.daily(p, part) == 0) {
+            return Optional.of(Because.custom(
+                    "%s is new and dries: it begins in the evening, every other night.".formatted(p.name())));
+        }
+        Optional<Because> secondNew = beginsStrong(p)
+                ? kept.stream()
+                        .map(k -> Planner.find(consultation, k.product()))
+                        .flatMap(Optional::stream)
+                        .filter(o -> !o.id().equals(p.id()) && beginsStrong(o))
+                        .findFirst()
+                        .map(o -> secondNew(p, o))
+                : Optional.empty();
+        if (secondNew.isPresent()) {
+            return secondNew;
+        }
         return kept.stream()
                 .map(k -> Planner.find(consultation, k.product()).flatMap(other -> clash(p, other, k.part() == part)))
                 .flatMap(Optional::stream)
                 .findFirst();
+    }
+
+    private boolean beginsStrong(Product p) {
+        return p.rationed() && !p.kind().comesOff() && !p.prescription() && uses.isNew(p);
+    }
+
+    private Because secondNew(Product p, Product first) {
+        LocalDate from = consultation.answers().today().plusDays(DAYS_BETWEEN_NEW);
+        return Because.custom(
+                "%s waits: one new strong thing at a time, so that a reaction has one suspect. %s begins first; %s from %s on."
+                        .formatted(p.name(), first.name(), p.name(), DAY.format(from)));
     }
 
     private Because noNight(Product p) {
@@ -130,6 +166,13 @@ final class Pins {
     }
 
     private Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
+        Optional<Meetings.Rule> met = a.id().equals(b.id())
+                ? Optional.empty()
+                : consultation.house().conflicts().apart(a, b, sameRoutine);
+        if (met.isPresent()) {
+            return met.map(r -> r.because()
+                    .withSentence("With %s: %s".formatted(b.name(), r.because().sentence())));
+        }
         if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
             return Optional.of(Because.custom("Two retinoids: no gain, more to bear; %s stays.".formatted(b.name())));
         }

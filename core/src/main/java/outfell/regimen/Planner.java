@@ -24,16 +24,20 @@ public final class Planner {
                 consultation.reading(),
                 consultation.lifted(),
                 consultation.house().bands());
-        SafetyVerdict safety = SafetyScreen.screen(consultation.answers(), consultation.reading(), skin);
+        SafetyVerdict safety = SafetyScreen.screen(
+                consultation.answers(),
+                consultation.reading(),
+                skin,
+                consultation.shelf().stream().map(Consultation.Owned::product).toList());
         if (!safety.open().isEmpty()) {
             return new Outcome.ReferFirst(skin, safety, safety.open());
         }
         return new Outcome.Planned(
-                skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin)).regimen());
+                skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin, safety)).regimen());
     }
 
     /** What the air of the consultation's month asks of this skin. */
-    static Asked ask(Consultation consultation, SkinVerdict skin) {
+    static Asked ask(Consultation consultation, SkinVerdict skin, SafetyVerdict safety) {
         Air air = Air.of(consultation.site().in(consultation.month()));
         return Season.ask(
                 air,
@@ -41,7 +45,8 @@ public final class Planner {
                         skin,
                         consultation.reading().history().swings(),
                         consultation.life().outdoorHours(),
-                        SafetyScreen.prescribedRetinoid(consultation.answers()),
+                        safety.sun().least().map(l -> new Asked.Least(l.spf(), l.because())),
+                        safety.sun().noNewAcid(),
                         skin.concerns().stream().map(RankedConcern::concern).toList()));
     }
 

@@ -14,7 +14,9 @@ enum Scarcity {
     /** A week, for strong work. */
     NIGHTS,
     /** Points of strong work a week. */
-    LOAD;
+    LOAD,
+    /** A week, of everything that takes off scales: acids, particles, enzymes, clay, acid washes. */
+    EXFOLIATIONS;
 
     static final int COUNT = values().length;
 

@@ -9,6 +9,7 @@ import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.regimen.Consultation.Owned;
+import outfell.routine.Part;
 import outfell.season.Asked;
 import outfell.week.Tolerance;
 
@@ -68,6 +69,23 @@ final class Uses {
         }
         return exfoliates && asked.exfoliantsHalved().yes() ? (uses + 1) / 2 : uses;
     }
+
+    /** Whether a daily step is led up to: new, left on, and drying enough to begin every other night. */
+    boolean ledUpTo(Product p) {
+        return !p.rationed()
+                && !p.kind().comesOff()
+                && !p.prescription()
+                && isNew(p)
+                && p.has(ActiveKind.BENZOYL_PEROXIDE);
+    }
+
+    /** Days a week of a step without nights of its own; one that is led up to begins in the evening only. */
+    int daily(Product p, Part part) {
+        return !ledUpTo(p) ? DAYS : part == Part.EVENING ? EVERY_OTHER : 0;
+    }
+
+    private static final int DAYS = 7;
+    private static final int EVERY_OTHER = 3;
 
     /** Nights a week that it will come to once it is got used to: what it is chosen for. */
     int inTime(Product p) {

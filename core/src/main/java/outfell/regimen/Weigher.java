@@ -12,6 +12,7 @@ import outfell.balance.Points;
 import outfell.balance.Target;
 import outfell.conflict.Interactions;
 import outfell.conflict.Interactions.Interaction;
+import outfell.conflict.Meetings;
 import outfell.method.Method;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
@@ -46,6 +47,7 @@ final class Weigher {
     private final Target evening;
     private final Interactions interactions;
     private final List<Interaction> withExceptions;
+    private final List<Meetings.Rule> parting;
     private final List<RankedConcern> concerns;
     private final List<Product> ownedSuitable;
     private final Map<ProductId, Integer> rank = new HashMap<>();
@@ -69,6 +71,10 @@ final class Weigher {
         this.interactions = consultation.house().conflicts().interactions();
         this.withExceptions =
                 interactions.all().stream().filter(i -> !i.but().isEmpty()).toList();
+        this.parting = consultation.house().conflicts().parting();
+        if (ruleBits() > Long.SIZE) {
+            throw new IllegalStateException("Too many rules part products: a long has no bit left for each.");
+        }
         this.concerns = skin.concerns().stream().limit(yardstick.mostConcerns()).toList();
         List<ProductId> ids =
                 consultation.products().stream().map(Product::id).sorted().toList();
@@ -96,7 +102,7 @@ final class Weigher {
     Optional<Candidate> weigh(Product p, Part part, StepKind slot, boolean required, boolean methodWants) {
         boolean rationed = p.rationed();
         Adjustment hand = byHand(part, p);
-        int days = hand.daysOr(rationed ? uses.now(p) : 7);
+        int days = hand.daysOr(rationed ? uses.now(p) : uses.daily(p, part));
         if (days == 0) {
             return Optional.empty();
         }
@@ -115,7 +121,7 @@ final class Weigher {
         }
         List<Point> points = points(p, part, slot, required, methodWants);
         double own = points.stream().mapToDouble(Point::points).sum() - trace(p, part);
-        boolean strong = p.kind() == StepKind.TREATMENT && rationed;
+        boolean strong = rationed && !p.kind().comesOff();
         Parting parting = parting(p);
         return Optional.of(new Candidate(
                 p,
@@ -129,7 +135,7 @@ final class Weigher {
                 spendLeast(p),
                 rationed,
                 days,
-                rationed ? days * Tolerance.points(p) : 0,
+                days * Tolerance.points(p),
                 strong && uses.isNew(p) && !p.prescription(),
                 strong && !p.prescription(),
                 hers(p),
@@ -166,7 +172,10 @@ final class Weigher {
         takes[Scarcity.MONEY.ordinal()] = spend(p, days * hand.times());
         if (rationed && !p.prescription()) {
             takes[Scarcity.NIGHTS.ordinal()] = days;
+        }
+        if (!p.prescription()) {
             takes[Scarcity.LOAD.ordinal()] = days * Tolerance.points(p);
+            takes[Scarcity.EXFOLIATIONS.ordinal()] = days * Tolerance.exfoliation(p);
         }
         return takes;
     }
@@ -368,8 +377,21 @@ final class Weigher {
                 p.id(), _ -> meetsNothing(p) ? Parting.NONE : new Parting(held(p), clash(p, false), clash(p, true)));
     }
 
+    /** Bits for actives, for rules with exceptions, and for rules that part products by more than their actives. */
+    private int ruleBits() {
+        return ActiveKind.values().length + 2 * withExceptions.size() + 2 * parting.size();
+    }
+
+    private long partingBit(int rule, boolean first) {
+        return 1L << (ActiveKind.values().length + 2 * withExceptions.size() + 2 * rule + (first ? 0 : 1));
+    }
+
     private long held(Product p) {
         long bits = 0;
+        for (int n = 0; n < parting.size(); n++) {
+            bits |= parting.get(n).a().test(p) ? partingBit(n, true) : 0;
+            bits |= parting.get(n).b().filter(b -> b.test(p)).isPresent() ? partingBit(n, false) : 0;
+        }
         for (ActiveIn active : p.actives()) {
             bits |= 1L << active.kind().ordinal();
             for (int n = 0; n < withExceptions.size(); n++) {
@@ -392,6 +414,13 @@ final class Weigher {
         if (!inRoutine && p.has(ActiveKind.RETINOID)) {
             bits |= 1L << ActiveKind.RETINOID.ordinal();
             bits |= uses.acidsWait(p) ? 1L << ActiveKind.AHA.ordinal() | 1L << ActiveKind.BHA.ordinal() : 0;
+        }
+        for (int n = 0; n < parting.size(); n++) {
+            Meetings.Rule rule = parting.get(n);
+            if (inRoutine || rule.inPlan()) {
+                bits |= rule.a().test(p) ? partingBit(n, false) : 0;
+                bits |= rule.b().filter(b -> b.test(p)).isPresent() ? partingBit(n, true) : 0;
+            }
         }
         for (ActiveIn active : p.actives()) {
             for (Interaction i : interactions.of(active.kind())) {

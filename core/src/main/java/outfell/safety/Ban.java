@@ -2,11 +2,14 @@ package outfell.safety;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Because;
+import outfell.knowledge.Certainty;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
@@ -21,34 +24,68 @@ import outfell.product.Tag;
  *
  * @param rule id of the row of safety.yaml; for an allergy in words, that word
  * @param name what leads to it, in words
- * @param tags ingredients that are out
- * @param actives families that are out when they stay on or exfoliate
- * @param kinds kinds of step that are out
- * @param over families that are out over a share in percent
- * @param word out when it stands on the label as text; empty for none
- * @param guess whether the match is by text only
- * @param allergy whether it comes from an allergy, of which a prescriber must hear
+ * @param out what is out
+ * @param said an allergy in the client's own words, by which it is out; absent for a row of the table
+ * @param beside whether it is about what stands beside a prescription, and so says nothing of the prescription itself
+ * @param allergy whether it comes from an allergy
  * @param until the day from which it no longer holds, for one that runs out
  */
 public record Ban(
         String rule,
         String name,
-        Set<Tag> tags,
-        Set<ActiveKind> actives,
-        Set<StepKind> kinds,
-        Map<ActiveKind, Double> over,
-        String word,
-        boolean guess,
+        Out out,
+        Optional<Allergies.Meant> said,
+        boolean beside,
         boolean allergy,
         Optional<LocalDate> until,
         Because because) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+    /** What is washed off after a minute leaves about a quarter of its work behind; house judgement. */
+    static final double RINSED = 0.25;
 
-    public Ban {
-        tags = Set.copyOf(tags);
-        actives = Set.copyOf(actives);
-        kinds = Set.copyOf(kinds);
-        over = Map.copyOf(over);
+    /**
+     * What a row of the table puts out.
+     *
+     * @param tags ingredients that are out
+     * @param leaveOn whether those may be in what is rinsed off
+     * @param actives families that are out: all where the product stays on, in a wash those that work there
+     * @param kinds kinds of step that are out
+     * @param only kinds of step that alone are left; none for all
+     * @param over families that are out over a share in percent
+     * @param textureOver creams thicker than this are out, 1 to 8; 8 for none
+     */
+    record Out(
+            Set<Tag> tags,
+            boolean leaveOn,
+            Set<ActiveKind> actives,
+            Set<StepKind> kinds,
+            Set<StepKind> only,
+            Map<ActiveKind, Double> over,
+            double textureOver) {
+        static final int ANY_TEXTURE = 8;
+        static final Out NOTHING = new Out(Set.of(), false, Set.of(), Set.of(), Set.of(), Map.of(), ANY_TEXTURE);
+
+        Out {
+            tags = Set.copyOf(tags);
+            actives = Set.copyOf(actives);
+            kinds = Set.copyOf(kinds);
+            only = Set.copyOf(only);
+            over = Map.copyOf(over);
+        }
+
+        boolean anything() {
+            return readFrom() || !kinds.isEmpty() || !only.isEmpty() || textureOver < ANY_TEXTURE;
+        }
+
+        /** Whether only an ingredient list can tell what is out. */
+        boolean readFrom() {
+            return !tags.isEmpty() || !actives.isEmpty() || !over.isEmpty();
+        }
+    }
+
+    /** Whether it rests on a match by text, which somebody has to confirm. */
+    public boolean guess() {
+        return said.isPresent();
     }
 
     static String day(LocalDate day) {
@@ -62,58 +99,92 @@ public record Ban(
         return new Ban(
                 rule.id(),
                 rule.label(),
-                rule.tags(),
-                rule.actives(),
-                rule.kinds(),
-                rule.over(),
-                "",
-                false,
+                rule.out(),
+                Optional.empty(),
+                rule.beside(),
                 rule.allergy(),
                 until,
                 rule.because().withSentence(rule.because().sentence() + end));
     }
 
-    static Ban allergy(String word) {
+    /** @param what labels of the questions that have no answer of today */
+    static Ban notAsked(List<String> what) {
         return new Ban(
-                word,
-                "allergy: " + word,
-                Set.of(),
-                Set.of(),
-                Set.of(),
-                Map.of(),
-                word,
+                "not-asked",
+                "questions not asked today",
+                Rule.NOT_ASKED.out(),
+                Optional.empty(),
                 true,
+                false,
+                Optional.empty(),
+                Rule.NOT_ASKED
+                        .because()
+                        .withSentence("%s Not asked: %s."
+                                .formatted(Rule.NOT_ASKED.because().sentence(), String.join(", ", what))));
+    }
+
+    static Ban allergy(Allergies.Meant meant) {
+        String sentence = meant.known()
+                ? "Reacts to %s, in the client's own words.".formatted(meant.word())
+                : "Reacts to %s, which no table here has: matched against labels as text only, so read each pack for it."
+                        .formatted(meant.word());
+        return new Ban(
+                meant.word(),
+                "allergy: " + meant.word(),
+                Out.NOTHING,
+                Optional.of(meant),
+                false,
                 true,
                 Optional.empty(),
-                Because.house("Reacts to %s, which the table does not know: matched against labels as text, so a guess."
-                        .formatted(word)));
+                Because.house(sentence));
     }
 
     /** Why this product is out, or nothing when it may be used. A prescriber's product is the prescriber's to settle. */
     public Optional<Because> forbids(Product product) {
-        return product.prescription() ? Optional.empty() : matches(product);
+        return product.prescription() ? Optional.empty() : matches(product).or(() -> unread(product));
+    }
+
+    /** Whether only an ingredient list can tell what it keeps out. */
+    boolean readFrom() {
+        return said.isPresent() || out.readFrom();
+    }
+
+    /** Nobody has read what is in it, so nobody knows that it may be used. */
+    private Optional<Because> unread(Product product) {
+        return product.label().unread() && readFrom()
+                ? Optional.of(because.withSentence("%s waits for its ingredient list: nobody has read it. %s"
+                        .formatted(product.name(), because.sentence())))
+                : Optional.empty();
     }
 
     /** Why this product is what the ban speaks of, whoever owns it; or nothing. */
     Optional<Because> matches(Product product) {
-        if (!word.isEmpty()) {
-            return product.mentions(word)
-                    ? Optional.of(because.withSentence(
-                            "\"%s\" stands on the label of %s. A match by its text, so a guess: read the pack."
-                                    .formatted(word, product.name())))
-                    : Optional.empty();
+        if (said.isPresent()) {
+            return said.get()
+                    .in(product)
+                    .map(what -> because.withSentence(
+                            "%s holds %s; the client reacts to \"%s\". A match by text: read the pack."
+                                    .formatted(product.name(), what, said.get().word())));
         }
         return ingredient(product)
                 .or(() -> family(product))
                 .map(what -> because.withSentence("%s holds %s%s %s"
                         .formatted(product.name(), what, what.endsWith(".") ? "" : ".", because.sentence())))
-                .or(() -> kinds.contains(product.kind())
-                        ? Optional.of(because.withSentence("%s is %s. %s"
-                                .formatted(
-                                        product.name(),
-                                        article(Kinds.of(product.kind()).label()),
-                                        because.sentence())))
-                        : Optional.empty());
+                .or(() -> kind(product));
+    }
+
+    private Optional<Because> kind(Product product) {
+        boolean thick = product.kind() == StepKind.MOISTURISER && product.texture() > out.textureOver();
+        boolean other = !out.only().isEmpty() && !out.only().contains(product.kind());
+        if (thick) {
+            return Optional.of(
+                    because.withSentence("%s is a rich cream. %s".formatted(product.name(), because.sentence())));
+        }
+        return out.kinds().contains(product.kind()) || other
+                ? Optional.of(because.withSentence("%s is %s. %s"
+                        .formatted(
+                                product.name(), article(Kinds.of(product.kind()).label()), because.sentence())))
+                : Optional.empty();
     }
 
     private static String article(String label) {
@@ -121,42 +192,42 @@ public record Ban(
     }
 
     private Optional<String> ingredient(Product product) {
-        return product.label().lines().stream()
-                .filter(l -> l.ingredient().isPresent()
-                        && l.ingredient().get().tags().stream().anyMatch(tags::contains))
-                .map(LabelLine::printed)
-                .findFirst();
+        if (out.leaveOn() && product.kind().comesOff()) {
+            return Optional.empty();
+        }
+        List<LabelLine> lines = new ArrayList<>(product.label().claimed());
+        lines.addAll(product.label().lines());
+        return lines.stream().filter(l -> l.is(out.tags())).map(Ban::printed).findFirst();
+    }
+
+    private static String printed(LabelLine line) {
+        return line.maybe().isEmpty()
+                ? line.certainty() == Certainty.SURE
+                        ? line.printed()
+                        : "%s, not in the table but known by its name".formatted(line.printed())
+                : "%s, which may be a misprint of %s"
+                        .formatted(line.printed(), line.maybe().getFirst().inci());
     }
 
     private Optional<String> family(Product product) {
-        return switch (product.kind()) {
-            case WASH, FIRST_CLEANSE -> Optional.empty();
-            case SCRUB,
-                    ENZYME,
-                    CLAY_MASK,
-                    TONER,
-                    ESSENCE,
-                    TREATMENT,
-                    SERUM,
-                    EYE,
-                    MOISTURISER,
-                    OIL,
-                    SEAL,
-                    LIP,
-                    SUNSCREEN ->
-                product.actives().stream().filter(this::out).map(this::words).findFirst();
-        };
+        boolean rinsed = product.kind() == StepKind.WASH || product.kind() == StepKind.FIRST_CLEANSE;
+        return product.actives().stream()
+                .filter(a -> !rinsed || Actives.of(a.kind()).actsRinsed())
+                .filter(a -> isOut(a, rinsed ? RINSED : 1))
+                .map(this::words)
+                .findFirst();
     }
 
-    private boolean out(ActiveIn active) {
-        Double most = over.get(active.kind());
-        return actives.contains(active.kind()) || (most != null && active.high() > most);
+    /** @param left of its work after it is washed off, over 0 to 1 */
+    private boolean isOut(ActiveIn active, double left) {
+        Double most = out.over().get(active.kind());
+        return out.actives().contains(active.kind()) || (most != null && left * active.high() > most);
     }
 
     private String words(ActiveIn active) {
         String label = Actives.of(active.kind()).label();
-        Double most = over.get(active.kind());
-        return most == null || actives.contains(active.kind())
+        Double most = out.over().get(active.kind());
+        return most == null || out.actives().contains(active.kind())
                 ? label
                 : "%s, %s, over %s %%"
                         .formatted(label, active.strength(), most == Math.rint(most) ? "%.0f".formatted(most) : most);

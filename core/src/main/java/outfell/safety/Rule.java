@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFault;
 import outfell.knowledge.KnowledgeFile;
@@ -28,10 +29,10 @@ record Rule(
         boolean dated,
         int days,
         List<Condition> when,
-        Set<Tag> tags,
-        Set<ActiveKind> actives,
-        Set<StepKind> kinds,
-        Map<ActiveKind, Double> over,
+        Ban.Out out,
+        boolean beside,
+        int spf,
+        boolean holdsAcids,
         int barrierSize,
         int barrierWindow,
         String therapist,
@@ -44,9 +45,15 @@ record Rule(
     /** A heading under which questions are asked. */
     record Group(String id, String label) {}
 
+    /** What waits, and why. */
+    record NotAsked(Ban.Out out, Because because) {}
+
     private static final Row FILE = KnowledgeFile.yaml("safety.yaml");
     static final List<Group> GROUPS =
             Row.unique(FILE.rows("groups"), row -> new Group(row.text("id"), row.text("label")), Group::id);
+    /** What waits while a question that everybody is asked has no answer of today. */
+    static final NotAsked NOT_ASKED = notAsked(FILE.row("not-asked"));
+
     static final List<Rule> ALL = linked(Row.unique(FILE.rows("rules"), Rule::read, Rule::id));
 
     boolean asks() {
@@ -58,7 +65,7 @@ record Rule(
     }
 
     boolean bans() {
-        return !tags.isEmpty() || !actives.isEmpty() || !kinds.isEmpty() || !over.isEmpty();
+        return out.anything();
     }
 
     /**
@@ -85,12 +92,38 @@ record Rule(
                 .orElse(answers.today());
     }
 
+    /** When the latest yes that it rests on was given; a release from before that releases something else. */
+    Optional<LocalDate> told(Answers answers) {
+        return Stream.concat(Stream.of(id), when.stream().flatMap(c -> c.yes().stream()))
+                .map(answers::to)
+                .flatMap(Optional::stream)
+                .filter(Answers.Answer::yes)
+                .map(Answers.Answer::asked)
+                .max(LocalDate::compareTo);
+    }
+
     boolean applies(Condition.Facts facts) {
         boolean holds = facts.answers().isYes(id) || when.stream().anyMatch(c -> c.holds(facts));
         return holds
                 && until(facts.answers())
                         .map(u -> facts.answers().today().isBefore(u))
                         .orElse(true);
+    }
+
+    /**
+     * The row that asks a question.
+     *
+     * @param row that names the question, for the fault when there is none
+     */
+    static Rule of(String question, Row row) {
+        return ALL.stream()
+                .filter(r -> r.asks() && r.id().equals(question))
+                .findFirst()
+                .orElseThrow(() -> row.fault("nobody asks \"%s\"".formatted(question)));
+    }
+
+    Set<Tag> tags() {
+        return out.tags();
     }
 
     private static List<Rule> linked(List<Rule> rules) {
@@ -126,18 +159,37 @@ record Rule(
         }
     }
 
-    private static Rule read(Row row) {
+    private static NotAsked notAsked(Row row) {
+        NotAsked waits = new NotAsked(out(row), row.because(row.text("because")));
+        row.done();
+        return waits;
+    }
+
+    private static Ban.Out out(Row row) {
         Set<Tag> tags = EnumSet.noneOf(Tag.class);
         tags.addAll(row.several("ban-tags", Tag.class));
         Set<ActiveKind> actives = EnumSet.noneOf(ActiveKind.class);
         actives.addAll(row.several("ban-actives", ActiveKind.class));
         Set<StepKind> kinds = EnumSet.noneOf(StepKind.class);
         kinds.addAll(row.several("ban-kinds", StepKind.class));
+        Set<StepKind> only = EnumSet.noneOf(StepKind.class);
+        only.addAll(row.several("only-kinds", StepKind.class));
         Map<ActiveKind, Double> over = new EnumMap<>(ActiveKind.class);
         for (Row each : row.rows("ban-over")) {
             over.put(each.one("active", ActiveKind.class), each.number("over", 0, 100));
             each.done();
         }
+        return new Ban.Out(
+                tags,
+                row.flag("leave-on"),
+                actives,
+                kinds,
+                only,
+                over,
+                row.has("texture-over") ? row.number("texture-over", 1, 8) : Ban.Out.ANY_TEXTURE);
+    }
+
+    private static Rule read(Row row) {
         String label = row.text("label");
         return new Rule(
                 row.text("id"),
@@ -150,10 +202,10 @@ record Rule(
                 row.flag("dated"),
                 (int) row.number("days", 0),
                 row.rows("when").stream().map(Condition::read).toList(),
-                tags,
-                actives,
-                kinds,
-                over,
+                out(row),
+                row.flag("beside"),
+                row.has("spf") ? row.whole("spf", 15, 100) : 0,
+                row.flag("hold-acids"),
                 (int) row.number("barrier-size", 0),
                 (int) row.number("barrier-window", 1),
                 row.text("therapist", ""),

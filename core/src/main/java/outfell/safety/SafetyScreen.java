@@ -2,12 +2,16 @@ package outfell.safety;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
+import outfell.product.Product;
 import outfell.safety.Answers.Answer;
+import outfell.safety.SafetyVerdict.AskBack;
 import outfell.safety.SafetyVerdict.Caution;
 import outfell.safety.SafetyVerdict.Question;
 import outfell.safety.SafetyVerdict.Referral;
@@ -20,6 +24,8 @@ import outfell.skin.SkinVerdict;
 public final class SafetyScreen {
     /** A heading under which questions are asked. */
     public record Group(String id, String label) {}
+
+    private static final String YEAR_OF_BIRTH = "year of birth";
 
     private SafetyScreen() {}
 
@@ -57,14 +63,6 @@ public final class SafetyScreen {
                 .anyMatch(r -> r.id().equals(referral) && !r.whom().isEmpty());
     }
 
-    /** Whether a prescriber has given a retinoid for the skin, by answer or by the name of a medicine. */
-    public static boolean prescribedRetinoid(Answers answers) {
-        return answers.isYes("prescribed-retinoid")
-                || answers.medicines().stream()
-                        .flatMap(m -> Medicines.of(m).stream())
-                        .anyMatch(m -> m.kind().equals("topical-retinoid"));
-    }
-
     /** What lately thinned the barrier, of what was answered yes. */
     public static List<RecentEvent> events(Answers answers) {
         return Rule.ALL.stream()
@@ -80,8 +78,9 @@ public final class SafetyScreen {
         return new RecentEvent(rule.label(), rule.barrierSize(), rule.barrierWindow(), (int) days);
     }
 
-    public static SafetyVerdict screen(Answers answers, SkinReading reading, SkinVerdict skin) {
-        Condition.Facts facts = new Condition.Facts(answers, reading, skin);
+    /** @param shelf what stands at home: what it holds may itself be for a doctor */
+    public static SafetyVerdict screen(Answers answers, SkinReading reading, SkinVerdict skin, List<Product> shelf) {
+        Condition.Facts facts = new Condition.Facts(answers, reading, skin, shelf);
         List<Ban> bans = new ArrayList<>();
         List<Caution> cautions = new ArrayList<>();
         List<Referral> referrals = new ArrayList<>();
@@ -98,10 +97,31 @@ public final class SafetyScreen {
                 }
             }
         }
-        answers.otherAllergies().forEach(word -> bans.add(Ban.allergy(word)));
-        answers.medicines().forEach(word -> cautions.add(medicine(word)));
+        List<Allergies.Meant> said =
+                answers.otherAllergies().stream().map(Allergies::of).toList();
+        said.forEach(m -> bans.add(Ban.allergy(m)));
+        answers.medicines().forEach(word -> cautions.add(medicine(word, answers.today())));
         List<Question> questions = asked(facts);
-        return new SafetyVerdict(bans, cautions, referrals, questions, stale(questions), unasked(questions));
+        List<String> unasked = unasked(questions, answers);
+        List<String> waitsFor = waitsFor(questions, unasked);
+        if (!waitsFor.isEmpty()) {
+            bans.add(Ban.notAsked(waitsFor));
+        }
+        return new SafetyVerdict(
+                bans,
+                cautions,
+                referrals,
+                questions,
+                stale(questions),
+                said.stream().flatMap(m -> meant(m, answers)).toList(),
+                unasked,
+                sun(facts));
+    }
+
+    private static Stream<AskBack> meant(Allergies.Meant meant, Answers answers) {
+        return meant.asks().stream()
+                .filter(q -> answers.to(q).isEmpty())
+                .map(q -> new AskBack(meant.word(), q, label(q)));
     }
 
     private static Caution caution(Rule rule, Answers answers) {
@@ -116,16 +136,19 @@ public final class SafetyScreen {
     private static Referral referral(Rule rule, Answers answers) {
         Optional<Answers.Settled> settled = answers.settled().stream()
                 .filter(s -> s.referral().equals(rule.id()))
+                .filter(s -> rule.lasting()
+                        || rule.told(answers).filter(s.on()::isBefore).isEmpty())
                 .findFirst();
         return new Referral(rule.id(), rule.label(), rule.whom(), rule.note(), settled, rule.because());
     }
 
-    private static Caution medicine(String word) {
-        List<Medicines.Match> matches = Medicines.of(word);
+    private static Caution medicine(String word, LocalDate today) {
+        List<Medicines.Match> matches = Medicines.of(word, today);
         String said = matches.isEmpty()
-                ? "\"%s\" is not in the table: ask the pharmacist whether it changes how skin bears sun or rubbing."
+                ? "\"%s\" is not in the table, or is taken in a way or so long ago that it does not count: ask the pharmacist whether it changes how skin bears sun or rubbing."
                         .formatted(word)
-                : matches.getFirst().sentence() + " A match by text: ask the client.";
+                : matches.stream().map(Medicines.Match::sentence).distinct().collect(Collectors.joining(" "))
+                        + " A match by text: ask the client.";
         return new Caution("medicine: " + word, said, "", Because.house(said));
     }
 
@@ -153,11 +176,43 @@ public final class SafetyScreen {
                 .toList();
     }
 
-    private static List<String> unasked(List<Question> questions) {
-        return questions.stream()
-                .filter(q -> q.must() && q.answer().isEmpty())
-                .map(q -> label(q.id()))
+    private static List<String> unasked(List<Question> questions, Answers answers) {
+        return Stream.concat(
+                        answers.age().isEmpty() ? Stream.of(YEAR_OF_BIRTH) : Stream.empty(),
+                        questions.stream()
+                                .filter(q -> q.must() && q.answer().isEmpty())
+                                .map(q -> label(q.id())))
                 .toList();
+    }
+
+    /** What nobody has asked, or not today: an answer of an earlier visit says nothing of this one. */
+    private static List<String> waitsFor(List<Question> questions, List<String> unasked) {
+        return Stream.concat(
+                        unasked.stream(),
+                        questions.stream().filter(q -> q.must() && q.stale()).map(q -> label(q.id())))
+                .toList();
+    }
+
+    /** What the rows that apply ask of the sunscreen and of new acids. */
+    private static SafetyVerdict.Sun sun(Condition.Facts facts) {
+        List<Rule> rules = Rule.ALL.stream().filter(r -> r.applies(facts)).toList();
+        return new SafetyVerdict.Sun(
+                rules.stream()
+                        .filter(r -> r.spf() > 0)
+                        .max(Comparator.comparingInt(Rule::spf))
+                        .map(r -> new SafetyVerdict.Protection(
+                                r.spf(),
+                                r.because()
+                                        .withSentence("%s: SPF %d at least, strong in UVA, all year."
+                                                .formatted(capital(r.label()), r.spf())))),
+                rules.stream()
+                        .filter(Rule::holdsAcids)
+                        .findFirst()
+                        .map(r -> r.because().withSentence("%s: no acid is begun.".formatted(capital(r.label())))));
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
 
     private static String label(String id) {

@@ -13,7 +13,9 @@ import outfell.product.Product;
  * @param referrals settled or open; no plan is shown while one is open
  * @param questions what is asked of this client, grouped, with the answers there are
  * @param askAgain answers that have grown stale
+ * @param meant rows that the client's own words for an allergy may mean, to be asked back
  * @param unasked questions that everybody is asked and that nobody has asked yet
+ * @param sun what is asked of the sunscreen and of new acids, whatever the month
  */
 public record SafetyVerdict(
         List<Ban> bans,
@@ -21,7 +23,9 @@ public record SafetyVerdict(
         List<Referral> referrals,
         List<Question> questions,
         List<Stale> askAgain,
-        List<String> unasked) {
+        List<AskBack> meant,
+        List<String> unasked,
+        Sun sun) {
     /**
      * @param forTherapist said at the chair
      * @param forClient printed on the sheet
@@ -58,6 +62,23 @@ public record SafetyVerdict(
             Optional<Answers.Answer> answer,
             boolean stale) {}
 
+    /** @param spf least on the pack */
+    public record Protection(int spf, Because because) {}
+
+    /**
+     * @param least absent when nothing but the month asks
+     * @param noNewAcid why no acid is begun; absent when one may be
+     */
+    public record Sun(Optional<Protection> least, Optional<Because> noNewAcid) {}
+
+    /**
+     * A row that a word for an allergy may mean.
+     *
+     * @param question id of the row that has not been answered
+     * @param label of that row
+     */
+    public record AskBack(String word, String question, String label) {}
+
     /** @param asked when it was last asked */
     public record Stale(String id, String label, LocalDate asked) {}
 
@@ -67,6 +88,7 @@ public record SafetyVerdict(
         referrals = List.copyOf(referrals);
         questions = List.copyOf(questions);
         askAgain = List.copyOf(askAgain);
+        meant = List.copyOf(meant);
         unasked = List.copyOf(unasked);
     }
 
@@ -74,7 +96,7 @@ public record SafetyVerdict(
         return referrals.stream().filter(Referral::open).toList();
     }
 
-    /** What keeps the product out: the harm that a mixture made at home does to anybody, or the first ban of the table. */
+    /** What keeps the product out: the harm that it does to anybody, or the first ban of the table. */
     public Optional<Because> forbids(Product product) {
         return allAgainst(product).stream().findFirst();
     }
@@ -87,15 +109,26 @@ public record SafetyVerdict(
                 .toList();
     }
 
-    /** What a prescriber must hear of a prescribed product: that it holds what the client reacts to. */
-    public Optional<Because> tellPrescriber(Product product) {
+    /** What a prescriber must hear of a prescribed product: each ban that it would fall under. */
+    public List<Because> tellPrescriber(Product product) {
         return product.prescription()
                 ? bans.stream()
-                        .filter(Ban::allergy)
+                        .filter(b -> !b.beside())
                         .map(b -> b.matches(product))
                         .flatMap(Optional::stream)
                         .map(b -> b.withSentence(b.sentence() + " Ask the prescriber before the next dose."))
-                        .findFirst()
-                : Optional.empty();
+                        .toList()
+                : List.of();
+    }
+
+    /** What stays unknown of a product on a skin with an open ban: names that nobody here can read. */
+    public Optional<Because> unknownIn(Product product) {
+        List<String> names = product.label().unknown();
+        List<String> open =
+                bans.stream().filter(Ban::readFrom).map(Ban::name).distinct().toList();
+        return names.isEmpty() || open.isEmpty() || product.prescription()
+                ? Optional.empty()
+                : Optional.of(Because.house("Not known in %s: %s. With %s, read the pack before it is used."
+                        .formatted(product.name(), String.join(", ", names), String.join(", ", open))));
     }
 }

@@ -1,6 +1,7 @@
 package outfell.season;
 
 import java.util.List;
+import java.util.Optional;
 import outfell.climate.Air;
 import outfell.knowledge.Because;
 import outfell.skin.Concern;
@@ -43,12 +44,15 @@ public record Asked(
      *
      * @param swings whether she says "oily in summer, dry in winter"
      * @param outdoorHours a day, 0 to 24
+     * @param least what the client's health asks of a sunscreen; absent when nothing does
+     * @param noNewAcid why no acid is begun whatever the month; absent when one may be
      * @param concerns heaviest first
      */
     public record Wearer(
             outfell.skin.SkinVerdict skin,
             boolean swings,
             double outdoorHours,
-            boolean prescribedRetinoid,
+            Optional<Least> least,
+            Optional<Because> noNewAcid,
             List<Concern> concerns) {}
 }

@@ -43,7 +43,9 @@ public final class Season {
                         air.dryness() >= 50,
                         Because.house("Dryness %.0f: from 50 on exfoliation is halved.".formatted(air.dryness()))),
                 newRetinoid(air),
-                new Whether(air.outdoors().uvIndex() < 6, newInSun(air, "an acid")));
+                wearer.noNewAcid()
+                        .map(why -> new Whether(false, why))
+                        .orElseGet(() -> new Whether(air.outdoors().uvIndex() < 6, newInSun(air, "an acid"))));
     }
 
     private static Graded moisturiser(Air air, Wearer wearer, Band band, boolean combination) {
@@ -142,8 +144,8 @@ public final class Season {
 
     private static Least spf(Air air, Wearer wearer) {
         double uv = air.outdoors().uvIndex();
-        if (wearer.prescribedRetinoid()) {
-            return fifty("A prescribed retinoid asks for SPF 50.", "label");
+        if (wearer.least().isPresent()) {
+            return wearer.least().get();
         }
         if (uv >= 5.5) {
             return fifty("UV %.0f asks for SPF 50.".formatted(uv), "who-2002");

@@ -27,7 +27,8 @@ final class BarrierReader {
     private BarrierReader() {}
 
     static Barrier read(SkinReading reading, ProbeBands bands) {
-        Optional<Loss> ratio = loss(reading);
+        List<Loss> losses = losses(reading);
+        Optional<Loss> ratio = worst(reading, losses, bands);
         int signs = answered(reading);
         if (ratio.isEmpty() && signs < NEEDED_SIGNS && reading.events().isEmpty()) {
             return new Barrier(
@@ -68,7 +69,7 @@ final class BarrierReader {
                     return l.counts() * byProbe + (1 - l.counts()) * byEye;
                 })
                 .orElse(byEye);
-        if (redness >= 3 || sting >= 3 || flaking >= 3) {
+        if (redness >= 3 || sting >= 3 || flaking >= 3 || tightness >= 3) {
             b = Math.min(b, 74);
         }
         if (sting == 4) {
@@ -77,14 +78,20 @@ final class BarrierReader {
         return Axis.tenth(Math.max(0, b));
     }
 
-    /** The spot that loses most against its usual, of those that count. */
-    private static Optional<Loss> loss(SkinReading reading) {
+    private static List<Loss> losses(SkinReading reading) {
         return reading.probe().stream()
                 .filter(p -> p.quantity() == ProbeReading.Quantity.WATER_LOSS
                         && ProbeBands.hasReference(p.zone())
                         && reading.weight(p) > 0)
                 .map(p -> new Loss(p.median() / ProbeBands.reference(p.zone()), reading.weight(p)))
-                .max(Comparator.comparingDouble(Loss::ratio));
+                .toList();
+    }
+
+    /** The reading whose result is worst, each with its own weight: so a higher loss at one spot never mends the index. */
+    private static Optional<Loss> worst(SkinReading reading, List<Loss> losses, ProbeBands bands) {
+        return losses.stream()
+                .min(Comparator.comparingDouble((Loss l) -> index(reading, Optional.of(l), bands))
+                        .thenComparing(Comparator.comparingDouble(Loss::ratio).reversed()));
     }
 
     /** What the therapist has set: more careful than computed, never less; where the computed one is weaker, it stands. */

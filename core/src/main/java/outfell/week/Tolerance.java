@@ -11,6 +11,7 @@ import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Product;
+import outfell.product.StepKind;
 import outfell.skin.Band;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.BarrierState;
@@ -46,6 +47,11 @@ public record Tolerance(
     private static final Row FILE = KnowledgeFile.yaml("load.yaml");
     private static final Map<Kind, Tolerance> ALL = all();
     private static final Map<ActiveKind, Points> POINTS = points();
+    private static final List<ActiveKind> EXFOLIANTS = List.of(
+            ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.ENZYME, ActiveKind.SCRUB, ActiveKind.CLAY);
+    private static final double RINSED_POINTS = FILE.number("rinsed-points", 0, 10);
+    private static final double RINSED_EXFOLIATION = FILE.number("rinsed-exfoliation", 0, 1);
+    private static final double CLAY_EXFOLIATION = FILE.number("clay-exfoliation", 0, 1);
     private static final double PRESCRIBED_POINTS = FILE.number("prescribed-points", 0, 10);
     private static final int FIRST_WEEKS_USES = FILE.whole("first-weeks-uses", 0, 7);
 
@@ -79,10 +85,13 @@ public record Tolerance(
         };
     }
 
-    /** Load points of one use of a product: the heaviest of its rationed families. */
+    /** Load points of one use of a product: all its rationed families together; of a wash what its contact deserves. */
     public static double points(Product product) {
         if (product.prescription()) {
             return PRESCRIBED_POINTS;
+        }
+        if (rinsed(product)) {
+            return exfoliates(product) ? RINSED_POINTS : 0;
         }
         return product.actives().stream()
                 .filter(a -> POINTS.containsKey(a.kind()))
@@ -92,8 +101,24 @@ public record Tolerance(
                             ? p.strong()
                             : p.mild();
                 })
-                .max()
-                .orElse(0);
+                .sum();
+    }
+
+    /** What one use adds to the week's exfoliations: a whole one where it stays on, less for clay and for what is washed off. */
+    public static double exfoliation(Product product) {
+        if (product.prescription() || !exfoliates(product)) {
+            return 0;
+        }
+        boolean clayAlone = EXFOLIANTS.stream().noneMatch(k -> k != ActiveKind.CLAY && product.has(k));
+        return rinsed(product) ? RINSED_EXFOLIATION : clayAlone ? CLAY_EXFOLIATION : 1;
+    }
+
+    private static boolean exfoliates(Product product) {
+        return product.hasAny(EXFOLIANTS);
+    }
+
+    private static boolean rinsed(Product product) {
+        return product.kind() == StepKind.WASH || product.kind() == StepKind.FIRST_CLEANSE;
     }
 
     /**

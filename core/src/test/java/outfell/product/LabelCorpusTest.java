@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.yaml.snakeyaml.Yaml;
+import outfell.knowledge.Certainty;
 
 /** Labels as people paste them, and texts that nobody would. */
 class LabelCorpusTest {
@@ -90,8 +91,15 @@ class LabelCorpusTest {
     }
 
     @Test
-    void a_slip_is_offered_and_never_taken_by_itself() {
-        assertThat(LabelReader.read("Aqua, Glycerln").unknown()).containsExactly("Glycerln");
+    void letters_that_look_alike_are_read_through_with_a_mark_and_a_slip_is_offered_only() {
+        LabelLine alike = LabelReader.read("Aqua, Glycerln").lines().getLast();
+        assertThat(alike.ingredient().orElseThrow().inci()).isEqualTo("Glycerin");
+        assertThat(alike.certainty()).isEqualTo(Certainty.LIKELY);
+        assertThat(alike.because().sentence()).contains("letters that look alike");
+        LabelLine slip =
+                LabelReader.read("Aqua, Glicerin oil, Panthenyl").lines().getLast();
+        assertThat(slip.ingredient()).isEmpty();
+        assertThat(slip.maybe()).extracting(Ingredient::inci).contains("Panthenol");
         assertThat(Spelling.of("Glycerln").getFirst().because().sentence())
                 .contains("may be Glycerin", "Look at the pack");
         assertThat(Spelling.of("Glycerin")).isEmpty();

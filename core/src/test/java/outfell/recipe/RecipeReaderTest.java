@@ -110,8 +110,8 @@ class RecipeReaderTest {
                 mixed(HomeUse.WASH, pantry("baking-soda", 1, Measure.TEASPOON)).product();
         SkinReading bare = new SkinReading(
                 List.of(), List.of(), ProbeConditions.UNSTATED, History.NONE, List.of(), List.of(), List.of());
-        SafetyVerdict nothingAsked =
-                SafetyScreen.screen(Answers.none(LocalDate.of(2026, 11, 25)), bare, SkinReader.read(bare, Set.of()));
+        SafetyVerdict nothingAsked = SafetyScreen.screen(
+                Answers.none(LocalDate.of(2026, 11, 25)), bare, SkinReader.read(bare, Set.of()), List.of());
         assertThat(nothingAsked.forbids(scrub))
                 .hasValueSatisfying(b -> assertThat(b.sentence()).contains("baking soda strips"));
     }

@@ -40,7 +40,8 @@ final class Consultations {
         for (String question : SafetyScreen.questions()) {
             all = all.with(new Answers.Answer(question, false, Optional.empty(), TODAY));
         }
-        return all;
+        return new Answers(
+                TODAY, all.given(), OptionalInt.of(30), all.medicines(), all.otherAllergies(), all.settled());
     }
 
     static Consultation of(Faces face) {
@@ -87,6 +88,8 @@ final class Consultations {
         List<Observation> all = new ArrayList<>();
         for (Sign sign : Sign.values()) {
             int usual = random.nextInt(3);
+            // marked on one side only they are a doctor's, and no plan is made
+            boolean even = sign == Sign.REDNESS || sign == Sign.PIGMENT;
             Signs.of(sign)
                     .zones()
                     .forEach(z -> all.add(new Observation(
@@ -94,7 +97,10 @@ final class Consultations {
                             sign,
                             sign == Sign.STING
                                     ? 0
-                                    : Math.clamp(usual + random.nextInt(3) - 1, 0, sign == Sign.PUFFINESS ? 2 : 3),
+                                    : Math.clamp(
+                                            even ? usual : usual + random.nextInt(3) - 1,
+                                            0,
+                                            sign == Sign.PUFFINESS ? 2 : 3),
                             Signs.of(sign).how())));
         }
         return new SkinReading(

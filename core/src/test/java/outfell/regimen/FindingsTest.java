@@ -33,7 +33,7 @@ import outfell.skin.Sign;
 
 class FindingsTest {
     private static final Product PHOTOTOXIC =
-            made("citrus", "Citrus drops", StepKind.SERUM, "Aqua, Citrus Limon Peel Oil");
+            made("citrus", "Red drops", StepKind.SERUM, "Aqua, Glycerin, Xanthan Gum, Hypericum Perforatum Extract");
     private static final Product COPPER = made("copper", "Copper serum", StepKind.SERUM, "Aqua, Copper Tripeptide-1");
 
     @Test
@@ -52,25 +52,28 @@ class FindingsTest {
     }
 
     @Test
-    void pressed_citrus_by_day_is_never_and_moving_it_to_the_evening_mends_it() {
-        Consultation c = with(PHOTOTOXIC, Part.MORNING);
-        assertThat(PHOTOTOXIC.tags()).contains(outfell.product.Tag.PHOTOTOXIC);
-        Met finding = Planner.findings(c).stream()
-                .filter(f -> f.id().equals("phototoxic-by-day"))
-                .findFirst()
-                .orElseThrow();
-        assertThat(finding.meeting()).isEqualTo(Meeting.NEVER);
-        assertThat(finding.names()).containsExactly("Citrus drops");
-        assertThat(finding.repairs()).extracting(Findings.Repair::mend).contains(Mend.MOVE, Mend.TAKE_OUT);
+    void what_burns_with_light_is_refused_by_day_by_hand_too_and_not_in_the_evening() {
+        assertThat(PHOTOTOXIC.tags()).contains(Tag.PHOTOTOXIC);
+        assertThat(refused(with(PHOTOTOXIC, Part.MORNING)))
+                .singleElement()
+                .asString()
+                .contains("burns and stains");
+        assertThat(refused(with(PHOTOTOXIC, Part.EVENING))).isEmpty();
         assertThat(Planner.findings(with(PHOTOTOXIC, Part.EVENING))).noneMatch(f -> f.id().equals("phototoxic-by-day"));
     }
 
+    private static List<String> refused(Consultation c) {
+        return ((Outcome.Planned) Planner.plan(c))
+                .regimen().refusals().stream().map(r -> r.because().sentence()).toList();
+    }
+
     @Test
-    void copper_beside_vitamin_c_is_found_in_one_routine_and_not_across_two() {
+    void copper_beside_vitamin_c_is_refused_in_one_routine_and_not_across_two() {
         Product c12 = Consultations.product("serum-vitamin-c-12");
         Consultation together = with(COPPER, Part.MORNING).with(new Choice(Part.MORNING, c12.id()));
         Consultation apart = with(COPPER, Part.EVENING).with(new Choice(Part.MORNING, c12.id()));
-        assertThat(Planner.findings(together)).anyMatch(f -> f.id().equals("vitamin-c-copper"));
+        assertThat(refused(together)).singleElement().asString().contains("decay of vitamin C");
+        assertThat(refused(apart)).isEmpty();
         assertThat(Planner.findings(apart)).noneMatch(f -> f.id().equals("vitamin-c-copper"));
     }
 

@@ -6,6 +6,7 @@ import static outfell.skin.Faces.face;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import outfell.method.Methods;
 import outfell.product.Product;
@@ -119,7 +120,11 @@ class PresentRoutineTest {
         return PresentRoutine.read(
                 List.of(shelf),
                 skin,
-                SafetyScreen.screen(answers, face.reading(), skin),
+                SafetyScreen.screen(
+                        answers,
+                        face.reading(),
+                        skin,
+                        Stream.of(shelf).map(Used::product).toList()),
                 Methods.find("classic").orElseThrow(),
                 outfell.conflict.Conflicts.SHIPPED.interactions());
     }

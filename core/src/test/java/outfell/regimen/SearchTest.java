@@ -20,6 +20,7 @@ import outfell.product.Product;
 import outfell.regimen.Consultation.Life;
 import outfell.regimen.Consultation.Taste;
 import outfell.safety.SafetyScreen;
+import outfell.safety.SafetyVerdict;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
 
@@ -210,7 +211,12 @@ class SearchTest {
 
     private static Draft draft(Consultation c) {
         SkinVerdict skin = SkinReader.read(c.reading(), c.lifted());
-        return new Draft(c, skin, SafetyScreen.screen(c.answers(), c.reading(), skin), Planner.ask(c, skin));
+        SafetyVerdict safety = SafetyScreen.screen(
+                c.answers(),
+                c.reading(),
+                skin,
+                c.shelf().stream().map(Consultation.Owned::product).toList());
+        return new Draft(c, skin, safety, Planner.ask(c, skin, safety));
     }
 
     private static double bruteForce(List<Slot> slots, Search all, List<Optional<Candidate>> plan, double best) {

@@ -15,7 +15,6 @@ import org.jspecify.annotations.Nullable;
 import outfell.climate.Sites;
 import outfell.method.Method;
 import outfell.method.Methods;
-import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -137,20 +136,21 @@ public final class Cases {
     }
 
     /** What was answered and what was read, checked. */
-    public record Asked(Answers answers, SkinReading face) {}
+    public record Asked(Answers answers, SkinReading face, List<Product> shelf) {}
 
-    /** @param shelf of the client: a prescription on it counts as an answer */
+    /** @param shelf of the client: what it holds may itself be for a doctor */
     public static Asked asked(
             LocalDate date,
             CaseDocument.Intake intake,
             CaseDocument.Reading reading,
             List<Consultation.Owned> shelf,
             ProbeBands bands) {
-        Answers answers = answers(date, intake, prescribedRetinoid(shelf));
+        Answers answers = answers(date, intake);
         SkinReading face = reading(intake, reading, answers);
         // A verdict set by hand may hold a value that its verdict cannot have.
         at("/reading/byHand", () -> SkinReader.read(face, concerns(intake), bands));
-        return new Asked(answers, face);
+        return new Asked(
+                answers, face, shelf.stream().map(Consultation.Owned::product).toList());
     }
 
     private static SkinReading reading(CaseDocument.Intake intake, CaseDocument.Reading reading, Answers answers) {
@@ -210,8 +210,7 @@ public final class Cases {
                         answers.isYes("beard")));
     }
 
-    /** @param prescribed whether a retinoid on prescription stands on the shelf, whatever was answered */
-    private static Answers answers(LocalDate date, CaseDocument.Intake intake, boolean prescribed) {
+    private static Answers answers(LocalDate date, CaseDocument.Intake intake) {
         Set<String> known = SafetyScreen.questions();
         List<Answers.Answer> given = each("/intake/answers", intake.answers(), CaseDocument.Answer::question, a -> {
             if (!known.contains(a.question())) {
@@ -227,7 +226,7 @@ public final class Cases {
             }
             return new Answers.Settled(s.referral(), s.who(), s.on(), s.remark());
         });
-        Answers answers = at(
+        return at(
                 "/intake/answers",
                 () -> new Answers(
                         date,
@@ -236,7 +235,6 @@ public final class Cases {
                         intake.medicines(),
                         intake.otherAllergies(),
                         settled));
-        return prescribed ? answers.yes("prescribed-retinoid") : answers;
     }
 
     /** The age that is certain: the birthday may still lie ahead. */
@@ -249,14 +247,6 @@ public final class Cases {
                     "/intake/birthYear", "%d lies after the visit; was the year mistyped?".formatted(birthYear));
         }
         return OptionalInt.of(Math.max(0, date.getYear() - birthYear - 1));
-    }
-
-    /** Whether a retinoid on prescription, or a prescription that tells nothing, stands on the shelf. */
-    private static boolean prescribedRetinoid(List<Consultation.Owned> shelf) {
-        return shelf.stream()
-                .map(Consultation.Owned::product)
-                .anyMatch(p -> p.prescription()
-                        && (p.has(ActiveKind.RETINOID) || p.actives().isEmpty()));
     }
 
     private static List<Consultation.Patched> patches(LocalDate date, List<CaseDocument.Patch> patches) {

@@ -13,6 +13,7 @@ import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.PresentRoutine;
 import outfell.safety.SafetyScreen;
+import outfell.safety.SafetyVerdict;
 import outfell.skin.Concern;
 import outfell.skin.ProbeBands;
 import outfell.skin.SkinReader;
@@ -41,7 +42,7 @@ public class Plans {
     /** Why a product must not touch this client's skin; nothing when it may. */
     public List<Because> against(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands, Product product) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
-        return SafetyScreen.screen(asked.answers(), asked.face(), skin).allAgainst(product);
+        return screen(asked, skin).allAgainst(product);
     }
 
     public PresentRoutine.Present present(
@@ -53,12 +54,16 @@ public class Plans {
             Interactions interactions) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
         return PresentRoutine.read(
-                shelf, skin, SafetyScreen.screen(asked.answers(), asked.face(), skin), method, interactions);
+                shelf, skin, screen(asked, skin), method, interactions);
     }
 
     public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
         return VerdictView.of(
-                asked.answers(), asked.face(), skin, SafetyScreen.screen(asked.answers(), asked.face(), skin));
+                asked.answers(), asked.face(), skin, screen(asked, skin));
+    }
+
+    private static SafetyVerdict screen(Cases.Asked asked, SkinVerdict skin) {
+        return SafetyScreen.screen(asked.answers(), asked.face(), skin, asked.shelf());
     }
 }

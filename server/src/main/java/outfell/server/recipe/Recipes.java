@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.knowledge.Because;
-import outfell.product.HomeHarms;
+import outfell.product.Harms;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.recipe.Mixed;
@@ -28,7 +28,7 @@ public class Recipes {
             List<Mixed.Share> shares,
             String label,
             ProductView product,
-            List<HomeHarms.Harm> harms,
+            List<Harms.Harm> harms,
             List<Mixed.Strength> strengths,
             List<Mixed.Dilution> dilutions,
             Mixed.Keeps keeps,

@@ -1,0 +1,126 @@
+package outfell.product;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import outfell.knowledge.Certainty;
+import outfell.knowledge.Lexicon;
+
+/**
+ * What a product's own name says is in it: "Retinol serum 0.3 %" holds retinol 0.3 %, whether or not a list says so. What the
+ * name says it is free of is not claimed.
+ */
+final class NameClaims {
+    private static final Pattern PERCENT = Pattern.compile("(\\d{1,2}(?:[.,]\\d+)?)\\s*%");
+    private static final Pattern FREE = Pattern.compile(
+            "(?iu)\\b(?:without|ohne|sans|no|not)\\s+\\p{L}+|\\p{L}+[\\s-]*(?:free|frei|alternative)\\b");
+    /** What a name is believed in even against a list: what must not be missed. */
+    private static final Set<Tag> STRONG = Set.of(
+            Tag.RETINOID,
+            Tag.HYDROQUINONE,
+            Tag.STEROID,
+            Tag.PRESCRIPTION,
+            Tag.MEDICINE,
+            Tag.POISON,
+            Tag.CAUSTIC,
+            Tag.AHA,
+            Tag.BHA,
+            Tag.BENZOYL_PEROXIDE);
+    /** What else a name is believed in when there is no list. */
+    private static final Set<Tag> ALLERGENS = Set.of(
+            Tag.ESSENTIAL_OIL,
+            Tag.PHOTOTOXIC,
+            Tag.FRAGRANCE,
+            Tag.FRAGRANCE_ALLERGEN,
+            Tag.COOLING,
+            Tag.IRRITANT_SENSORY,
+            Tag.DRYING_ALCOHOL);
+    /** Words of the longest name looked for. */
+    private static final int LONGEST = 4;
+
+    private NameClaims() {}
+
+    /** Lines that no list holds, in the order of the name. */
+    static List<LabelLine> of(String name, Label label) {
+        String claimed = FREE.matcher(name).replaceAll(" ");
+        OptionalDouble percent = percent(claimed);
+        List<LabelLine> lines = new ArrayList<>();
+        for (Claim claim : claims(claimed)) {
+            boolean listed = label.lines().stream().anyMatch(l -> same(l, claim.ingredient()));
+            boolean told = lines.stream().anyMatch(l -> same(l, claim.ingredient()));
+            boolean strong = STRONG.stream().anyMatch(claim.ingredient()::is);
+            if (!listed && !told && (label.unread() || strong)) {
+                lines.add(LabelRanges.claimed(claim.ingredient(), claim.certainty(), percent));
+            }
+        }
+        return List.copyOf(lines);
+    }
+
+    private record Claim(Ingredient ingredient, Certainty certainty) {}
+
+    private static List<Claim> claims(String name) {
+        List<Claim> claims = new ArrayList<>(named(name));
+        Families.taken(name, Families.claimed(name))
+                .filter(t -> claims.stream().noneMatch(c -> sharesStrong(c.ingredient(), t.ingredient())))
+                .ifPresent(t -> claims.add(new Claim(t.ingredient(), t.certainty())));
+        return claims;
+    }
+
+    /** Whole names of the table, longest first, each word used once. */
+    private static List<Claim> named(String name) {
+        String[] words = Lexicon.words(name).toArray(String[]::new);
+        boolean[] used = new boolean[words.length];
+        List<Claim> found = new ArrayList<>();
+        for (int length = Math.min(LONGEST, words.length); length > 0; length--) {
+            for (int from = 0; from + length <= words.length; from++) {
+                String part = String.join(" ", Arrays.copyOfRange(words, from, from + length));
+                Optional<Ingredient> ingredient = anyUsed(used, from, length)
+                        ? Optional.empty()
+                        : Ingredients.called(part).filter(NameClaims::matters);
+                if (ingredient.isPresent()) {
+                    Arrays.fill(used, from, from + length, true);
+                    found.add(new Claim(ingredient.get(), Certainty.SURE));
+                }
+            }
+        }
+        return found;
+    }
+
+    private static boolean anyUsed(boolean[] used, int from, int length) {
+        for (int i = from; i < from + length; i++) {
+            if (used[i]) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean matters(Ingredient i) {
+        return Actives.of(i).isPresent()
+                || Stream.concat(STRONG.stream(), ALLERGENS.stream()).anyMatch(i::is);
+    }
+
+    /** One substance, or two of one strong kind: a name's "vitamin A" is the list's retinol. */
+    private static boolean same(LabelLine line, Ingredient claimed) {
+        return line.ingredient()
+                .filter(i -> i.inci().equals(claimed.inci()) || sharesStrong(i, claimed))
+                .isPresent();
+    }
+
+    private static boolean sharesStrong(Ingredient a, Ingredient b) {
+        return STRONG.stream().anyMatch(t -> a.is(t) && b.is(t));
+    }
+
+    private static OptionalDouble percent(String name) {
+        Matcher percent = PERCENT.matcher(name);
+        return percent.find()
+                ? OptionalDouble.of(Double.parseDouble(percent.group(1).replace(',', '.')))
+                : OptionalDouble.empty();
+    }
+}

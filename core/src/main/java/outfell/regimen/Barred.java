@@ -1,0 +1,128 @@
+package outfell.regimen;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import outfell.conflict.Meeting;
+import outfell.conflict.Meetings;
+import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.regimen.Consultation.Choice;
+import outfell.regimen.Consultation.Taste;
+import outfell.routine.Part;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.skin.SkinVerdict;
+
+/** Why a product may not stand in this plan: anywhere, or in one of its routines. Nothing here is traded against anything. */
+final class Barred {
+    private static final List<ActiveKind> NEED_SUNSCREEN =
+            List.of(ActiveKind.RETINOID, ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA);
+
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final SafetyVerdict safety;
+    private final Patches patches;
+    private final boolean sunscreen;
+
+    Barred(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Patches patches, Asked asked) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.safety = safety;
+        this.patches = patches;
+        Set<ProductId> out = consultation.byHand().left().stream()
+                .filter(c -> c.part() == Part.MORNING)
+                .map(Choice::product)
+                .collect(Collectors.toSet());
+        this.sunscreen = consultation.products().stream()
+                .anyMatch(p -> p.kind() == StepKind.SUNSCREEN
+                        && p.spf() >= asked.spf().value()
+                        && !out.contains(p.id())
+                        && itself(p).isEmpty());
+    }
+
+    /**
+     * Harms and bans first, then a patch test that failed, then what claims to be a sunscreen and is none, then what she will not
+     * have, then what must not be worn without a sunscreen.
+     */
+    Optional<Because> anywhere(Product p) {
+        return itself(p)
+                .or(() -> p.prescription()
+                        ? Optional.empty()
+                        : withoutSunscreen(p).or(() -> everMet(p)));
+    }
+
+    /** The same, and what it must not do at that hour on this skin. */
+    Optional<Because> in(Part part, Product p) {
+        return anywhere(p).or(() -> p.prescription() ? Optional.empty() : metAt(part, p));
+    }
+
+    private Optional<Because> itself(Product p) {
+        Optional<Because> ban = safety.forbids(p);
+        if (ban.isPresent() || p.prescription()) {
+            return ban;
+        }
+        return patches.forbids(p)
+                .or(() -> noSunscreen(p))
+                .or(() -> Tastes.against(consultation.life(), p, Taste.NEVER).stream()
+                        .findFirst()
+                        .map(t -> t.forbids(p)));
+    }
+
+    private static Optional<Because> noSunscreen(Product p) {
+        if (p.kind() != StepKind.SUNSCREEN || p.protectsFromSun()) {
+            return Optional.empty();
+        }
+        String why = p.madeAtHome()
+                ? "is mixed at home, so nobody knows what it holds off"
+                : p.label().unread()
+                        ? "has no ingredient list, so nobody has read which filters are in it"
+                        : p.spf() == 0
+                                ? "tells no SPF"
+                                : "claims SPF %d, and no UV filter in its list could carry that".formatted(p.spf());
+        return Optional.of(new Because(
+                "%s %s: it is not taken for a sunscreen.".formatted(p.name(), why),
+                Evidence.CONTROLLED,
+                "eu-1223-2009"));
+    }
+
+    private Optional<Because> withoutSunscreen(Product p) {
+        boolean sharp =
+                !p.kind().comesOff() && (p.hasAny(NEED_SUNSCREEN) || p.tags().contains(Tag.PHOTOTOXIC));
+        return sunscreen || !sharp
+                ? Optional.empty()
+                : Optional.of(Because.custom(
+                        "%s waits: no sunscreen that can be believed stands in the morning, and without one no acid, no retinoid and no light-toxic oil."
+                                .formatted(p.name())));
+    }
+
+    private Optional<Because> everMet(Product p) {
+        return met(p, Part.EVENING, false);
+    }
+
+    private Optional<Because> metAt(Part part, Product p) {
+        return met(p, part, true);
+    }
+
+    /** What one product by itself must never do on this skin. */
+    private Optional<Because> met(Product p, Part part, boolean hourly) {
+        return consultation.house().conflicts().meetings().stream()
+                .filter(r -> r.where() == Meetings.Where.PRODUCT && r.meeting() == Meeting.NEVER)
+                .filter(r -> r.hour().isPresent() == hourly)
+                .filter(r -> r.a().test(p) && r.b().map(b -> b.test(p)).orElse(true))
+                .filter(r -> Findings.holds(r, part, skin))
+                .findFirst()
+                .map(r -> r.because()
+                        .withSentence("Not %s on this skin%s. %s"
+                                .formatted(
+                                        p.name(),
+                                        hourly ? " at this hour" : "",
+                                        r.because().sentence())));
+    }
+}
