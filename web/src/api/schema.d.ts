@@ -1260,10 +1260,16 @@ export interface components {
         Answer: {
             /** Format: date */
             asked: string;
+            bulk?: boolean | null;
             /** Format: date */
             on?: string | null;
             question: string;
             yes: boolean;
+        };
+        AskBack: {
+            label: string;
+            question: string;
+            word: string;
         };
         Asked: {
             air: components["schemas"]["Air"];
@@ -2342,6 +2348,7 @@ export interface components {
             unit: string;
         };
         Question: {
+            alone: boolean;
             answer?: components["schemas"]["Answer"];
             dated: boolean;
             group: string;
@@ -2439,6 +2446,7 @@ export interface components {
             sheetNotes: components["schemas"]["SheetNote"][];
             shelf: components["schemas"]["ShelfAdvice"][];
             tonight: components["schemas"]["Version"][];
+            unsure: components["schemas"]["Because"][];
         };
         RemarkView: {
             /** @enum {string} */
@@ -2474,6 +2482,7 @@ export interface components {
             askAgain: components["schemas"]["Stale"][];
             bans: components["schemas"]["BanView"][];
             cautions: components["schemas"]["Caution"][];
+            meant: components["schemas"]["AskBack"][];
             questions: components["schemas"]["Question"][];
             referrals: components["schemas"]["Referral"][];
             unasked: string[];
@@ -2656,6 +2665,7 @@ export interface components {
             asked: string;
             id: string;
             label: string;
+            must: boolean;
         };
         Start: {
             /** @enum {string} */

@@ -4,7 +4,16 @@ import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
-import { api, ask, type Month, type Part, type PlanAnswer, type Regimen, type Routine } from '../api/client'
+import {
+  api,
+  ask,
+  type Because,
+  type Month,
+  type Part,
+  type PlanAnswer,
+  type Regimen,
+  type Routine,
+} from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
 import { capital, dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
@@ -122,6 +131,7 @@ export default function RegimenPage() {
           choose={(method) => work.change((d) => ({ ...d, method }))}
         />
       )}
+      <Unsure unsure={plan.data?.regimen?.unsure ?? []} />
       <MovedSince visit={context.visit.id} />
       {why !== null ? (
         <div className="page">
@@ -344,6 +354,21 @@ function MethodChanges({
         <Button onClick={fold}>{say('regimen.foldThis')}</Button>
       </div>
     </section>
+  )
+}
+
+/** What the plan is made without, at its head: until then it is a draft. */
+function Unsure({ unsure }: { unsure: Because[] }) {
+  return unsure.length === 0 ? null : (
+    <div className="look" role="status" aria-label={say('regimen.madeWithout')}>
+      <ul>
+        {unsure.map((u) => (
+          <li key={u.sentence}>
+            <b>{say('regimen.draftOnly')}</b> {u.sentence}
+          </li>
+        ))}
+      </ul>
+    </div>
   )
 }
 

@@ -57,6 +57,11 @@ export function Paper({
             {monthName(regimen.month)}
             {kept === null && <b className="paper-draft">{say('sheet.draftNotKept')}</b>}
           </p>
+          {(regimen.unsure ?? []).map((u) => (
+            <p key={u.sentence} className="paper-draft">
+              {u.sentence}
+            </p>
+          ))}
         </div>
         <From>
           {client.nextVisit && client.nextVisit.slice(0, 10) > made

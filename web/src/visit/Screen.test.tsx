@@ -9,6 +9,7 @@ const question = (id: string, over: Partial<Question> = {}): Question => ({
   text: id,
   dated: false,
   must: true,
+  alone: false,
   stale: false,
   ...over,
 })
@@ -53,7 +54,13 @@ test('one button answers the rest and leaves a yes alone', () => {
   fireEvent.click(screen.getByRole('button', { name: 'None of the rest' }))
   expect(made()).toHaveLength(3)
   expect(made()).toContainEqual({ question: 'rash', yes: true, on: null, asked: '2026-11-25' })
-  expect(made()).toContainEqual({ question: 'mole', yes: false, on: null, asked: '2026-11-25' })
+  expect(made()).toContainEqual({
+    question: 'mole',
+    yes: false,
+    on: null,
+    asked: '2026-11-25',
+    bulk: true,
+  })
 })
 
 test('what happened asks for its day, by one tap', () => {

@@ -5,7 +5,7 @@ import type { Intake, Question } from '../api/client'
 import { dateWords } from '../shared/format'
 import { DateField } from '../shared/DateField'
 import { problemAt } from './Ask'
-import { answered, asDrafted, daysBefore, noToTheRest, stillSo } from './answers'
+import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
 
@@ -18,7 +18,6 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
   const questions = asDrafted(verdict?.safety.questions ?? [], intake.answers)
   const today = visit.date
   const set = (answers: Intake['answers']) => work.change((d) => ({ ...d, intake: { ...d.intake, answers } }))
-  const open = questions.filter((q) => !q.answer && q.id !== 'guardian')
   return (
     <>
       <div className="row screen-head">
@@ -28,15 +27,12 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
           <span className="mini no" />
           {say('visit.no')} <span className="mini yes" />
           {say('visit.yes')}
-          <span className="mini stale" />
+          <span className="mini bulk" />
+          {say('visit.noWithTheRest')} <span className="mini stale" />
           {say('visit.saidBeforeAskAgainOneTapIs')}
         </p>
-        {open.length > 0 && (
-          <Button onClick={() => set(noToTheRest(intake.answers, questions, today))}>
-            {say('visit.noneOfTheOther', { length: open.length })}
-          </Button>
-        )}
       </div>
+      <Meant answers={intake.answers} set={set} />
       {words.questionGroups.map((group) => {
         const mine = questions.filter((q) => q.group === group.id)
         return mine.length === 0 ? null : (
@@ -70,7 +66,7 @@ function Group({
   today: string
   set: (answers: Intake['answers']) => void
 }) {
-  const open = questions.filter((q) => !q.answer && q.id !== 'guardian')
+  const open = openInBulk(questions)
   const stale = questions.filter((q) => q.stale)
   const dated = questions.filter((q) => q.dated && q.answer?.yes)
   return (
@@ -124,15 +120,16 @@ function Chip({
   const state = !answer ? 'open' : answer.yes ? 'yes' : 'no'
   const then = before?.answers.find((a) => a.question === question.id)
   const changed = before && then && answer && then.yes !== answer.yes
+  const inBulk = answer?.bulk === true
   const words = {
     open: say('visit.notAsked'),
-    yes: 'yes',
-    no: 'no',
+    yes: say('visit.yes2'),
+    no: inBulk ? say('visit.noWithTheRest') : say('visit.no2'),
   }[state]
   return (
     <button
       type="button"
-      className={`chip ${state}${question.stale ? ' stale' : ''}`}
+      className={`chip ${state}${inBulk ? ' bulk' : ''}${question.stale ? ' stale' : ''}`}
       aria-pressed={state === 'yes'}
       aria-label={`${question.text}${changed ? say('visit.was3', { value: then.yes ? say('visit.yes2') : say('visit.no2') }) : ''}: ${words}${
         question.stale ? say('visit.askedBeforeAskAgain') : ''
@@ -147,6 +144,29 @@ function Chip({
         </small>
       )}
     </button>
+  )
+}
+
+/** A word for an allergy that may mean a row of the screen is asked back; until it is answered that row holds. */
+function Meant({ answers, set }: { answers: Intake['answers']; set: (answers: Intake['answers']) => void }) {
+  const { visit, verdict } = useVisitContext()
+  const open = (verdict?.safety.meant ?? []).filter((m) => !answers.some((a) => a.question === m.question))
+  return open.length === 0 ? null : (
+    <div className="look" role="group" aria-label={say('visit.askedBack')}>
+      {open.map((m) => (
+        <div className="row" key={m.word + m.question}>
+          <span style={{ flex: 1, minWidth: 220 }}>
+            {say('visit.doesMean', { word: m.word, label: m.label })}
+          </span>
+          <Button onClick={() => set(answered(answers, m.question, true, visit.date))}>
+            {say('visit.itDoes')}
+          </Button>
+          <Button onClick={() => set(answered(answers, m.question, false, visit.date))}>
+            {say('visit.onlyThat', { word: m.word })}
+          </Button>
+        </div>
+      ))}
+    </div>
   )
 }
 

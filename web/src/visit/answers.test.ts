@@ -1,5 +1,5 @@
 import type { Question } from '../api/client'
-import { answered, asDrafted, daysBefore, noToTheRest, stillSo } from './answers'
+import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, stillSo } from './answers'
 
 const question = (id: string, over: Partial<Question> = {}): Question => ({
   id,
@@ -7,6 +7,7 @@ const question = (id: string, over: Partial<Question> = {}): Question => ({
   text: id,
   dated: false,
   must: true,
+  alone: false,
   stale: false,
   ...over,
 })
@@ -48,4 +49,12 @@ test('an answer shows at once, before the server has heard of it', () => {
   const drafted = asDrafted(heard, answered([old!], 'mole', true, '2026-11-25'))
   expect(drafted[0]).toMatchObject({ stale: false, answer: { yes: true } })
   expect(drafted[1]?.answer).toBeUndefined()
+})
+
+test('an emergency is asked by itself, and what is answered with the rest is marked so', () => {
+  const questions = [question('emergency', { alone: true }), question('mole'), question('guardian')]
+  expect(openInBulk(questions).map((q) => q.id)).toEqual(['mole'])
+  const all = noToTheRest([], questions, '2026-11-25')
+  expect(all).toEqual([{ question: 'mole', yes: false, on: null, asked: '2026-11-25', bulk: true }])
+  expect(answered(all, 'mole', false, '2026-11-25')[0]?.bulk).toBeUndefined()
 })

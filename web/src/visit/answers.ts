@@ -20,11 +20,16 @@ export function answered(
   return [...answers.filter((a) => a.question !== question), { question, yes, on, asked: today }]
 }
 
-/** No to every question of these that nobody has answered. */
+/** Questions that one tap for all of them may answer: an emergency is asked by itself, and so is a guardian's consent. */
+export const openInBulk = (questions: Question[]): Question[] =>
+  questions.filter((q) => !q.answer && !q.alone && q.id !== 'guardian')
+
+/** No to every question of these that nobody has answered, marked as answered together. */
 export const noToTheRest = (answers: Answer[], questions: Question[], today: string): Answer[] =>
-  questions
-    .filter((q) => !q.answer && q.id !== 'guardian')
-    .reduce((all, q) => answered(all, q.id, false, today), answers)
+  openInBulk(questions).reduce(
+    (all, q) => [...all, { question: q.id, yes: false, on: null, asked: today, bulk: true }],
+    answers,
+  )
 
 /** What was said before still holds: asked again today. */
 export const stillSo = (answers: Answer[], questions: Question[], today: string): Answer[] =>

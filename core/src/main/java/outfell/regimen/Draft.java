@@ -366,7 +366,6 @@ final class Draft {
         Explainer explainer = new Explainer(consultation, skin, safety, slots, found, search);
         notices.addAll(explainer.notices());
         OverCream.notice(consultation, am).ifPresent(notices::add);
-        notices.addAll(unsure());
         notices.addAll(unknown(morning, evening));
         return new Regimen(
                 consultation.month(),
@@ -380,6 +379,7 @@ final class Draft {
                 explainer.shelf(barred::anywhere),
                 explainer.served(barred::anywhere),
                 List.copyOf(notices),
+                unsure(),
                 List.copyOf(refusals),
                 keptOut(),
                 patches.calls(Stream.concat(morning.stream(), evening.stream())
@@ -496,14 +496,17 @@ final class Draft {
         return layers;
     }
 
-    /** What the plan is made without: questions nobody asked, answers that have grown stale. */
+    /** What the plan is made without: a face that was read, questions nobody asked, answers that have grown stale. */
     private List<Because> unsure() {
         List<Because> all = new ArrayList<>();
+        if (skin.type() instanceof TypeVerdict.NotYet) {
+            all.add(Because.custom("Made without reading the skin: a bland frame, until the face is read."));
+        }
         if (!safety.unasked().isEmpty()) {
-            all.add(Because.custom("Made without asking: %s.".formatted(String.join(", ", safety.unasked()))));
+            all.add(Because.custom("Made without asking: %s. Strong steps wait.".formatted(String.join(", ", safety.unasked()))));
         }
         if (!safety.askAgain().isEmpty()) {
-            all.add(Because.custom("Asked at an earlier visit, ask again: %s."
+            all.add(Because.custom("Asked at an earlier visit, to be asked again today: %s."
                     .formatted(safety.askAgain().stream()
                             .map(SafetyVerdict.Stale::label)
                             .collect(Collectors.joining(", ")))));

@@ -26,6 +26,7 @@ import outfell.season.Asked;
  * @param shelf what becomes of each thing she owns
  * @param served what is done for each concern
  * @param notices what the therapist should look at
+ * @param unsure what it is made without; then it is a draft, and says so at its head
  * @param refusals pins that were not followed, and why
  * @param keptOut what each ban keeps out
  * @param patches for each strong step that is new to the client, whether it may begin
@@ -43,6 +44,7 @@ public record Regimen(
         List<ShelfAdvice> shelf,
         List<Served> served,
         List<Because> notices,
+        List<Because> unsure,
         List<Refusal> refusals,
         List<KeptOut> keptOut,
         List<PatchCall> patches,

@@ -6,7 +6,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import outfell.knowledge.Certainty;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Lexicon;
 import outfell.knowledge.Row;
@@ -19,10 +18,9 @@ import outfell.product.Tag;
 final class Allergies {
     /**
      * @param asks the question that asks for it; empty where none does
-     * @param tags what is out where no question has a row of its own
-     * @param whole whether the words mean all of it, or one thing of it
+     * @param tags what is out
      */
-    private record Kind(String asks, String label, Set<Tag> tags, boolean whole) {}
+    private record Kind(String asks, Set<Tag> tags) {}
 
     private record NotMeant(String word, List<String> not) {}
 
@@ -33,13 +31,20 @@ final class Allergies {
      * @param asks questions to ask back
      * @param tags that are out
      * @param ingredients INCI names that are out
+     * @param answered whether a row that it means has been answered
      * @param byText whether a label that holds the word itself is out, too
      * @param not names that it does not mean
      */
     record Meant(
-            String word, List<String> asks, Set<Tag> tags, Set<String> ingredients, boolean byText, List<String> not) {
+            String word,
+            List<String> asks,
+            Set<Tag> tags,
+            Set<String> ingredients,
+            boolean answered,
+            boolean byText,
+            List<String> not) {
         boolean known() {
-            return !asks.isEmpty() || !tags.isEmpty() || !ingredients.isEmpty();
+            return answered || !tags.isEmpty() || !ingredients.isEmpty();
         }
 
         /** What of a product is meant, as printed. */
@@ -83,24 +88,29 @@ final class Allergies {
 
     private Allergies() {}
 
-    static Meant of(String word) {
+    /** @param answers to the rows that a word may mean: once a row is answered, the word means no more than it says */
+    static Meant of(String word, Answers answers) {
         Set<String> asks = new LinkedHashSet<>();
         Set<Tag> tags = EnumSet.noneOf(Tag.class);
+        boolean answered = false;
         for (Lexicon.Hit<Kind> hit : LEXICON.of(word)) {
-            if (hit.certainty() != Certainty.GUESS || !hit.meaning().whole()) {
-                if (!hit.meaning().asks().isEmpty()) {
-                    asks.add(hit.meaning().asks());
+            Kind kind = hit.meaning();
+            boolean open = kind.asks().isEmpty() || answers.to(kind.asks()).isEmpty();
+            answered |= !open;
+            if (open && hit.certainty().binds()) {
+                tags.addAll(kind.tags());
+                if (!kind.asks().isEmpty()) {
+                    asks.add(kind.asks());
                 }
-                tags.addAll(hit.meaning().tags());
             }
         }
-        boolean generic =
-                Lexicon.words(word).stream().allMatch(w -> !GENERIC.of(w).isEmpty());
+        boolean generic = Lexicon.words(word).stream().allMatch(w -> !GENERIC.of(w).isEmpty());
         return new Meant(
                 word,
                 List.copyOf(asks),
                 Set.copyOf(tags),
-                tags.isEmpty() ? ingredients(word, generic) : Set.of(),
+                ingredients(word, generic),
+                answered,
                 !generic,
                 NOT.stream()
                         .filter(n -> Lexicon.standsIn(n.word(), word))
@@ -123,13 +133,8 @@ final class Allergies {
             String asks = row.text("asks", "");
             Set<Tag> own = EnumSet.noneOf(Tag.class);
             own.addAll(row.several("tags", Tag.class));
-            String label = row.text("label", asks);
             Set<Tag> tags = asks.isEmpty() ? own : Rule.of(asks, row).tags();
-            entries.add(new Lexicon.Entry<>(new Kind(asks, label, tags, true), row.texts("words"), List.of()));
-            if (!row.texts("members").isEmpty()) {
-                entries.add(
-                        new Lexicon.Entry<>(new Kind(asks, label, Set.of(), false), row.texts("members"), List.of()));
-            }
+            entries.add(new Lexicon.Entry<>(new Kind(asks, tags), row.texts("words"), List.of()));
             row.done();
         }
         return new Lexicon<>(entries, true);

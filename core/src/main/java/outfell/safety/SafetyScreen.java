@@ -58,6 +58,11 @@ public final class SafetyScreen {
                 .anyMatch(r -> !today.isBefore(on.plusDays(Math.max(r.days(), r.barrierWindow()))));
     }
 
+    /** Whether a question is asked by itself, never with others by one tap. */
+    public static boolean askedAlone(String question) {
+        return Rule.ALL.stream().anyMatch(r -> r.id().equals(question) && r.alone());
+    }
+
     public static boolean refers(String referral) {
         return Rule.ALL.stream()
                 .anyMatch(r -> r.id().equals(referral) && !r.whom().isEmpty());
@@ -98,7 +103,7 @@ public final class SafetyScreen {
             }
         }
         List<Allergies.Meant> said =
-                answers.otherAllergies().stream().map(Allergies::of).toList();
+                answers.otherAllergies().stream().map(w -> Allergies.of(w, answers)).toList();
         said.forEach(m -> bans.add(Ban.allergy(m)));
         answers.medicines().forEach(word -> cautions.add(medicine(word, answers.today())));
         List<Question> questions = asked(facts);
@@ -113,14 +118,13 @@ public final class SafetyScreen {
                 referrals,
                 questions,
                 stale(questions),
-                said.stream().flatMap(m -> meant(m, answers)).toList(),
+                said.stream().flatMap(SafetyScreen::meant).toList(),
                 unasked,
                 sun(facts));
     }
 
-    private static Stream<AskBack> meant(Allergies.Meant meant, Answers answers) {
+    private static Stream<AskBack> meant(Allergies.Meant meant) {
         return meant.asks().stream()
-                .filter(q -> answers.to(q).isEmpty())
                 .map(q -> new AskBack(meant.word(), q, label(q)));
     }
 
@@ -163,7 +167,7 @@ public final class SafetyScreen {
                             && answer.map(a ->
                                             a.asked().isBefore(facts.answers().today()))
                                     .orElse(false);
-                    return new Question(r.id(), r.group(), r.question(), r.dated(), r.must(), answer, stale);
+                    return new Question(r.id(), r.group(), r.question(), r.dated(), r.must(), r.alone(), answer, stale);
                 })
                 .toList();
     }
@@ -172,7 +176,7 @@ public final class SafetyScreen {
         return questions.stream()
                 .filter(Question::stale)
                 .map(q -> new Stale(
-                        q.id(), label(q.id()), q.answer().orElseThrow().asked()))
+                        q.id(), label(q.id()), q.must(), q.answer().orElseThrow().asked()))
                 .toList();
     }
 

@@ -49,6 +49,7 @@ public record SafetyVerdict(
      * A question as asked.
      *
      * @param group heading it stands under
+     * @param alone whether it is asked by itself, never with others by one tap
      * @param dated whether the day is asked too
      * @param answer what was said, if anything
      * @param stale whether that was at an earlier visit and must be asked anew
@@ -59,6 +60,7 @@ public record SafetyVerdict(
             String text,
             boolean dated,
             boolean must,
+            boolean alone,
             Optional<Answers.Answer> answer,
             boolean stale) {}
 
@@ -79,8 +81,11 @@ public record SafetyVerdict(
      */
     public record AskBack(String word, String question, String label) {}
 
-    /** @param asked when it was last asked */
-    public record Stale(String id, String label, LocalDate asked) {}
+    /**
+     * @param must whether everybody is asked it
+     * @param asked when it was last asked
+     */
+    public record Stale(String id, String label, boolean must, LocalDate asked) {}
 
     public SafetyVerdict {
         bans = List.copyOf(bans);

@@ -7,10 +7,13 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import outfell.safety.SafetyScreen;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Speaks to the server over real HTTP. */
@@ -56,6 +59,44 @@ abstract class OverHttp {
         ObjectNode document = (ObjectNode) get("/api/visits/" + visit).body();
         document.remove(List.of("id", "client", "date"));
         return document;
+    }
+
+    /** The same with everybody's questions answered with no on the day of the visit, by a client of thirty-five. */
+    ObjectNode asked(String visit) throws Exception {
+        JsonNode whole = get("/api/visits/" + visit).body();
+        ObjectNode document = document(visit);
+        ObjectNode intake = (ObjectNode) document.at("/intake");
+        intake.put("birthYear", LocalDate.parse(whole.at("/date").asString()).getYear() - 36);
+        ArrayNode answers = intake.withArray("/answers");
+        for (String question : SafetyScreen.questions()) {
+            boolean told = answers.valueStream()
+                    .anyMatch(a -> a.at("/question").asString().equals(question));
+            if (!told) {
+                answers.addObject()
+                        .put("question", question)
+                        .put("yes", false)
+                        .putNull("on")
+                        .put("asked", whole.at("/date").asString())
+                        .put("bulk", false);
+            }
+        }
+        return document;
+    }
+
+    /** Asked and read: everything that a plan must have to be kept. */
+    void ready(String visit) throws Exception {
+        ObjectNode document = asked(visit);
+        ArrayNode grades = document.withArray("/reading/grades");
+        for (String sign : List.of("SHINE", "TIGHTNESS", "FLAKING", "REDNESS")) {
+            for (String zone : List.of("FOREHEAD", "NOSE", "CHIN", "CHEEK_R", "CHEEK_L")) {
+                grades.addObject()
+                        .put("zone", zone)
+                        .put("sign", sign)
+                        .put("grade", sign.equals("SHINE") ? 1 : 0)
+                        .put("how", "SEEN");
+            }
+        }
+        assertThat(put("/api/visits/" + visit, document).status()).isEqualTo(200);
     }
 
     Answer get(String path) throws IOException, InterruptedException {

@@ -70,6 +70,7 @@ class RecordApiTest extends OverHttp {
         assertThat(get("/api/clients/" + id + "/patch-tests").body().at("/tests"))
                 .hasSize(1);
         String visit = begun.getFirst().body().at("/id").asString();
+        ready(visit);
         List<Answer> kept = atOnce(6, () -> post("/api/visits/" + visit + "/plans", ""));
         assertThat(kept).allSatisfy(k -> assertThat(k.status()).isEqualTo(201));
         assertThat(get("/api/visits/" + visit + "/plans").body()).hasSize(1);
@@ -369,6 +370,17 @@ class RecordApiTest extends OverHttp {
         String visit = newVisit("Open Ends");
         assertThat(open(visit)).anyMatch(s -> s.contains("not asked")).anyMatch(s -> s.contains("face was not read"));
         assertThat(open(visit)).contains("No plan of this visit is kept.", "No next visit is agreed.");
+        Answer early = post("/api/visits/" + visit + "/plans", "");
+        assertThat(early.status()).isEqualTo(422);
+        assertThat(early.body().at("/code").asString()).isEqualTo("not-asked");
+        assertThat(early.body().at("/detail").asString()).contains("year of birth", "pregnancy", "draft");
+        assertThat(put("/api/visits/" + visit, asked(visit)).status()).isEqualTo(200);
+        assertThat(post("/api/visits/" + visit + "/plans", "")
+                        .body()
+                        .at("/code")
+                        .asString())
+                .isEqualTo("not-read");
+        ready(visit);
         assertThat(post("/api/visits/" + visit + "/plans", "").status()).isEqualTo(201);
         assertThat(open(visit)).doesNotContain("No plan of this visit is kept.");
         ObjectNode d = document(visit);
@@ -384,6 +396,7 @@ class RecordApiTest extends OverHttp {
         post("/api/clients/" + client + "/shelf/labels", """
                 {"product": {"name": "Own brew", "maker": "", "size": 10, "unit": "ml", "price": 0, "label": "Aqua",
                  "kind": null, "texture": null, "prescription": false}, "weeks": 1, "nights": []}""");
+        ready(visit);
         post("/api/visits/" + visit + "/plans", "");
         String record = raw("/api/clients/" + client + "/record").body();
         assertThat(bySchema(record)).isEmpty();

@@ -190,8 +190,8 @@ class VisitApiTest extends OverHttp {
                  "sunscreenDays": 2, "morningMinutes": 7, "eveningMinutes": 12, "mostSteps": 5, "budget": 22.5,
                  "scent": "RATHER_NOT", "animal": "NEVER", "oils": "ANY", "birthYear": 1980, "says": "DRY", "swings": true,
                  "flush": 2, "reactions": 3, "burns": 5, "tans": 5,
-                 "answers": [{"question": "pregnant", "yes": false, "on": null, "asked": "%1$s"},
-                             {"question": "waxing", "yes": true, "on": "%2$s", "asked": "%1$s"}],
+                 "answers": [{"question": "pregnant", "yes": false, "on": null, "asked": "%1$s", "bulk": true},
+                             {"question": "waxing", "yes": true, "on": "%2$s", "asked": "%1$s", "bulk": false}],
                  "medicines": ["Doxycycline", "Krakendrops"], "otherAllergies": ["oarweed"], "matters": ["REDNESS"],
                  "settled": [{"referral": "mole", "who": "Dr Ashdown", "on": "%2$s", "remark": "harmless"}],
                  "note": "line one\\n  line two"}""".formatted(today(), today().minusDays(1)));
@@ -301,6 +301,7 @@ class VisitApiTest extends OverHttp {
     @Test
     void a_patch_test_is_started_read_taken_back_and_counts_in_the_plan() throws Exception {
         String visit = newVisit("Perrin Vane");
+        ready(visit);
         String client = get("/api/visits/" + visit).body().at("/client").asString();
         String tests = "/api/clients/" + client + "/patch-tests";
         Answer begun =
@@ -320,6 +321,17 @@ class VisitApiTest extends OverHttp {
         Answer refused = post(
                 "/api/visits/" + visit + "/choices/check", "{\"part\": \"EVENING\", \"product\": \"lactic-serum-5\"}");
         assertThat(refused.body().at("/detail").asString()).contains("failed its patch test");
+        Answer again = post(tests, "{\"product\": \"lactic-serum-5\", \"kind\": \"USE_TEST\", \"site\": \"FOREARM\"}");
+        assertThat(again.body().at("/tests/0/verdict/standing").asString()).isEqualTo("OPEN");
+        assertThat(post(
+                                "/api/visits/" + visit + "/choices/check",
+                                "{\"part\": \"EVENING\", \"product\": \"lactic-serum-5\"}")
+                        .body()
+                        .at("/detail")
+                        .asString())
+                .as("a retest alone releases nothing")
+                .contains("failed its patch test", "signed");
+        delete("/api/patch-tests/" + again.body().at("/tests/0/id").asString());
         String reading = red.body().at("/tests/0/readings/0/id").asString();
         assertThat(delete("/api/patch-tests/" + test).status()).isEqualTo(422);
         assertThat(delete("/api/patch-tests/" + test + "/readings/" + reading)

@@ -375,7 +375,7 @@ class DemoPractice implements SmartLifecycle {
                 .sorted()
                 .map(q -> {
                     Integer days = happened.get(q);
-                    return new CaseDocument.Answer(
+                    return CaseDocument.Answer.alone(
                             q,
                             days != null || orNone(i.yes()).contains(q),
                             days == null ? null : on.minusDays(days),

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -74,7 +75,7 @@ public class Patches {
         this.clock = clock;
     }
 
-    /** What counts for a plan: the newest test of each product, and the waivers. */
+    /** What counts for a plan: the test of each product that stands, and the waivers. */
     public List<Consultation.Patched> of(UUID client) {
         PatchView view = view(client);
         return Stream.concat(
@@ -83,15 +84,31 @@ public class Patches {
                 .distinct()
                 .map(p -> new Consultation.Patched(
                         new ProductId(p),
-                        view.tests().stream()
-                                .filter(t -> t.product().equals(p))
-                                .map(TestView::verdict)
-                                .findFirst(),
+                        standing(view, p),
                         view.waivers().stream()
                                 .filter(w -> w.product().equals(p))
                                 .map(w -> new Consultation.Waiver(w.who(), w.why(), w.on()))
                                 .findFirst()))
                 .toList();
+    }
+
+    /**
+     * The newest test; but one that failed stands until a later one is read to its end and somebody has signed for it since, by
+     * name and with a reason, as one signs for doing without.
+     */
+    private static Optional<PatchTest.Verdict> standing(PatchView view, String product) {
+        List<TestView> newestFirst =
+                view.tests().stream().filter(t -> t.product().equals(product)).toList();
+        Optional<TestView> newest = newestFirst.stream().findFirst();
+        Optional<TestView> failed =
+                newestFirst.stream().filter(t -> t.verdict().standing().fails()).findFirst();
+        boolean released = newest.filter(t -> t.verdict().standing() == PatchTest.Standing.MAY_USE)
+                .flatMap(t -> view.waivers().stream()
+                        .filter(w -> w.product().equals(product)
+                                && !w.on().isBefore(t.started().toLocalDate()))
+                        .findFirst())
+                .isPresent();
+        return (released || failed.isEmpty() ? newest : failed).map(TestView::verdict);
     }
 
     public PatchView view(UUID client) {

@@ -84,12 +84,27 @@ public record CaseDocument(
             List<Settled> settled,
             String note) {}
 
-    /** One answer to the safety screen. */
+    /**
+     * One answer to the safety screen.
+     *
+     * @param bulk whether it was answered together with the others of its group, by one tap for all of them; absent for no
+     */
     public record Answer(
             String question,
             boolean yes,
             @Schema(types = {"string", "null"}) @Nullable LocalDate on,
-            LocalDate asked) {}
+            LocalDate asked,
+            @Schema(types = {"boolean", "null"}) @Nullable Boolean bulk) {
+        /** Asked by itself. */
+        public static Answer alone(String question, boolean yes, @Nullable LocalDate on, LocalDate asked) {
+            return new Answer(question, yes, on, asked, false);
+        }
+
+        /** Whether it was answered with others by one tap. */
+        public static boolean together(Answer a) {
+            return Boolean.TRUE.equals(a.bulk());
+        }
+    }
 
     /** A referral released. */
     public record Settled(String referral, String who, LocalDate on, String remark) {}

@@ -218,6 +218,11 @@ public final class Cases {
                         "\"%s\" is not a question of the safety screen; an allergy that it does not know goes under otherAllergies."
                                 .formatted(a.question()));
             }
+            if (CaseDocument.Answer.together(a) && SafetyScreen.askedAlone(a.question())) {
+                throw new IllegalArgumentException(
+                        "An emergency is asked by itself, never with the others: \"%s\" has an answer in bulk."
+                                .formatted(a.question()));
+            }
             return new Answers.Answer(a.question(), a.yes(), Optional.ofNullable(a.on()), a.asked());
         });
         List<Answers.Settled> settled = each("/intake/settled", intake.settled(), CaseDocument.Settled::referral, s -> {

@@ -53,14 +53,12 @@ public class Plans {
             Method method,
             Interactions interactions) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
-        return PresentRoutine.read(
-                shelf, skin, screen(asked, skin), method, interactions);
+        return PresentRoutine.read(shelf, skin, screen(asked, skin), method, interactions);
     }
 
     public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
-        return VerdictView.of(
-                asked.answers(), asked.face(), skin, screen(asked, skin));
+        return VerdictView.of(asked.answers(), asked.face(), skin, screen(asked, skin));
     }
 
     private static SafetyVerdict screen(Cases.Asked asked, SkinVerdict skin) {

@@ -67,6 +67,7 @@ public record VerdictView(
             List<SafetyVerdict.Referral> referrals,
             List<SafetyVerdict.Question> questions,
             List<SafetyVerdict.Stale> askAgain,
+            List<SafetyVerdict.AskBack> meant,
             List<String> unasked) {}
 
     /**
@@ -120,6 +121,7 @@ public record VerdictView(
                         safety.referrals(),
                         safety.questions(),
                         safety.askAgain(),
+                        safety.meant(),
                         safety.unasked()));
     }
 

@@ -287,7 +287,8 @@ public class VisitStore {
                         .set(VISIT_ANSWER.QUESTION, a.question())
                         .set(VISIT_ANSWER.YES, a.yes())
                         .set(VISIT_ANSWER.ON_DATE, a.on())
-                        .set(VISIT_ANSWER.ASKED, a.asked())));
+                        .set(VISIT_ANSWER.ASKED, a.asked())
+                        .set(VISIT_ANSWER.BULK, CaseDocument.Answer.together(a))));
         words(all, visit, MEDICINE, intake.medicines());
         words(all, visit, ALLERGY, intake.otherAllergies());
         intake.places().stream()
@@ -504,7 +505,8 @@ public class VisitStore {
                 db.selectFrom(VISIT_ANSWER)
                         .where(VISIT_ANSWER.VISIT_ID.eq(r.getId()))
                         .orderBy(VISIT_ANSWER.QUESTION)
-                        .fetch(a -> new CaseDocument.Answer(a.getQuestion(), a.getYes(), a.getOnDate(), a.getAsked())),
+                        .fetch(a -> new CaseDocument.Answer(
+                                a.getQuestion(), a.getYes(), a.getOnDate(), a.getAsked(), a.getBulk())),
                 words(r.getId(), MEDICINE),
                 words(r.getId(), ALLERGY),
                 db.selectFrom(VISIT_CONCERN)

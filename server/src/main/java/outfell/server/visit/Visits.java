@@ -355,6 +355,7 @@ public class Visits {
         if (answer.status() == PlanAnswer.Status.REFER_FIRST) {
             throw Problem.refused("refer-first", "There is no plan to keep until the referral is settled.");
         }
+        Keepable.demand(answer);
         String document = json.writeValueAsString(answer);
         Optional<SavedPlan> newest = planStore.ofVisit(id).stream().findFirst();
         if (newest.flatMap(p -> planStore.document(p.id()))
