@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react'
+import { fireEvent, render, screen, within } from '@testing-library/react'
 import { vi } from 'vitest'
 import type { Question } from '../api/client'
 import { Screen } from './Screen'
@@ -22,7 +22,15 @@ vi.mock('./VisitShell', () => ({
     words: { questionGroups: [{ id: 'today', label: 'Skin today' }] },
     work: { draft: { document: { intake: { answers } }, typed: {} }, saving: { state: 'saved' }, change },
     verdict: {
-      safety: { questions: [question('mole'), question('waxed', { dated: true }), question('rash')] },
+      safety: {
+        questions: [
+          question('mole'),
+          question('waxed', { dated: true }),
+          question('rash'),
+          question('swelling', { alone: true }),
+        ],
+        meant: [{ word: 'nuts', question: 'nuts', label: 'nuts, peanuts' }],
+      },
     },
   }),
 }))
@@ -51,7 +59,7 @@ test('one tap is yes and a second is no', () => {
 test('one button answers the rest and leaves a yes alone', () => {
   answers = [{ question: 'rash', yes: true, on: null, asked: '2026-11-25' }]
   render(<Screen before={null} />)
-  fireEvent.click(screen.getByRole('button', { name: 'None of the rest' }))
+  fireEvent.click(screen.getByRole('button', { name: 'None of the rest, Skin today' }))
   expect(made()).toHaveLength(3)
   expect(made()).toContainEqual({ question: 'rash', yes: true, on: null, asked: '2026-11-25' })
   expect(made()).toContainEqual({
@@ -76,4 +84,20 @@ test('an answer that is another than last time says what it was', () => {
   const before = { answers: [{ question: 'mole', yes: false, on: null, asked: '2026-10-01' }] }
   render(<Screen before={before as never} />)
   expect(screen.getByRole('button', { name: 'mole was no: yes' })).toBeTruthy()
+})
+
+test('an emergency has its own no, and the rest never answers it', () => {
+  render(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: 'None of these, Skin today' }))
+  expect(made().map((a) => (a as { question: string }).question)).not.toContain('swelling')
+  const alone = screen.getByRole('group', { name: 'swelling' })
+  fireEvent.click(within(alone).getByRole('button', { name: 'No' }))
+  expect(made()).toEqual([{ question: 'swelling', yes: false, on: null, asked: '2026-11-25' }])
+})
+
+test('a word for an allergy is asked back', () => {
+  render(<Screen before={null} />)
+  expect(screen.getByText(/“nuts”: does that mean nuts, peanuts/)).toBeTruthy()
+  fireEvent.click(screen.getByRole('button', { name: 'Yes, all of it' }))
+  expect(made()).toEqual([{ question: 'nuts', yes: true, on: null, asked: '2026-11-25' }])
 })

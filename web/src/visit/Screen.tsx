@@ -51,6 +51,12 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
   )
 }
 
+/** The next group's button: the one that was pressed goes, and a hand on the keys would be lost. */
+const nextAfter = (pressed: HTMLElement) => {
+  const all = [...document.querySelectorAll<HTMLElement>('.none-of')]
+  return all[all.indexOf(pressed) + 1]
+}
+
 function Group({
   label,
   questions,
@@ -67,6 +73,10 @@ function Group({
   set: (answers: Intake['answers']) => void
 }) {
   const open = openInBulk(questions)
+  const noneOf =
+    open.length === questions.filter((q) => !q.alone).length
+      ? say('visit.noneOfThese')
+      : say('visit.noneOfTheRest')
   const stale = questions.filter((q) => q.stale)
   const dated = questions.filter((q) => q.dated && q.answer?.yes)
   return (
@@ -79,20 +89,39 @@ function Group({
           </Button>
         )}
         {open.length > 0 && (
-          <Button onClick={() => set(noToTheRest(answers, questions, today))}>
-            {open.length === questions.length ? say('visit.noneOfThese') : say('visit.noneOfTheRest')}
+          <Button
+            className="none-of"
+            aria-label={say('visit.ofGroup', { none: noneOf, group: label })}
+            onClick={(e) => {
+              nextAfter(e.currentTarget)?.focus()
+              set(noToTheRest(answers, questions, today))
+            }}
+          >
+            {noneOf}
           </Button>
         )}
       </div>
-      <div className="chips">
-        {questions.map((q) => (
-          <Chip
+      {questions
+        .filter((q) => q.alone)
+        .map((q) => (
+          <Alone
             key={q.id}
             question={q}
             before={before}
             set={(yes) => set(answered(answers, q.id, yes, today))}
           />
         ))}
+      <div className="chips">
+        {questions
+          .filter((q) => !q.alone)
+          .map((q) => (
+            <Chip
+              key={q.id}
+              question={q}
+              before={before}
+              set={(yes) => set(answered(answers, q.id, yes, today))}
+            />
+          ))}
       </div>
       {dated.map((q) => (
         <When
@@ -104,6 +133,38 @@ function Group({
         />
       ))}
     </section>
+  )
+}
+
+/** An emergency is asked by itself: no by one tap, yes by one tap, and never with the rest. */
+function Alone({
+  question,
+  before,
+  set,
+}: {
+  question: Question
+  before: Intake | null | undefined
+  set: (yes: boolean) => void
+}) {
+  const then = before?.answers.find((a) => a.question === question.id)
+  const answer = question.stale ? null : question.answer
+  const value = !answer ? null : answer.yes ? 'yes' : 'no'
+  return (
+    <div className={`alone${value === null ? ' open' : ''}`}>
+      <span id={`alone-${question.id}`}>
+        {question.text}
+        {then?.yes && <small>{say('visit.was4') + say('visit.yes2')}</small>}
+      </span>
+      <ToggleButtonGroup
+        exclusive
+        value={value}
+        aria-labelledby={`alone-${question.id}`}
+        onChange={(_, next: 'yes' | 'no' | null) => next !== null && set(next === 'yes')}
+      >
+        <ToggleButton value="no">{say('visit.aloneNo')}</ToggleButton>
+        <ToggleButton value="yes">{say('visit.aloneYes')}</ToggleButton>
+      </ToggleButtonGroup>
+    </div>
   )
 }
 

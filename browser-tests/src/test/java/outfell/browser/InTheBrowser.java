@@ -141,6 +141,45 @@ abstract class InTheBrowser {
     }
 
     /** Presses Tab until a control of that name has the focus. */
+    /** Everybody's questions: no to each group by its own button, no to each emergency by itself. */
+    void noneOfAllThese() {
+        Locator emergencies = page.locator(".alone.open");
+        emergencies.first().waitFor();
+        for (int left = emergencies.count(); left > 0; left--) {
+            emergencies
+                    .first()
+                    .getByText("No", new Locator.GetByTextOptions().setExact(true))
+                    .click();
+            assertThat(emergencies).hasCount(left - 1);
+        }
+        Locator groups = page.locator(".none-of");
+        for (int left = groups.count(); left > 0; left--) {
+            groups.first().click();
+            assertThat(groups).hasCount(left - 1);
+        }
+        assertThat(page.locator(".chip.open")).hasCount(0);
+    }
+
+    /** The same by keys: one Enter a group, with the focus going on by itself. */
+    int noneOfAllTheseByKeys() {
+        int keys = 0;
+        Locator emergencies = page.locator(".alone.open");
+        for (int left = emergencies.count(); left > 0; left--) {
+            emergencies.first().getByRole(AriaRole.BUTTON).first().focus();
+            page.keyboard().press("Space");
+            keys += 2;
+            assertThat(emergencies).hasCount(left - 1);
+        }
+        Locator groups = page.locator(".none-of");
+        groups.first().focus();
+        for (int left = groups.count(); left > 0; left--) {
+            page.keyboard().press("Enter");
+            keys++;
+            assertThat(groups).hasCount(left - 1);
+        }
+        return keys;
+    }
+
     void tabTo(String name) {
         for (int i = 0; i < 120; i++) {
             page.keyboard().press("Tab");

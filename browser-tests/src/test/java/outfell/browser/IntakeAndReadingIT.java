@@ -29,8 +29,7 @@ class IntakeAndReadingIT extends InTheBrowser {
         heading("Talk with Gale");
         page.getByLabel("Year of birth").focus();
         page.keyboard().type("1970");
-        page.locator(".screen-head button").focus();
-        page.keyboard().press("Enter");
+        noneOfAllTheseByKeys();
         assertThat(page.locator(".chip.open")).hasCount(0);
         assertThat(page.locator(".chip.yes")).hasCount(0);
         button("Lanolin").focus();
@@ -196,15 +195,27 @@ class IntakeAndReadingIT extends InTheBrowser {
     }
 
     @Test
-    void an_allergy_the_tool_does_not_know_is_matched_as_text_and_called_a_guess() {
-        page.navigate(nextVisitOf("Tobit Harl") + "/talk");
+    void an_allergy_in_own_words_is_matched_as_text_or_asked_back_and_a_medicine_is_told_for_what_it_is() {
+        page.navigate(server.address());
+        button("First visit, Bram Otterholt").click();
+        heading("Talk with Bram");
         Locator field = page.getByLabel("Another allergy, as on a label");
         field.fill("squala");
         page.reload();
         assertThat(field).hasValue("squala");
         field.fill("squalane");
         field.press("Enter");
-        assertThat(page.locator(".follows")).containsText("so a guess");
+        assertThat(page.locator(".follows")).containsText("Reacts to squalane, in the client’s own words");
+        field.fill("kelpmoon");
+        field.press("Enter");
+        assertThat(page.locator(".follows")).containsText("matched against labels as text only");
+        field.fill("walnuts");
+        field.press("Enter");
+        Locator back = page.getByRole(AriaRole.GROUP, named("Asked back"));
+        assertThat(back).containsText("“walnuts”: does that mean nuts");
+        back.getByText("Yes, all of it").click();
+        assertThat(back).hasCount(0);
+        assertThat(page.locator(".follows")).containsText("Reacts to nuts");
         Locator medicine = page.getByLabel("Medicine, by its name");
         medicine.fill("Doxycycline");
         medicine.press("Enter");

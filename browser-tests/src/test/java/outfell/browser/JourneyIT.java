@@ -19,6 +19,8 @@ class JourneyIT extends InTheBrowser {
         heading("Talk with Bram");
         button("Upper Tarn").click();
         button("Lanolin").click();
+        page.getByLabel("Year of birth").fill("1984");
+        noneOfAllThese();
         page.getByLabel("Minutes, evening").fill("20");
         saved();
         button("Read the skin").click();
@@ -76,6 +78,10 @@ class JourneyIT extends InTheBrowser {
         page.keyboard().type("net mender");
         page.keyboard().press("Enter");
         heading("Talk with Rue");
+        page.getByLabel("Year of birth").focus();
+        page.keyboard().type("1984");
+        noneOfAllTheseByKeys();
+        saved();
         page.keyboard().press("Alt+2");
         assertThat(button("Shine")).isVisible();
         for (String grades : List.of("33211", "0011100", "001220", "00022", "1111110", "00011")) {

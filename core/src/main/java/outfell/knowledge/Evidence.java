@@ -23,6 +23,11 @@ public enum Evidence {
         this.words = words;
     }
 
+    /** Whether something was measured, so that custom alone is no source of it. */
+    boolean isMeasured() {
+        return this == CONTROLLED || this == SMALL;
+    }
+
     public String letter() {
         return letter;
     }

@@ -503,7 +503,8 @@ final class Draft {
             all.add(Because.custom("Made without reading the skin: a bland frame, until the face is read."));
         }
         if (!safety.unasked().isEmpty()) {
-            all.add(Because.custom("Made without asking: %s. Strong steps wait.".formatted(String.join(", ", safety.unasked()))));
+            all.add(Because.custom(
+                    "Made without asking: %s. Strong steps wait.".formatted(String.join(", ", safety.unasked()))));
         }
         if (!safety.askAgain().isEmpty()) {
             all.add(Because.custom("Asked at an earlier visit, to be asked again today: %s."

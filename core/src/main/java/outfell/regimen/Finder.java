@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
@@ -130,12 +131,15 @@ public final class Finder {
                     .append(p.maker())
                     .append(' ')
                     .append(Kinds.of(p.kind()).label());
-            p.label().lines().forEach(l -> {
-                words.append(' ').append(l.printed());
-                l.ingredient()
-                        .ifPresent(i ->
-                                words.append(' ').append(i.inci()).append(' ').append(i.common()));
-            });
+            Stream.concat(p.label().claimed().stream(), p.label().lines().stream())
+                    .forEach(l -> {
+                        words.append(' ').append(l.printed());
+                        l.ingredient()
+                                .ifPresent(i -> words.append(' ')
+                                        .append(i.inci())
+                                        .append(' ')
+                                        .append(i.common()));
+                    });
             p.actives()
                     .forEach(a -> words.append(' ').append(Actives.of(a.kind()).label()));
             return plain(words.toString()).strip();

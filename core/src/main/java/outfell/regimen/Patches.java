@@ -29,8 +29,9 @@ final class Patches {
     Optional<Because> forbids(Product p) {
         return test(p).filter(t -> t.standing().fails())
                 .map(t -> t.because()
-                        .withSentence("%s failed its patch test. %s A retest counts once it is read to its end and somebody has signed for it."
-                                .formatted(p.name(), t.because().sentence())));
+                        .withSentence(
+                                "%s failed its patch test. %s A retest counts once it is read to its end and somebody has signed for it."
+                                        .formatted(p.name(), t.because().sentence())));
     }
 
     /** For each new step that is tested first: whether it may begin. */

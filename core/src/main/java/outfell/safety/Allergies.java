@@ -104,7 +104,8 @@ final class Allergies {
                 }
             }
         }
-        boolean generic = Lexicon.words(word).stream().allMatch(w -> !GENERIC.of(w).isEmpty());
+        boolean generic =
+                Lexicon.words(word).stream().allMatch(w -> !GENERIC.of(w).isEmpty());
         return new Meant(
                 word,
                 List.copyOf(asks),

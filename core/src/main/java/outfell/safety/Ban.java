@@ -125,7 +125,7 @@ public record Ban(
 
     static Ban allergy(Allergies.Meant meant) {
         String sentence = meant.known()
-                ? "Reacts to %s, in the client's own words.".formatted(meant.word())
+                ? "Reacts to %s, in the client’s own words.".formatted(meant.word())
                 : "Reacts to %s, which no table here has: matched against labels as text only, so read each pack for it."
                         .formatted(meant.word());
         return new Ban(

@@ -102,8 +102,9 @@ public final class SafetyScreen {
                 }
             }
         }
-        List<Allergies.Meant> said =
-                answers.otherAllergies().stream().map(w -> Allergies.of(w, answers)).toList();
+        List<Allergies.Meant> said = answers.otherAllergies().stream()
+                .map(w -> Allergies.of(w, answers))
+                .toList();
         said.forEach(m -> bans.add(Ban.allergy(m)));
         answers.medicines().forEach(word -> cautions.add(medicine(word, answers.today())));
         List<Question> questions = asked(facts);
@@ -124,8 +125,7 @@ public final class SafetyScreen {
     }
 
     private static Stream<AskBack> meant(Allergies.Meant meant) {
-        return meant.asks().stream()
-                .map(q -> new AskBack(meant.word(), q, label(q)));
+        return meant.asks().stream().map(q -> new AskBack(meant.word(), q, label(q)));
     }
 
     private static Caution caution(Rule rule, Answers answers) {
@@ -176,7 +176,10 @@ public final class SafetyScreen {
         return questions.stream()
                 .filter(Question::stale)
                 .map(q -> new Stale(
-                        q.id(), label(q.id()), q.must(), q.answer().orElseThrow().asked()))
+                        q.id(),
+                        label(q.id()),
+                        q.must(),
+                        q.answer().orElseThrow().asked()))
                 .toList();
     }
 

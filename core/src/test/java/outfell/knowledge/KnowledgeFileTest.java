@@ -41,6 +41,8 @@ class KnowledgeFileTest {
         assertThatThrownBy(() -> row.because("x"))
                 .hasMessageContaining("nobody-2030")
                 .hasMessageContaining("sources.yaml");
+        Row custom = rows("rows:\n  - {evidence: B, source: custom}\n").getFirst();
+        assertThatThrownBy(() -> custom.because("x")).hasMessageContaining("behind custom");
         Row letter = rows("rows:\n  - {evidence: Q, source: house}\n").getFirst();
         assertThatThrownBy(() -> letter.because("x")).hasMessageContaining("A, B, C, D, debated, house");
     }

@@ -28,6 +28,8 @@ import outfell.routine.Coverage;
 import outfell.routine.Moves;
 import outfell.routine.Part;
 import outfell.routine.Step;
+import outfell.skin.Faces;
+import outfell.skin.Sign;
 
 class ByHandTest {
     private static final Consultation PLAIN = consultation("classic", 5);
@@ -205,6 +207,20 @@ class ByHandTest {
                         .refusals())
                 .singleElement()
                 .satisfies(r -> assertThat(r.because().sentence()).contains("never left out"));
+    }
+
+    @Test
+    void of_two_new_strong_things_put_in_one_begins_and_the_other_has_its_day() {
+        Consultation c = Consultations.of(Faces.face()
+                        .with(Sign.SHINE, 2, 2, 2, 2, 2)
+                        .with(Sign.REDNESS, 0, 0, 0, 0, 0)
+                        .with(Sign.STING, 0, 0, 0, 0, 0)
+                        .calm())
+                .with(new Choice(Part.EVENING, new ProductId("retinol-serum-02")))
+                .with(new Choice(Part.EVENING, new ProductId("salicylic-fluid-2")));
+        assertThat(regimen(c).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("one new strong thing", "from 9 December"));
     }
 
     @Test

@@ -122,11 +122,11 @@ class SafetyInPlanTest {
     void an_answer_that_went_stale_is_said_on_the_plan() {
         Answers old = Consultations.NOTHING.with(
                 new Answers.Answer("pregnant", false, Optional.empty(), Consultations.TODAY.minusDays(50)));
-        assertThat(plan(old, Life.USUAL).notices())
-                .anySatisfy(n -> assertThat(n.sentence()).contains("ask again: pregnancy"));
-        assertThat(plan(Answers.none(Consultations.TODAY), Life.USUAL).notices())
+        assertThat(plan(old, Life.USUAL).unsure())
+                .anySatisfy(n -> assertThat(n.sentence()).contains("to be asked again today: pregnancy"));
+        assertThat(plan(Answers.none(Consultations.TODAY), Life.USUAL).unsure())
                 .anySatisfy(n -> assertThat(n.sentence()).contains("Made without asking"));
-        assertThat(plan(Consultations.NOTHING, Life.USUAL).notices()).isEmpty();
+        assertThat(plan(Consultations.NOTHING, Life.USUAL).unsure()).isEmpty();
     }
 
     @Test

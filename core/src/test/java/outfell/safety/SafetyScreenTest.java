@@ -11,8 +11,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -318,6 +320,130 @@ class SafetyScreenTest {
         assertThat(verdict.open()).isEmpty();
         assertThat(verdict.referrals()).hasSize(1);
         assertThatThrownBy(() -> new Answers.Settled("mole", " ", TODAY, "")).hasMessageContaining("who settled");
+    }
+
+    @Test
+    void a_release_is_never_older_than_what_it_releases() {
+        Answers told = NOTHING.with(new Answer("mole", true, Optional.empty(), TODAY));
+        assertThat(screen(released(told, "mole", TODAY.minusDays(1)), face()).open())
+                .extracting(SafetyVerdict.Referral::rule)
+                .containsExactly("mole");
+        assertThat(screen(released(told, "mole", TODAY), face()).open()).isEmpty();
+        // what is settled once for all visits stays so
+        Answers weakened = NOTHING.with(new Answer("immunosuppressed", true, Optional.empty(), TODAY));
+        assertThat(screen(released(weakened, "immunosuppressed", TODAY.minusYears(1)), face())
+                        .open())
+                .isEmpty();
+    }
+
+    private static Answers released(Answers a, String referral, LocalDate on) {
+        return new Answers(
+                TODAY,
+                a.given(),
+                a.age(),
+                List.of(),
+                List.of(),
+                List.of(new Answers.Settled(referral, "Dr Ashdown", on, "")));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Isotretionin, isotretinoin",
+        "Isotrétinoïne 20 mg, isotretinoin",
+        "Méthotrexate, immunosuppressed",
+        "Ustekinumab pen, immunosuppressed",
+        "ruxolitinib tablets, immunosuppressed",
+        "Phenprocoumon, blood-thinner",
+        "Doxyzyklin, photosensitising",
+        "Johanniskraut Tee, photosensitising",
+        "cortisone cream for my face, steroid-cream",
+        "chemo since May, cancer-treatment",
+    })
+    void a_medicine_is_known_in_three_languages_and_through_a_slip(String typed, String rule) {
+        assertThat(Stream.concat(
+                        rules(taking(typed)).stream(),
+                        screen(taking(typed), face()).referrals().stream().map(SafetyVerdict.Referral::rule)))
+                .contains(rule);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "tacrolimus ointment, immunosuppressed",
+        "prednisolone eye drops, immunosuppressed",
+        "budesonide inhaler, immunosuppressed",
+        "isotretinoin ended 2015, isotretinoin",
+        "never took isotretinoin, isotretinoin",
+        "doxycycline two tablets, blood-thinner",
+        "hydrocortisone cream on the elbow, steroid-cream",
+    })
+    void by_the_way_it_is_taken_and_by_its_time_it_may_not_count(String typed, String rule) {
+        assertThat(rules(taking(typed))).doesNotContain(rule);
+        assertThat(screen(taking(typed), face()).referrals())
+                .extracting(SafetyVerdict.Referral::rule)
+                .doesNotContain(rule);
+    }
+
+    @Test
+    void what_ended_and_nobody_said_when_still_counts() {
+        assertThat(rules(taking("isotretinoin, no longer"))).contains("isotretinoin");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "nuts, nuts",
+        "Haselnuss, nuts",
+        "wasps and bees, bee-products",
+        "Duftstoffe, fragrance",
+        "celiac, wheat"
+    })
+    void a_word_for_an_allergy_that_means_a_row_is_asked_back_until_it_is_answered(String word, String question) {
+        Answers open = new Answers(
+                TODAY,
+                NOTHING.given().stream()
+                        .filter(a -> !a.question().equals(question))
+                        .toList(),
+                OptionalInt.of(30),
+                List.of(),
+                List.of(word),
+                List.of());
+        assertThat(screen(open, face()).meant())
+                .extracting(SafetyVerdict.AskBack::question)
+                .containsExactly(question);
+        assertThat(screen(open.with(new Answer(question, false, Optional.empty(), TODAY)), face())
+                        .meant())
+                .isEmpty();
+    }
+
+    @Test
+    void answered_with_no_only_what_holds_the_word_is_out() {
+        SafetyVerdict only = reactsTo("walnut");
+        assertThat(only.forbids(holding("Juglans Regia Seed Oil"))).isPresent();
+        assertThat(only.forbids(holding("Arachis Hypogaea Oil"))).isEmpty();
+    }
+
+    @Test
+    void under_a_ban_what_nobody_has_read_waits_and_what_nobody_knows_is_said() {
+        SafetyVerdict verdict = screen(NOTHING.yes("lanolin"), face());
+        assertThat(verdict.forbids(named("Night cream", "")).orElseThrow().sentence())
+                .contains("waits for its ingredient list");
+        assertThat(verdict.unknownIn(holding("Kelp Moonlight Complex"))
+                        .orElseThrow()
+                        .sentence())
+                .contains("Kelp Moonlight Complex", "lanolin");
+        assertThat(screen(NOTHING, face()).forbids(named("Night cream", ""))).isEmpty();
+        assertThat(screen(NOTHING, face()).unknownIn(holding("Kelp Moonlight Complex")))
+                .isEmpty();
+    }
+
+    @Test
+    void nobody_is_told_to_stop_a_prescribed_thing_and_nobody_to_go_on() {
+        for (Rule rule : Rule.ALL) {
+            for (String words : List.of(rule.therapist(), rule.client(), rule.note())) {
+                assertThat(words.toLowerCase(java.util.Locale.ROOT))
+                        .as(rule.id())
+                        .doesNotContain("do not stop", "stop the medicine", "stop your", "stop taking");
+            }
+        }
     }
 
     @Test

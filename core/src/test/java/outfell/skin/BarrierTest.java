@@ -12,6 +12,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import outfell.skin.SkinVerdict.BarrierState;
 import outfell.skin.SkinVerdict.SensitivityBand;
@@ -82,6 +83,45 @@ class BarrierTest {
                 }
             }
         }
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {11, 12, 13, 14})
+    void no_higher_loss_and_no_new_sign_makes_the_barrier_look_better(long seed) {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+        for (int trial = 0; trial < 100; trial++) {
+            double right = 5 + 30 * random.nextDouble();
+            double left = 5 + 30 * random.nextDouble();
+            List<Observation> grades = randomGrades(random).stream()
+                    .filter(o -> random.nextInt(3) > 0)
+                    .toList();
+            double before = index(grades, right, left);
+            assertThat(index(grades, right + 3, left))
+                    .as("seed %d, more loss", seed)
+                    .isLessThanOrEqualTo(before);
+            for (Sign sign : List.of(Sign.REDNESS, Sign.STING, Sign.TIGHTNESS, Sign.FLAKING)) {
+                if (grades.stream().noneMatch(o -> o.sign() == sign)) {
+                    List<Observation> more = new ArrayList<>(grades);
+                    more.add(new Observation(Zone.CHEEK_R, sign, random.nextInt(5), How.SEEN));
+                    assertThat(index(more, right, left))
+                            .as("seed %d, %s seen", seed, sign)
+                            .isLessThanOrEqualTo(before);
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = Sign.class,
+            names = {"REDNESS", "STING", "TIGHTNESS", "FLAKING"})
+    void one_sign_alone_at_three_is_never_sound(Sign sign) {
+        for (int grade : List.of(3, 4)) {
+            assertThat(cheek(8).with(sign, grade).verdict().barrier().index())
+                    .as("%s %d", sign, grade)
+                    .isLessThanOrEqualTo(74);
+        }
+        assertThat(cheek(8).with(sign, 2).verdict().barrier().state()).isEqualTo(BarrierState.SOUND);
     }
 
     @Test
@@ -162,6 +202,12 @@ class BarrierTest {
             }
         }
         return all;
+    }
+
+    private static double index(List<Observation> grades, double right, double left) {
+        Faces face = face().measured(WATER_LOSS, -1, -1, -1, right, left);
+        grades.forEach(o -> face.at(o.zone(), o.sign(), o.grade()));
+        return BarrierReader.read(face.reading(), ProbeBands.SHIPPED).index();
     }
 
     private static double index(List<Observation> grades) {
