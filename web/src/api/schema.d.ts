@@ -2482,6 +2482,7 @@ export interface components {
             askAgain: components["schemas"]["Stale"][];
             bans: components["schemas"]["BanView"][];
             cautions: components["schemas"]["Caution"][];
+            madeWithout?: string | null;
             meant: components["schemas"]["AskBack"][];
             questions: components["schemas"]["Question"][];
             referrals: components["schemas"]["Referral"][];

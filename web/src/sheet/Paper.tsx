@@ -57,11 +57,6 @@ export function Paper({
             {monthName(regimen.month)}
             {kept === null && <b className="paper-draft">{say('sheet.draftNotKept')}</b>}
           </p>
-          {(regimen.unsure ?? []).map((u) => (
-            <p key={u.sentence} className="paper-draft">
-              {u.sentence}
-            </p>
-          ))}
         </div>
         <From>
           {client.nextVisit && client.nextVisit.slice(0, 10) > made
@@ -72,6 +67,12 @@ export function Paper({
             : say('sheet.nextVisitAboutSixWeeksFromNow')}
         </From>
       </header>
+      {/* a plan that was kept before this was told has none */}
+      {(regimen.unsure ?? []).map((u) => (
+        <p key={u.sentence} className="paper-unsure">
+          {u.sentence}
+        </p>
+      ))}
       <div className="paper-lists">
         <List routine={regimen.morning} waits={waits} />
         <List routine={regimen.evening} waits={waits} />

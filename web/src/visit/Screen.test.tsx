@@ -29,7 +29,6 @@ vi.mock('./VisitShell', () => ({
           question('rash'),
           question('swelling', { alone: true }),
         ],
-        meant: [{ word: 'nuts', question: 'nuts', label: 'nuts, peanuts' }],
       },
     },
   }),
@@ -93,11 +92,4 @@ test('an emergency has its own no, and the rest never answers it', () => {
   const alone = screen.getByRole('group', { name: 'swelling' })
   fireEvent.click(within(alone).getByRole('button', { name: 'No' }))
   expect(made()).toEqual([{ question: 'swelling', yes: false, on: null, asked: '2026-11-25' }])
-})
-
-test('a word for an allergy is asked back', () => {
-  render(<Screen before={null} />)
-  expect(screen.getByText(/“nuts”: does that mean nuts, peanuts/)).toBeTruthy()
-  fireEvent.click(screen.getByRole('button', { name: 'Yes, all of it' }))
-  expect(made()).toEqual([{ question: 'nuts', yes: true, on: null, asked: '2026-11-25' }])
 })

@@ -27,12 +27,10 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
           <span className="mini no" />
           {say('visit.no')} <span className="mini yes" />
           {say('visit.yes')}
-          <span className="mini bulk" />
-          {say('visit.noWithTheRest')} <span className="mini stale" />
+          <span className="mini bulk" /> {say('visit.noWithTheRest')} <span className="mini stale" />
           {say('visit.saidBeforeAskAgainOneTapIs')}
         </p>
       </div>
-      <Meant answers={intake.answers} set={set} />
       {words.questionGroups.map((group) => {
         const mine = questions.filter((q) => q.group === group.id)
         return mine.length === 0 ? null : (
@@ -205,29 +203,6 @@ function Chip({
         </small>
       )}
     </button>
-  )
-}
-
-/** A word for an allergy that may mean a row of the screen is asked back; until it is answered that row holds. */
-function Meant({ answers, set }: { answers: Intake['answers']; set: (answers: Intake['answers']) => void }) {
-  const { visit, verdict } = useVisitContext()
-  const open = (verdict?.safety.meant ?? []).filter((m) => !answers.some((a) => a.question === m.question))
-  return open.length === 0 ? null : (
-    <div className="look" role="group" aria-label={say('visit.askedBack')}>
-      {open.map((m) => (
-        <div className="row" key={m.word + m.question}>
-          <span style={{ flex: 1, minWidth: 220 }}>
-            {say('visit.doesMean', { word: m.word, label: m.label })}
-          </span>
-          <Button onClick={() => set(answered(answers, m.question, true, visit.date))}>
-            {say('visit.itDoes')}
-          </Button>
-          <Button onClick={() => set(answered(answers, m.question, false, visit.date))}>
-            {say('visit.onlyThat', { word: m.word })}
-          </Button>
-        </div>
-      ))}
-    </div>
   )
 }
 

@@ -6,6 +6,7 @@ import { useBefore } from '../api/hooks'
 import { ClientShelf } from '../products/ClientShelf'
 import { dateWords } from '../shared/format'
 import { Choose, ChooseAny, NumberField, problemAt } from './Ask'
+import { AskedBack } from './AskedBack'
 import { Follows } from './Follows'
 import { Screen } from './Screen'
 import { useVisitContext } from './VisitShell'
@@ -251,6 +252,7 @@ export default function Talk() {
             problem={problemAt(work, '/intake/otherAllergies')}
             was={was(before, intake, 'otherAllergies', (v) => v.join(', '))}
           />
+          <AskedBack />
           <Follows />
         </section>
       </div>

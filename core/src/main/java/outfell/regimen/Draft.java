@@ -502,16 +502,9 @@ final class Draft {
         if (skin.type() instanceof TypeVerdict.NotYet) {
             all.add(Because.custom("Made without reading the skin: a bland frame, until the face is read."));
         }
-        if (!safety.unasked().isEmpty()) {
-            all.add(Because.custom(
-                    "Made without asking: %s. Strong steps wait.".formatted(String.join(", ", safety.unasked()))));
-        }
-        if (!safety.askAgain().isEmpty()) {
-            all.add(Because.custom("Asked at an earlier visit, to be asked again today: %s."
-                    .formatted(safety.askAgain().stream()
-                            .map(SafetyVerdict.Stale::label)
-                            .collect(Collectors.joining(", ")))));
-        }
+        safety.madeWithout()
+                .ifPresent(what ->
+                        all.add(Because.custom("Made without asking today: %s. Strong steps wait.".formatted(what))));
         return all;
     }
 

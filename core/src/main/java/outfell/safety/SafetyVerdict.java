@@ -87,6 +87,9 @@ public record SafetyVerdict(
      */
     public record Stale(String id, String label, boolean must, LocalDate asked) {}
 
+    /** Questions told by name before the rest is only counted. */
+    private static final int NAMED = 5;
+
     public SafetyVerdict {
         bans = List.copyOf(bans);
         cautions = List.copyOf(cautions);
@@ -95,6 +98,18 @@ public record SafetyVerdict(
         askAgain = List.copyOf(askAgain);
         meant = List.copyOf(meant);
         unasked = List.copyOf(unasked);
+    }
+
+    /** What a plan is made without: questions that everybody is asked and nobody has answered today, the first few by name. */
+    public Optional<String> madeWithout() {
+        List<String> open = Stream.concat(
+                        unasked.stream(), askAgain.stream().filter(Stale::must).map(Stale::label))
+                .toList();
+        if (open.isEmpty()) {
+            return Optional.empty();
+        }
+        String named = String.join(", ", open.subList(0, Math.min(NAMED, open.size())));
+        return Optional.of(open.size() > NAMED ? "%s and %d more".formatted(named, open.size() - NAMED) : named);
     }
 
     public List<Referral> open() {

@@ -123,9 +123,9 @@ class SafetyInPlanTest {
         Answers old = Consultations.NOTHING.with(
                 new Answers.Answer("pregnant", false, Optional.empty(), Consultations.TODAY.minusDays(50)));
         assertThat(plan(old, Life.USUAL).unsure())
-                .anySatisfy(n -> assertThat(n.sentence()).contains("to be asked again today: pregnancy"));
+                .anySatisfy(n -> assertThat(n.sentence()).contains("without asking today: pregnancy"));
         assertThat(plan(Answers.none(Consultations.TODAY), Life.USUAL).unsure())
-                .anySatisfy(n -> assertThat(n.sentence()).contains("Made without asking"));
+                .anySatisfy(n -> assertThat(n.sentence()).contains("Made without asking today: year of birth"));
         assertThat(plan(Consultations.NOTHING, Life.USUAL).unsure()).isEmpty();
     }
 

@@ -68,7 +68,8 @@ public record VerdictView(
             List<SafetyVerdict.Question> questions,
             List<SafetyVerdict.Stale> askAgain,
             List<SafetyVerdict.AskBack> meant,
-            List<String> unasked) {}
+            List<String> unasked,
+            Optional<String> madeWithout) {}
 
     /**
      * A ban in words.
@@ -122,7 +123,8 @@ public record VerdictView(
                         safety.questions(),
                         safety.askAgain(),
                         safety.meant(),
-                        safety.unasked()));
+                        safety.unasked(),
+                        safety.madeWithout()));
     }
 
     private static BanView ban(Ban ban) {
