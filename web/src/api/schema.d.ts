@@ -2081,7 +2081,7 @@ export interface components {
         Now: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            fate: "KEEP" | "MOVE" | "USE_LESS" | "STOP";
+            fate: "KEEP" | "MOVE" | "USE_LESS" | "WAITS" | "STOP";
             kind: string;
             name: string;
             /** Format: int32 */
@@ -2618,7 +2618,7 @@ export interface components {
         ShelfAdvice: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            fate: "USED" | "SET_ASIDE" | "STOP";
+            fate: "USED" | "SET_ASIDE" | "WAITS" | "STOP";
             name: string;
             product: string;
         };

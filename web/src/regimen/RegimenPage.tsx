@@ -357,6 +357,13 @@ function MethodChanges({
   )
 }
 
+const FATES: Record<Regimen['shelf'][number]['fate'], string> = {
+  USED: say('regimen.used'),
+  SET_ASIDE: say('regimen.setAside'),
+  WAITS: say('regimen.waits'),
+  STOP: say('regimen.stop'),
+}
+
 /** What the plan is made without, at its head: until then it is a draft. */
 function Unsure({ unsure }: { unsure: Because[] }) {
   return unsure.length === 0 ? null : (
@@ -564,12 +571,7 @@ function Below({
             {regimen.shelf.map((s) => (
               <li key={s.product}>
                 <b>
-                  {s.fate === 'USED'
-                    ? say('regimen.used')
-                    : s.fate === 'STOP'
-                      ? say('regimen.stop')
-                      : say('regimen.setAside')}
-                  : {s.name}.
+                  {FATES[s.fate]}: {s.name}.
                 </b>{' '}
                 {s.fate !== 'USED' && s.because.sentence}
               </li>

@@ -7,9 +7,7 @@ import { say } from '../words/say'
 export function Follows() {
   const { verdict } = useVisitContext()
   if (!verdict) return null
-  const { cautions, referrals, askAgain, unasked } = verdict.safety
-  // what is still to be asked stands in the last line, and in the rows themselves
-  const bans = verdict.safety.bans.filter((b) => b.rule !== 'not-asked')
+  const { bans, cautions, referrals, askAgain, unasked } = verdict.safety
   const told = new Set(bans.map((b) => b.name))
   const rest = cautions.filter((c) => c.forTherapist !== '')
   return (

@@ -12,15 +12,16 @@ type Now = Schemas['Now']
 type Flawed = Schemas['Flawed']
 
 const FATES: Record<Now['fate'], string> = {
-  KEEP: 'Keep',
-  MOVE: 'Move',
+  KEEP: say('visit.fateKeep'),
+  MOVE: say('visit.fateMove'),
   USE_LESS: say('visit.useLess'),
-  STOP: 'Stop',
+  WAITS: say('visit.fateWaits'),
+  STOP: say('visit.fateStop'),
 }
 const FLAWS: Record<Flawed['flaw'], string> = {
   CLASH: say('visit.theseMeetAndShouldNot'),
   DOUBLE: say('visit.theSameThingTwice'),
-  GAP: 'What is missing',
+  GAP: say('visit.whatIsMissing'),
   LOAD: say('visit.howMuchItAsksOfTheSkin'),
 }
 const ORDER: Flawed['flaw'][] = ['CLASH', 'DOUBLE', 'GAP', 'LOAD']
@@ -99,7 +100,7 @@ export default function NowPage() {
 
 /** How many products stay, move and go; each counted once. */
 function Sums({ steps }: { steps: Now[] }) {
-  const fates = (['KEEP', 'MOVE', 'USE_LESS', 'STOP'] as const).map((fate) => ({
+  const fates = (['KEEP', 'MOVE', 'USE_LESS', 'WAITS', 'STOP'] as const).map((fate) => ({
     fate,
     names: [...new Set(steps.filter((s) => s.fate === fate).map((s) => s.name))],
   }))

@@ -40,6 +40,8 @@ public final class PresentRoutine {
         KEEP,
         MOVE,
         USE_LESS,
+        /** Until its list is read, or everybody's questions are asked. */
+        WAITS,
         STOP
     }
 
@@ -121,7 +123,7 @@ public final class PresentRoutine {
         Product p = used.product();
         Optional<Because> stop = stop(p);
         if (stop.isPresent()) {
-            return now(number, p, place, Fate.STOP, stop.get());
+            return now(number, p, place, safety.onlyWaits(p) ? Fate.WAITS : Fate.STOP, stop.get());
         }
         Optional<Because> move = move(p, part);
         if (move.isPresent()) {

@@ -69,6 +69,8 @@ public record Regimen(
     public enum Fate {
         USED,
         SET_ASIDE,
+        /** Nothing is known against it: its list is to be read first, or everybody's questions to be asked. */
+        WAITS,
         STOP
     }
 

@@ -40,6 +40,7 @@ public record Ban(
         Optional<LocalDate> until,
         Because because) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+    private static final String NOT_ASKED = "not-asked";
     /** What is washed off after a minute leaves about a quarter of its work behind; house judgement. */
     static final double RINSED = 0.25;
 
@@ -83,6 +84,11 @@ public record Ban(
         }
     }
 
+    /** Whether it stands only until everybody's questions are answered. */
+    public boolean waitsForAsking() {
+        return rule.equals(NOT_ASKED);
+    }
+
     /** Whether it rests on a match by text, which somebody has to confirm. */
     public boolean guess() {
         return said.isPresent();
@@ -110,7 +116,7 @@ public record Ban(
     /** @param what labels of the questions that have no answer of today */
     static Ban notAsked(List<String> what) {
         return new Ban(
-                "not-asked",
+                NOT_ASKED,
                 "questions not asked today",
                 Rule.NOT_ASKED.out(),
                 Optional.empty(),
@@ -120,7 +126,7 @@ public record Ban(
                 Rule.NOT_ASKED
                         .because()
                         .withSentence("%s Not asked: %s."
-                                .formatted(Rule.NOT_ASKED.because().sentence(), String.join(", ", what))));
+                                .formatted(Rule.NOT_ASKED.because().sentence(), SafetyVerdict.firstFew(what))));
     }
 
     static Ban allergy(Allergies.Meant meant) {

@@ -105,11 +105,23 @@ public record SafetyVerdict(
         List<String> open = Stream.concat(
                         unasked.stream(), askAgain.stream().filter(Stale::must).map(Stale::label))
                 .toList();
-        if (open.isEmpty()) {
-            return Optional.empty();
-        }
-        String named = String.join(", ", open.subList(0, Math.min(NAMED, open.size())));
-        return Optional.of(open.size() > NAMED ? "%s and %d more".formatted(named, open.size() - NAMED) : named);
+        return open.isEmpty() ? Optional.empty() : Optional.of(firstFew(open));
+    }
+
+    /** The first of many by name, the rest by their number. */
+    static String firstFew(List<String> all) {
+        String named = String.join(", ", all.subList(0, Math.min(NAMED, all.size())));
+        return all.size() > NAMED ? "%s and %d more".formatted(named, all.size() - NAMED) : named;
+    }
+
+    /** Whether nothing is known against a product: it only waits until its list is read, or until everybody's questions are asked. */
+    public boolean onlyWaits(Product product) {
+        List<Ban> against = bans.stream()
+                .filter(b -> b.forbids(product).isPresent())
+                .toList();
+        return product.harms().isEmpty()
+                && !against.isEmpty()
+                && against.stream().allMatch(b -> b.waitsForAsking() || b.matches(product).isEmpty());
     }
 
     public List<Referral> open() {

@@ -117,7 +117,12 @@ public record VerdictView(
                 Signs.hints(skin.phototype(), face.history()),
                 answers.age().stream().boxed().findFirst(),
                 new SafetyView(
-                        safety.bans().stream().map(VerdictView::ban).toList(),
+                        // what waits because nobody asked is no fact about the client: it is told as what is still to
+                        // be asked
+                        safety.bans().stream()
+                                .filter(b -> !b.waitsForAsking())
+                                .map(VerdictView::ban)
+                                .toList(),
                         safety.cautions(),
                         safety.referrals(),
                         safety.questions(),
