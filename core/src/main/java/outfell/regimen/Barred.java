@@ -1,6 +1,8 @@
 package outfell.regimen;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -30,6 +32,8 @@ final class Barred {
     private final SafetyVerdict safety;
     private final Patches patches;
     private final boolean sunscreen;
+    /** Asked for every place of a plan: each product is judged once. */
+    private final Map<ProductId, Optional<Because>> known = new HashMap<>();
 
     Barred(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Patches patches, Asked asked) {
         this.consultation = consultation;
@@ -43,6 +47,8 @@ final class Barred {
         this.sunscreen = consultation.products().stream()
                 .anyMatch(p -> p.kind() == StepKind.SUNSCREEN
                         && p.spf() >= asked.spf().value()
+                        && p.byDay()
+                        && !p.rationed()
                         && !out.contains(p.id())
                         && itself(p).isEmpty());
     }
@@ -52,10 +58,12 @@ final class Barred {
      * have, then what must not be worn without a sunscreen.
      */
     Optional<Because> anywhere(Product p) {
-        return itself(p)
-                .or(() -> p.prescription()
-                        ? Optional.empty()
-                        : withoutSunscreen(p).or(() -> everMet(p)));
+        return known.computeIfAbsent(
+                p.id(),
+                _ -> itself(p)
+                        .or(() -> p.prescription()
+                                ? Optional.empty()
+                                : withoutSunscreen(p).or(() -> everMet(p))));
     }
 
     /** The same, and what it must not do at that hour on this skin. */

@@ -214,8 +214,7 @@ final class Explainer {
             return new ShelfAdvice(p.id(), p.name(), Fate.USED, Because.house("It has its place in the plan."));
         }
         if (forbidden.isPresent()) {
-            return new ShelfAdvice(
-                    p.id(), p.name(), safety.onlyWaits(p) ? Fate.WAITS : Fate.STOP, forbidden.get());
+            return new ShelfAdvice(p.id(), p.name(), safety.onlyWaits(p) ? Fate.WAITS : Fate.STOP, forbidden.get());
         }
         return new ShelfAdvice(p.id(), p.name(), Fate.SET_ASIDE, Because.house(setAside(p)));
     }

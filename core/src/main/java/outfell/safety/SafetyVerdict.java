@@ -116,12 +116,12 @@ public record SafetyVerdict(
 
     /** Whether nothing is known against a product: it only waits until its list is read, or until everybody's questions are asked. */
     public boolean onlyWaits(Product product) {
-        List<Ban> against = bans.stream()
-                .filter(b -> b.forbids(product).isPresent())
-                .toList();
+        List<Ban> against =
+                bans.stream().filter(b -> b.forbids(product).isPresent()).toList();
         return product.harms().isEmpty()
                 && !against.isEmpty()
-                && against.stream().allMatch(b -> b.waitsForAsking() || b.matches(product).isEmpty());
+                && against.stream()
+                        .allMatch(b -> b.waitsForAsking() || b.matches(product).isEmpty());
     }
 
     public List<Referral> open() {
