@@ -5,7 +5,7 @@ import type { Intake, Question } from '../api/client'
 import { dateWords } from '../shared/format'
 import { DateField } from '../shared/DateField'
 import { problemAt } from './Ask'
-import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, stillSo } from './answers'
+import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, staleInBulk, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
 
@@ -75,7 +75,7 @@ function Group({
     open.length === questions.filter((q) => !q.alone).length
       ? say('visit.noneOfThese')
       : say('visit.noneOfTheRest')
-  const stale = questions.filter((q) => q.stale)
+  const stale = staleInBulk(questions)
   const dated = questions.filter((q) => q.dated && q.answer?.yes)
   return (
     <section className="group" aria-label={label}>

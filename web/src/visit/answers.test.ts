@@ -41,6 +41,11 @@ test('still so renews the day of stale answers and of no other', () => {
   const renewed = stillSo(old, [question('pregnant', { stale: true }), question('nuts')], '2026-11-25')
   expect(renewed.map((a) => a.asked)).toEqual(['2026-11-25', '2026-10-01'])
   expect(renewed[0]?.yes).toBe(true)
+  expect(renewed.map((a) => a.bulk ?? false)).toEqual([true, false])
+  const emergency = answered([], 'emergency', false, '2026-10-01')
+  expect(stillSo(emergency, [question('emergency', { stale: true, alone: true })], '2026-11-25')).toEqual(
+    emergency,
+  )
 })
 
 test('an answer shows at once, before the server has heard of it', () => {

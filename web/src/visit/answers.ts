@@ -31,9 +31,14 @@ export const noToTheRest = (answers: Answer[], questions: Question[], today: str
     answers,
   )
 
-/** What was said before still holds: asked again today. */
+/** Questions that one tap for all of them may renew. */
+export const staleInBulk = (questions: Question[]): Question[] => questions.filter((q) => q.stale && !q.alone)
+
+/** What was said before still holds: asked again today, all of a group by one tap, and marked so. */
 export const stillSo = (answers: Answer[], questions: Question[], today: string): Answer[] =>
-  answers.map((a) => (questions.some((q) => q.id === a.question && q.stale) ? { ...a, asked: today } : a))
+  answers.map((a) =>
+    staleInBulk(questions).some((q) => q.id === a.question) ? { ...a, asked: today, bulk: true } : a,
+  )
 
 /** Questions with the answers of this window, ahead of what the server has heard. */
 export const asDrafted = (questions: Question[], answers: Answer[]): Question[] =>
