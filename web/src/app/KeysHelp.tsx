@@ -6,12 +6,12 @@ import DialogTitle from '@mui/material/DialogTitle'
 import { say } from '../words/say'
 
 const KEYS: [string, string][] = [
-  ['Alt 1 to 4', say('app.talkReadRegimenSheet')],
+  [say('app.alt1To4'), say('app.talkReadRegimenSheet')],
   [say('app.altD'), say('app.theDesk')],
   ['/', say('app.findAClient2')],
   [say('app.ctrlZCtrlShiftZ'), say('app.inAVisitUndoRedo')],
-  ['0 to 4', say('app.readGradeTheZone')],
-  ['arrows', say('app.readNextZoneRegimenNextStep')],
+  [say('app.zeroToFour'), say('app.readGradeTheZone')],
+  [say('app.arrows'), say('app.readNextZoneRegimenNextStep')],
   ['[  ]', say('app.readOtherSign')],
   ['M', say('app.readBothSidesAlike')],
   ['R', say('app.readTheRestIsNone')],

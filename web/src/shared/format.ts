@@ -49,8 +49,8 @@ export const MEETINGS = {
   NEVER: say('shared.neverTogether'),
   AM_PM: say('shared.notInOneRoutine'),
   NIGHTS: say('shared.notOnOneNight'),
-  CAUTION: 'mind',
-  FINE: 'fine',
+  CAUTION: say('shared.mind'),
+  FINE: say('shared.fine'),
   MYTH: say('shared.fineTheClashIsAMyth'),
 } as const
 

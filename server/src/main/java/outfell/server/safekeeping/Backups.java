@@ -29,7 +29,7 @@ import org.flywaydb.core.api.MigrationVersion;
  * The thirty newest are kept.
  */
 final class Backups {
-    private static final int KEPT = 30;
+    static final int KEPT = 30;
     private static final String ENTRY = PracticeFolder.NAME + DataFile.ENDING;
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
     private static final Pattern NAMED = Pattern.compile("outfell-(\\d{4}-\\d\\d-\\d\\d-\\d{6})-([a-z-]+)\\.zip");

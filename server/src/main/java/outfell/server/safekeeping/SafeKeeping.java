@@ -22,6 +22,8 @@ import outfell.server.problem.Problem;
 /** Backups of the running practice: one a day by itself, more by hand. */
 public class SafeKeeping {
     private static final Logger LOG = LoggerFactory.getLogger(SafeKeeping.class);
+    /** Backups that are kept, and so days for which one holds what has been taken out since: one is made a day. */
+    public static final int BACKUPS_KEPT = Backups.KEPT;
     /** Where the running server can be asked, for the launcher's backup command. */
     static final String PORT = "outfell.port";
 

@@ -237,7 +237,11 @@ class ClientPage {
                 v.safety().referrals().stream()
                         .filter(r -> r.open())
                         .forEach(r -> all.add(new MindView(Mind.REFER, r.name(), r.because())));
-                v.safety().bans().forEach(b -> all.add(new MindView(Mind.BAN, b.name(), b.because())));
+                LocalDate today = LocalDate.now(clock);
+                // a wait that has ended since is minded no longer
+                v.safety().bans().stream()
+                        .filter(b -> b.until().map(today::isBefore).orElse(true))
+                        .forEach(b -> all.add(new MindView(Mind.BAN, b.name(), b.because())));
                 OpenEnds.unasked(v).ifPresent(sentence -> all.add(new MindView(Mind.ASK, "Still to ask", sentence)));
             });
         } catch (RuntimeException unreadable) {

@@ -17,6 +17,7 @@ import outfell.server.client.Clients;
 import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
 import outfell.server.problem.Clash;
+import outfell.server.safekeeping.SafeKeeping;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.server.visit.VisitStore.VisitCorrection;
@@ -43,8 +44,6 @@ class ClientRecords {
 
     /** What erasing takes out, and what it leaves and why; to be read before it is done. */
     record Erasure(List<String> goes, List<String> stays) {}
-
-    private static final int BACKUP_DAYS = 30;
 
     private final Clients clients;
     private final ClientStore store;
@@ -118,7 +117,9 @@ class ClientRecords {
                 List.of(
                         "That a record was erased today and by whom, without whose it was: so that a gap can be explained.",
                         "Backups made before: they are needed whole. The last that holds this record is gone after %d further backups, at one a day about %s."
-                                .formatted(BACKUP_DAYS, LocalDate.now(clock).plusDays(BACKUP_DAYS)),
+                                .formatted(
+                                        SafeKeeping.BACKUPS_KEPT,
+                                        LocalDate.now(clock).plusDays(SafeKeeping.BACKUPS_KEPT)),
                         "Sheets, files and notes that were printed or taken out; Outfell does not know where they are."));
     }
 

@@ -2,8 +2,10 @@ package outfell.server.visit;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -46,6 +48,8 @@ class DeskLines {
     private final TransactionTemplate transaction;
     private final Clock clock;
     private final String madeBy;
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+
     private final ExecutorService behind = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon().name("desk").factory());
 
@@ -148,6 +152,13 @@ class DeskLines {
         return new Line(null, null, null, NOT_READ, List.of(), 0, fault);
     }
 
+    /** The line is kept until the client's record changes, so what ends by itself says its day. */
+    private static String minded(VerdictView.BanView ban) {
+        return ban.until()
+                .map(d -> "%s until %s".formatted(ban.name(), DAY.format(d)))
+                .orElse(ban.name());
+    }
+
     private Line read(UUID client) {
         Optional<Visit> last = visits.latest(client);
         Optional<Visit> read = last.flatMap(visits::lastRead);
@@ -159,7 +170,7 @@ class DeskLines {
                 read.map(visits::verdict).map(VerdictView::type).orElse(NOT_READ),
                 last.map(visits::verdict)
                         .map(v -> v.safety().bans().stream()
-                                .map(VerdictView.BanView::name)
+                                .map(DeskLines::minded)
                                 .distinct()
                                 .toList())
                         .orElse(List.of()),
