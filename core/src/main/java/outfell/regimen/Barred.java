@@ -1,7 +1,9 @@
 package outfell.regimen;
 
+import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -21,11 +23,14 @@ import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.SkinVerdict;
+import outfell.supply.Supply;
 
 /** Why a product may not stand in this plan: anywhere, or in one of its routines. Nothing here is traded against anything. */
 final class Barred {
     private static final List<ActiveKind> NEED_SUNSCREEN =
             List.of(ActiveKind.RETINOID, ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA);
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
 
     private final Consultation consultation;
     private final SkinVerdict skin;
@@ -83,9 +88,12 @@ final class Barred {
                         .map(t -> t.forbids(p)));
     }
 
-    private static Optional<Because> noSunscreen(Product p) {
-        if (p.kind() != StepKind.SUNSCREEN || p.protectsFromSun()) {
+    private Optional<Because> noSunscreen(Product p) {
+        if (p.kind() != StepKind.SUNSCREEN) {
             return Optional.empty();
+        }
+        if (p.protectsFromSun()) {
+            return outOfDate(p);
         }
         String why = p.madeAtHome()
                 ? "is mixed at home, so nobody knows what it holds off"
@@ -98,6 +106,19 @@ final class Barred {
                 "%s %s: it is not taken for a sunscreen.".formatted(p.name(), why),
                 Evidence.CONTROLLED,
                 "eu-1223-2009"));
+    }
+
+    /** A pack of hers that was opened too long ago; when nobody noted the day, it cannot be known and is not said. */
+    private Optional<Because> outOfDate(Product p) {
+        return consultation.shelf().stream()
+                .filter(o -> o.product().id().equals(p.id()))
+                .flatMap(o -> o.opened().stream())
+                .map(opened -> Supply.pastItsTime(p, opened))
+                .filter(past -> !consultation.answers().today().isBefore(past))
+                .findFirst()
+                .map(past ->
+                        Because.custom("%s has been open for too long: since %s nobody knows what it still holds off."
+                                .formatted(p.name(), DAY.format(past))));
     }
 
     private Optional<Because> withoutSunscreen(Product p) {

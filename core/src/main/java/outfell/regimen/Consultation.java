@@ -161,8 +161,14 @@ public record Consultation(
     /**
      * @param weeks that she has used it; 0 when it is new to her
      * @param prescribedNights for a prescription: the prescriber's nights
+     * @param opened the day on which its pack was opened, where somebody noted it
      */
-    public record Owned(Product product, int weeks, List<DayOfWeek> prescribedNights) {
+    public record Owned(Product product, int weeks, List<DayOfWeek> prescribedNights, Optional<LocalDate> opened) {
+        /** Nobody noted when it was opened. */
+        public Owned(Product product, int weeks, List<DayOfWeek> prescribedNights) {
+            this(product, weeks, prescribedNights, Optional.empty());
+        }
+
         public Owned {
             if (weeks < 0) {
                 throw new IllegalArgumentException("Weeks of use cannot be %d.".formatted(weeks));

@@ -145,7 +145,7 @@ public final class Supply {
         double left = u.pack().map(Pack::left).orElse(FULL) / FULL;
         int empty = daysToEmpty(p, left, u.gramsAWeek());
         Optional<LocalDate> opened = u.pack().isPresent() ? u.pack().get().opened() : Optional.of(today);
-        Optional<LocalDate> past = opened.map(d -> d.plusMonths(monthsOpen(p)));
+        Optional<LocalDate> past = opened.map(d -> pastItsTime(p, d));
         boolean timeFirst = past.isPresent() && past.get().isBefore(today.plusDays(empty));
         int days = timeFirst ? (int) Math.max(0, ChronoUnit.DAYS.between(today, past.orElseThrow())) : empty;
         return new Line(
@@ -163,6 +163,11 @@ public final class Supply {
     /** Whole days for which what comes out of the pack is enough. */
     static int daysToEmpty(Product p, double left, double gramsAWeek) {
         return (int) Math.floor(net(p) * left / (gramsAWeek / DAYS_A_WEEK));
+    }
+
+    /** The day from which a pack that was opened on a day is past its time. */
+    public static LocalDate pastItsTime(Product p, LocalDate opened) {
+        return opened.plusMonths(monthsOpen(p));
     }
 
     static int monthsOpen(Product p) {

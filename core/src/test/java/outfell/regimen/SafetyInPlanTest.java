@@ -15,7 +15,9 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.StepKind;
 import outfell.regimen.Consultation.Life;
+import outfell.regimen.Consultation.Owned;
 import outfell.regimen.Consultation.Patched;
 import outfell.regimen.Consultation.Place;
 import outfell.regimen.Consultation.Standing;
@@ -116,6 +118,42 @@ class SafetyInPlanTest {
         Answers yesterday = waxed(1);
         assertThat(strongSteps(plan(yesterday, Life.USUAL))).isEmpty();
         assertThat(strongSteps(plan(waxed(3), Life.USUAL))).isNotEmpty();
+    }
+
+    @Test
+    void a_sunscreen_open_for_over_a_year_is_no_sunscreen_and_without_one_no_acid_stands() {
+        Product sun = Consultations.product("sun-fluid-50");
+        Product acid = Consultations.product("salicylic-fluid-2");
+        List<Product> house = Consultations.CATALOGUE.stream()
+                .filter(p -> p.kind() != StepKind.SUNSCREEN)
+                .toList();
+        Regimen fresh = owning(house, sun, Consultations.TODAY.minusMonths(11), acid);
+        assertThat(fresh.morning().steps()).anyMatch(s -> s.product().equals(sun.id()));
+        Regimen old = owning(house, sun, Consultations.TODAY.minusMonths(12), acid);
+        assertThat(old.morning().steps()).noneMatch(s -> s.product().equals(sun.id()));
+        assertThat(old.evening().steps()).noneMatch(s -> s.product().equals(acid.id()));
+        assertThat(old.shelf())
+                .extracting(s -> s.because().sentence())
+                .anySatisfy(s -> assertThat(s).contains("open for too long"))
+                .anySatisfy(s -> assertThat(s).contains("no sunscreen that can be believed"));
+    }
+
+    private static Regimen owning(List<Product> house, Product sun, LocalDate opened, Product acid) {
+        Consultation c = Consultations.of(
+                Faces.face()
+                        .with(Sign.SHINE, 3, 3, 3, 3, 3)
+                        .with(Sign.CONGESTION, 2, 2, 2, 1, 1)
+                        .with(Sign.REDNESS, 0, 0, 0, 0, 0)
+                        .with(Sign.STING, 0, 0, 0, 0, 0)
+                        .calm()
+                        .reading(),
+                "classic",
+                Month.NOVEMBER,
+                house,
+                List.of(new Owned(sun, 40, List.of(), Optional.of(opened)), new Owned(acid, 40, List.of())),
+                Consultations.NOTHING,
+                Life.USUAL);
+        return ((Outcome.Planned) Planner.plan(c)).regimen();
     }
 
     @Test

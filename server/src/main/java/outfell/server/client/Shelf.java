@@ -49,7 +49,11 @@ public class Shelf {
         return clients.shelf(client).stream()
                 .map(i -> {
                     Product product = product(i.product());
-                    return new Owned(product, i.use().weeks(), lacksNights(product, i) ? EVERY_NIGHT : i.nights());
+                    return new Owned(
+                            product,
+                            i.use().weeks(),
+                            lacksNights(product, i) ? EVERY_NIGHT : i.nights(),
+                            Optional.ofNullable(i.use().opened()));
                 })
                 .toList();
     }
