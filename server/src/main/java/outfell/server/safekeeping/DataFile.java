@@ -23,9 +23,13 @@ final class DataFile {
 
     private DataFile() {}
 
-    /** @param base the path without its ending */
+    /**
+     * No trace beside the data: the database would write statements into it, and with them what a client has told.
+     *
+     * @param base the path without its ending
+     */
     static String url(Path base) {
-        return "jdbc:h2:file:" + base.toAbsolutePath();
+        return "jdbc:h2:file:" + base.toAbsolutePath() + ";TRACE_LEVEL_FILE=0";
     }
 
     static Path file(Path base) {

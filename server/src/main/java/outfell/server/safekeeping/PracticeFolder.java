@@ -162,6 +162,8 @@ public final class PracticeFolder implements AutoCloseable {
     private void throwAwayHalves() throws IOException {
         Disk.deleteAll(folder, Disk.HALF);
         Files.deleteIfExists(DataFile.file(folder.resolve(NEW)));
+        // of an Outfell that still let the database write one
+        Files.deleteIfExists(folder.resolve(NEW + ".trace.db"));
         if (Files.isDirectory(backups())) {
             Disk.deleteAll(backups(), Disk.HALF);
         }
