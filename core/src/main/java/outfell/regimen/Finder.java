@@ -19,6 +19,7 @@ import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
+import outfell.product.Meaning;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
@@ -118,6 +119,14 @@ public final class Finder {
             return found;
         }
 
+        private BitSet meaning(Meaning meaning) {
+            BitSet found = new BitSet();
+            for (int i = 0; meaning.known() && i < products.size(); i++) {
+                found.set(i, meaning.in(products.get(i).product()));
+            }
+            return found;
+        }
+
         private static Set<Concern> serves(Product p) {
             Set<Concern> serves = EnumSet.noneOf(Concern.class);
             Benefits.of(p, DAILY, Yardstick.SHIPPED).forEach(h -> serves.add(h.concern()));
@@ -152,13 +161,18 @@ public final class Finder {
         return new Index(products);
     }
 
-    /** Names that begin with the first word come first, then names that hold it, then the rest; each by name. */
+    /**
+     * Names that begin with the first word come first, then names that hold it, then the rest; each by name. What the text means
+     * counts like what it says: "vitamin A" finds a retinol, "wool fat" a lanolin, "niacinamde" a niacinamide.
+     */
     public static List<Product> find(Index index, Wanted wanted) {
         String[] words = wanted.text().isBlank()
                 ? new String[0]
                 : plain(wanted.text()).strip().split(" ");
         List<List<Product>> byRank = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-        index.with(words).stream()
+        BitSet found = index.with(words);
+        index.meaning(Meaning.of(wanted.text())).stream().forEach(found::set);
+        found.stream()
                 .mapToObj(index.products::get)
                 .filter(i -> fits(i, wanted))
                 .forEach(i -> byRank.get(rank(i, words)).add(i.product()));

@@ -71,6 +71,7 @@ class FamiliesTest {
         "Horse Chestnut Seed Extract, ALLERGEN_LATEX_CROSS",
         "Rosa Canina Seed Oil, ESSENTIAL_OIL",
         "Pro-Vitamin A, RETINOID",
+        "Non-steroidal complex, STEROID",
     })
     void what_only_looks_alike_is_not_taken_for_it(String printed, Tag tag) {
         assertThat(line(printed).ingredient().map(i -> i.is(tag)).orElse(false)).isFalse();

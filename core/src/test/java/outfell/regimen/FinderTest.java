@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -68,6 +69,36 @@ class FinderTest {
         assertThat(Finder.lost(rich, rich)).isEmpty();
         Product retinol = Consultations.product("retinol-serum-02");
         assertThat(Finder.lost(retinol, rich)).contains("retinoid");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "vitamin A, retinol-serum-02",
+        "BHA, salicylic-fluid-2",
+        "Salicylsäure, salicylic-fluid-2",
+        "fruit acid, lactic-serum-5",
+        "niacinamde, serum-niacinamide-5",
+    })
+    void what_a_text_means_counts_like_what_it_says(String text, String id) {
+        assertThat(found(text)).contains(id);
+        assertThat(found(text)).doesNotContain("ointment-plain");
+    }
+
+    private static List<String> found(String text) {
+        return Finder.find(
+                        Finder.index(Consultations.CATALOGUE),
+                        new Finder.Wanted(
+                                text,
+                                Set.of(),
+                                Set.of(),
+                                Set.of(),
+                                Set.of(),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty()))
+                .stream()
+                .map(p -> p.id().value())
+                .toList();
     }
 
     @Test
