@@ -2167,6 +2167,7 @@ export interface components {
         };
         PatchView: {
             tests: components["schemas"]["TestView"][];
+            unsigned: string[];
             waivers: components["schemas"]["WaiverView"][];
         };
         PatchWords: {

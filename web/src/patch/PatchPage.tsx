@@ -9,6 +9,9 @@ import { useClient, usePatchChange, usePatches, useShelf, useVocabulary } from '
 import { dateWords, timeWords } from '../shared/format'
 import { ProductPicker, type Picked } from '../products/ProductPicker'
 import { ErrorBand, Fetching } from '../shared/States'
+import { useTyped } from '../shared/typed'
+import { Who } from '../shared/Who'
+import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
 import './patch.css'
@@ -57,7 +60,13 @@ export default function PatchPage() {
         </p>
       )}
       {tests.map((t) => (
-        <OneTest key={t.id} test={t} words={words.data} change={change} />
+        <OneTest
+          key={t.id}
+          test={t}
+          unsigned={patches.data.unsigned.includes(t.id)}
+          words={words.data}
+          change={change}
+        />
       ))}
       {waivers.length > 0 && (
         <section className="band patch" aria-label={say('patch.doneWithoutATest')}>
@@ -142,7 +151,50 @@ function StartTest({ client, words, change }: { client: string; words: Vocabular
   )
 }
 
-function OneTest({ test, words, change }: { test: Test; words: Vocabulary; change: Changes }) {
+/** A retest that was passed counts once somebody has signed for it: the test before it had failed. */
+function SignForIt({ test, change }: { test: Test; change: Changes }) {
+  const [why, keepWhy, forgetWhy] = useTyped<string>('retest', test.id)
+  const [who] = useWho()
+  const ready = who.trim() !== '' && (why ?? '').trim() !== ''
+  return (
+    <form
+      className="row look"
+      aria-label={say('patch.signForTheRetest', { name: test.name })}
+      onSubmit={(e) => {
+        e.preventDefault()
+        if (ready)
+          change.waive.mutate(
+            { product: test.product, who: who.trim(), why: (why ?? '').trim() },
+            { onSuccess: forgetWhy },
+          )
+      }}
+    >
+      <span style={{ flex: 1, minWidth: 260 }}>{say('patch.theTestBeforeFailed')}</span>
+      <TextField
+        label={say('patch.whyItMayBeUsed')}
+        value={why ?? ''}
+        onChange={(e) => keepWhy(e.target.value)}
+        sx={{ width: 260 }}
+      />
+      <Who />
+      <Button type="submit" variant="contained" disabled={!ready || change.waive.isPending}>
+        {say('patch.signForIt')}
+      </Button>
+    </form>
+  )
+}
+
+function OneTest({
+  test,
+  unsigned,
+  words,
+  change,
+}: {
+  test: Test
+  unsigned: boolean
+  words: Vocabulary
+  change: Changes
+}) {
   const [remark, setRemark] = useState('')
   const { verdict } = test
   const open = verdict.standing === 'OPEN'
@@ -165,6 +217,7 @@ function OneTest({ test, words, change }: { test: Test; words: Vocabulary; chang
       <p>
         <Why because={verdict.because} />
       </p>
+      {unsigned && <SignForIt test={test} change={change} />}
       <p className="second">
         {words.patch.kinds.find((k) => k.kind === test.kind)?.label},{' '}
         {words.patch.sites.find((s) => s.site === test.site)?.label}

@@ -331,7 +331,9 @@ class VisitApiTest extends OverHttp {
                         .asString())
                 .as("a retest alone releases nothing")
                 .contains("failed its patch test", "signed");
-        delete("/api/patch-tests/" + again.body().at("/tests/0/id").asString());
+        String retest = again.body().at("/tests/0/id").asString();
+        assertThat(again.body().at("/unsigned")).isEmpty();
+        delete("/api/patch-tests/" + retest);
         String reading = red.body().at("/tests/0/readings/0/id").asString();
         assertThat(delete("/api/patch-tests/" + test).status()).isEqualTo(422);
         assertThat(delete("/api/patch-tests/" + test + "/readings/" + reading)

@@ -43,8 +43,12 @@ public class Patches {
     /** A test done without. */
     public record WaiverView(String product, String name, String who, String why, LocalDate on) {}
 
-    /** Everything of one client. */
-    public record PatchView(List<TestView> tests, List<WaiverView> waivers) {}
+    /**
+     * Everything of one client.
+     *
+     * @param unsigned tests that were passed after one of the same product had failed, and that nobody has signed for
+     */
+    public record PatchView(List<TestView> tests, List<WaiverView> waivers, List<UUID> unsigned) {}
 
     /**
      * A reading that is due.
@@ -96,7 +100,7 @@ public class Patches {
      * The newest test; but one that failed stands until a later one is read to its end and somebody has signed for it since, by
      * name and with a reason, as one signs for doing without.
      */
-    private static Optional<PatchTest.Verdict> standing(PatchView view, String product) {
+    static Optional<PatchTest.Verdict> standing(PatchView view, String product) {
         List<TestView> newestFirst =
                 view.tests().stream().filter(t -> t.product().equals(product)).toList();
         Optional<TestView> newest = newestFirst.stream().findFirst();
@@ -112,10 +116,21 @@ public class Patches {
     }
 
     public PatchView view(UUID client) {
-        return new PatchView(
+        PatchView view = new PatchView(
                 store.tests(client).stream().map(this::view).toList(),
                 store.waivers(client).stream()
                         .map(w -> new WaiverView(w.product().value(), name(w.product()), w.who(), w.why(), w.on()))
+                        .toList(),
+                List.of());
+        return new PatchView(
+                view.tests(),
+                view.waivers(),
+                view.tests().stream()
+                        .filter(t -> t.verdict().standing() == PatchTest.Standing.MAY_USE)
+                        .filter(t -> standing(view, t.product())
+                                .filter(v -> v.standing().fails())
+                                .isPresent())
+                        .map(TestView::id)
                         .toList());
     }
 
