@@ -105,7 +105,12 @@ public final class Spelling {
 
     /** The same, when no more than so many letters would have to change. */
     static Optional<String> likeliest(String name, int slips) {
-        List<Guess> guesses = of(name).stream().filter(g -> g.slips() <= slips).toList();
+        return alone(of(name), slips);
+    }
+
+    /** Of guesses, nearest first, the one that stands alone within so many slips. */
+    static Optional<String> alone(List<Guess> all, int slips) {
+        List<Guess> guesses = all.stream().filter(g -> g.slips() <= slips).toList();
         boolean alone = guesses.size() == 1
                 || (guesses.size() > 1
                         && guesses.get(0).slips() < guesses.get(1).slips());

@@ -37,16 +37,19 @@ final class Substances {
     }
 
     private static Meant read(String printed) {
-        return LabelReader.find(printed)
-                .map(Meant::sure)
-                .or(() -> alike(printed))
+        return LabelReader.find(printed).map(Meant::sure).orElseGet(() -> unlisted(printed));
+    }
+
+    private static Meant unlisted(String printed) {
+        List<Spelling.Guess> guesses = Spelling.of(printed);
+        return alike(guesses)
                 .or(() -> family(printed))
-                .orElseGet(() -> new Meant(Optional.empty(), Certainty.GUESS, "", misprints(printed)));
+                .orElseGet(() -> new Meant(Optional.empty(), Certainty.GUESS, "", misprints(guesses)));
     }
 
     /** Only letters that a camera or a hurried eye confuses differ: l and I, 0 and O. */
-    private static Optional<Meant> alike(String printed) {
-        return Spelling.likeliest(printed, 0)
+    private static Optional<Meant> alike(List<Spelling.Guess> guesses) {
+        return Spelling.alone(guesses, 0)
                 .flatMap(Ingredients::find)
                 .map(i -> new Meant(
                         Optional.of(i),
@@ -64,8 +67,8 @@ final class Substances {
                         List.of()));
     }
 
-    private static List<Ingredient> misprints(String printed) {
-        return Spelling.of(printed).stream()
+    private static List<Ingredient> misprints(List<Spelling.Guess> guesses) {
+        return guesses.stream()
                 .flatMap(g -> Ingredients.find(g.inci()).stream())
                 .toList();
     }
