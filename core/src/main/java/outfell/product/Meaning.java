@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Certainty;
+import outfell.knowledge.Lexicon;
 
 /** What a text that somebody types means in products: an ingredient by any of its names, or families by their stems. */
 public final class Meaning {
@@ -32,10 +33,15 @@ public final class Meaning {
                         .map(Set::of)
                         .orElse(Set.of()),
                 Families.claimed(text).stream()
-                        .filter(h -> h.certainty() != Certainty.GUESS)
+                        .filter(h -> h.certainty() != Certainty.GUESS && isAllOf(text, h.by()))
                         .map(h -> essence(h.meaning().tags()))
                         .filter(tags -> !tags.isEmpty())
                         .toList());
+    }
+
+    /** "Salicylic wash" is more than a salicylate: a name of as many words as the text is all of it. */
+    private static boolean isAllOf(String text, String name) {
+        return Lexicon.words(text).size() == Lexicon.words(name).size();
     }
 
     private static Set<Tag> essence(Set<Tag> tags) {

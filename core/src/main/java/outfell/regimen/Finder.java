@@ -103,7 +103,7 @@ public final class Finder {
             return products.stream().map(Indexed::product).toList();
         }
 
-        /** Where every one of the words stands somewhere. */
+        /** Where every one of the words stands somewhere, or what it means does. */
         private BitSet with(String[] wanted) {
             BitSet found = new BitSet();
             found.set(0, products.size());
@@ -114,6 +114,7 @@ public final class Finder {
                         here.or(where);
                     }
                 });
+                here.or(meaning(Meaning.of(word)));
                 found.and(here);
             }
             return found;

@@ -78,6 +78,7 @@ class FinderTest {
         "Salicylsäure, salicylic-fluid-2",
         "fruit acid, lactic-serum-5",
         "niacinamde, serum-niacinamide-5",
+        "BHA fluid, salicylic-fluid-2",
     })
     void what_a_text_means_counts_like_what_it_says(String text, String id) {
         assertThat(found(text)).contains(id);
