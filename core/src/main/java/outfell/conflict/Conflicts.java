@@ -12,8 +12,9 @@ import outfell.product.Product;
  * What may meet and what happens when it does, as one practice follows the schools.
  *
  * @param meetings beyond the pairs of actives
+ * @param parting of those, the rules that keep two products apart: for good, or out of one routine
  */
-public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings) {
+public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings, List<Meetings.Rule> parting) {
     public static final Conflicts SHIPPED = following(Set.of());
 
     /**
@@ -36,11 +37,11 @@ public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings)
         others.stream().filter(o -> !known.contains(o)).findFirst().ifPresent(o -> {
             throw new IllegalArgumentException("Schools do not differ on \"%s\".".formatted(o));
         });
-        return new Conflicts(new Interactions(others), Meetings.following(others));
+        List<Meetings.Rule> meetings = Meetings.following(others);
+        return new Conflicts(new Interactions(others), meetings, parting(meetings));
     }
 
-    /** Rules that keep two products apart: for good, or out of one routine. */
-    public List<Meetings.Rule> parting() {
+    private static List<Meetings.Rule> parting(List<Meetings.Rule> meetings) {
         return meetings.stream()
                 .filter(r -> r.b().isPresent() && r.skin().isEmpty())
                 .filter(r -> r.where() != Meetings.Where.PRODUCT && r.where() != Meetings.Where.ORDER)
@@ -50,7 +51,7 @@ public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings)
 
     /** The rule by which two products may not stand in one routine, or in one plan. */
     public Optional<Meetings.Rule> apart(Product a, Product b, boolean sameRoutine) {
-        return parting().stream()
+        return parting.stream()
                 .filter(r -> sameRoutine || r.inPlan())
                 .filter(r -> r.between(a, b) || r.between(b, a))
                 .findFirst();

@@ -24,6 +24,8 @@ public final class Actives {
      * @param counts least likely share in percent at which it acts and is not a mere adjuster or preservative
      * @param rationed whether it has its own nights
      * @param byDay whether it may be worn by day
+     * @param ledUpTo whether a daily step of it begins every other evening
+     * @param needsSunscreen whether it is not left on without a sunscreen
      * @param patchFirst whether a product of it that is new to a client is patch-tested first
      * @param because evidence and source of the row
      */
@@ -38,6 +40,8 @@ public final class Actives {
             boolean actsRinsed,
             boolean rationed,
             boolean byDay,
+            boolean ledUpTo,
+            boolean needsSunscreen,
             boolean patchFirst,
             Because because) {
         boolean holds(Ingredient ingredient) {
@@ -124,6 +128,8 @@ public final class Actives {
                 row.flag("acts-rinsed"),
                 row.flag("rationed"),
                 !row.flag("evening-only"),
+                row.flag("led-up-to"),
+                row.flag("needs-sunscreen"),
                 row.flag("patch-first"),
                 row.because(row.text("label")));
     }

@@ -15,10 +15,12 @@ public final class Kinds {
     /**
      * @param label as shown
      * @param texture grade when nothing else tells, 1 to 8
+     * @param left share of its actives' work that is left after it comes off, over 0 to 1; 1 for what stays minutes or for good
      * @param purpose what such a step is for, when no concern names it
      * @param because evidence and source of the row
      */
-    public record KindOfStep(StepKind kind, String label, double texture, String purpose, Because because) {}
+    public record KindOfStep(
+            StepKind kind, String label, double texture, double left, String purpose, Because because) {}
 
     /** A word on the pack that points to a kind or to a texture grade. */
     private record Cue<T>(String word, T to) {}
@@ -38,6 +40,9 @@ public final class Kinds {
                 return r.texts("words").stream().map(w -> new Cue<>(w, grade));
             })
             .toList();
+
+    /** Percent of UV filters below which nothing is a sunscreen. */
+    static final double LEAST_FILTER = FILE.number("least-filter", 0, 100);
 
     private Kinds() {}
 
@@ -82,6 +87,7 @@ public final class Kinds {
                 row.one("id", StepKind.class),
                 row.text("label"),
                 row.number("texture", 1, 8),
+                row.has("left") ? row.number("left", 0.01, 1) : 1,
                 row.text("purpose"),
                 row.because(row.text("label")));
     }

@@ -36,6 +36,11 @@ public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> c
                 : Stream.concat(claimed.stream(), certain().stream()).toList();
     }
 
+    /** Everything that it may hold: by its name, and every line of its list. */
+    public Stream<LabelLine> all() {
+        return Stream.concat(claimed.stream(), lines.stream());
+    }
+
     /** What is certainly in it. */
     public List<LabelLine> certain() {
         return lines.stream().filter(l -> !l.mayContain()).toList();

@@ -5,12 +5,13 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import outfell.knowledge.Certainty;
+import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Lexicon;
+import outfell.knowledge.Row;
 
 /**
  * What a product's own name says is in it: "Retinol serum 0.3 %" holds retinol 0.3 %, whether or not a list says so. What the
@@ -20,29 +21,13 @@ final class NameClaims {
     private static final Pattern PERCENT = Pattern.compile("(\\d{1,2}(?:[.,]\\d+)?)\\s*%");
     private static final Pattern FREE = Pattern.compile(
             "(?iu)\\b(?:without|ohne|sans|no|not)\\s+\\p{L}+|\\p{L}+[\\s-]*(?:free|frei|alternative)\\b");
-    /** What a name is believed in even against a list: what must not be missed. */
-    private static final Set<Tag> STRONG = Set.of(
-            Tag.RETINOID,
-            Tag.HYDROQUINONE,
-            Tag.STEROID,
-            Tag.PRESCRIPTION,
-            Tag.MEDICINE,
-            Tag.POISON,
-            Tag.CAUSTIC,
-            Tag.AHA,
-            Tag.BHA,
-            Tag.BENZOYL_PEROXIDE);
-    /** What else a name is believed in when there is no list. */
-    private static final Set<Tag> ALLERGENS = Set.of(
-            Tag.ESSENTIAL_OIL,
-            Tag.PHOTOTOXIC,
-            Tag.FRAGRANCE,
-            Tag.FRAGRANCE_ALLERGEN,
-            Tag.COOLING,
-            Tag.IRRITANT_SENSORY,
-            Tag.DRYING_ALCOHOL);
+    private static final Row FILE = KnowledgeFile.yaml("name-claims.yaml");
+    /** What a name is believed in even against a list. */
+    private static final List<Tag> STRONG = FILE.several("against-list", Tag.class);
+    /** What else it is believed in when there is no list. */
+    private static final List<Tag> UNREAD = FILE.several("unread", Tag.class);
     /** Words of the longest name looked for. */
-    private static final int LONGEST = 4;
+    private static final int LONGEST = FILE.whole("longest", 1, 10);
 
     private NameClaims() {}
 
@@ -103,7 +88,7 @@ final class NameClaims {
 
     private static boolean matters(Ingredient i) {
         return Actives.of(i).isPresent()
-                || Stream.concat(STRONG.stream(), ALLERGENS.stream()).anyMatch(i::is);
+                || Stream.concat(STRONG.stream(), UNREAD.stream()).anyMatch(i::is);
     }
 
     /** One substance, or two of one strong kind: a name's "vitamin A" is the list's retinol. */
@@ -117,7 +102,8 @@ final class NameClaims {
         return STRONG.stream().anyMatch(t -> a.is(t) && b.is(t));
     }
 
-    private static OptionalDouble percent(String name) {
+    /** The percentage that stands in a name. */
+    static OptionalDouble percent(String name) {
         Matcher percent = PERCENT.matcher(name);
         return percent.find()
                 ? OptionalDouble.of(Double.parseDouble(percent.group(1).replace(',', '.')))

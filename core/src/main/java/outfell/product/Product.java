@@ -8,7 +8,6 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import outfell.knowledge.Because;
-import outfell.knowledge.Lexicon;
 
 /**
  * A product as the tool understands it.
@@ -46,9 +45,6 @@ public record Product(
         List<Finding> findings,
         boolean madeAtHome,
         List<Harms.Harm> allHarms) {
-    /** Percent of UV filters below which no sunscreen is one; house judgement. */
-    private static final double LEAST_FILTER = 3;
-
     private static final Pattern TWO_PART = Pattern.compile("(?i)\\b(two|2)[- ]part\\b");
 
     /** Whether an ingredient of that INCI name is certain to be in it. */
@@ -77,7 +73,7 @@ public record Product(
                                 .filter(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC))
                                 .mapToDouble(LabelLine::high)
                                 .sum()
-                        >= LEAST_FILTER;
+                        >= Kinds.LEAST_FILTER;
     }
 
     /** The likely share of all ingredients that are of a kind, percent. */
@@ -248,12 +244,5 @@ public record Product(
                                 && a.kind() != ActiveKind.CERAMIDE
                                 && a.kind() != ActiveKind.PETROLATUM)
                         .findFirst());
-    }
-
-    /** Whether a word stands whole in the name or in the label as printed. */
-    public boolean mentions(String word) {
-        return Lexicon.standsIn(word, name)
-                || label.lines().stream()
-                        .anyMatch(l -> Lexicon.standsIn(word, l.printed()) || Lexicon.standsIn(word, l.common()));
     }
 }

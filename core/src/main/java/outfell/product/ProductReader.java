@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -14,7 +15,6 @@ import outfell.knowledge.Certainty;
 /** From a pack's words and ingredient list to what the product is, each answer with its reason. */
 public final class ProductReader {
     private static final Pattern SPF = Pattern.compile("(?i)\\bspf\\s*(\\d{1,3})");
-    private static final Pattern NAME_PERCENT = Pattern.compile("(\\d{1,2}(?:[.,]\\d+)?)\\s*%");
     /** Surfactants this early make a wash of it. */
     private static final int SURFACTANT_WITHIN = 6;
     /** Clay or particles this early make a mask or a scrub of it. */
@@ -142,9 +142,9 @@ public final class ProductReader {
 
     private static ActiveIn activeIn(String name, Actives.Family family, LabelLine line) {
         String inci = line.ingredient().map(Ingredient::inci).orElse(line.printed());
-        Matcher percent = NAME_PERCENT.matcher(name);
-        if (line.declared().isEmpty() && percent.find() && named(name, family, inci)) {
-            double x = Double.parseDouble(percent.group(1).replace(',', '.'));
+        OptionalDouble percent = NameClaims.percent(name);
+        if (line.declared().isEmpty() && percent.isPresent() && named(name, family, inci)) {
+            double x = percent.getAsDouble();
             return new ActiveIn(family.kind(), inci, x, x, true);
         }
         return new ActiveIn(

@@ -2,7 +2,6 @@ package outfell.regimen;
 
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -12,7 +11,7 @@ import outfell.conflict.Meeting;
 import outfell.conflict.Meetings;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
-import outfell.product.ActiveKind;
+import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
@@ -27,9 +26,6 @@ import outfell.supply.Supply;
 
 /** Why a product may not stand in this plan: anywhere, or in one of its routines. Nothing here is traded against anything. */
 final class Barred {
-    private static final List<ActiveKind> NEED_SUNSCREEN =
-            List.of(ActiveKind.RETINOID, ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA);
-
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
 
     private final Consultation consultation;
@@ -69,6 +65,12 @@ final class Barred {
                         .or(() -> p.prescription()
                                 ? Optional.empty()
                                 : withoutSunscreen(p).or(() -> everMet(p))));
+    }
+
+    /** Whether nothing is known against it: its list, somebody's answers or a sunscreen are waited for. */
+    boolean onlyWaits(Product p) {
+        return safety.onlyWaits(p)
+                || (itself(p).isEmpty() && withoutSunscreen(p).isPresent());
     }
 
     /** The same, and what it must not do at that hour on this skin. */
@@ -122,13 +124,16 @@ final class Barred {
     }
 
     private Optional<Because> withoutSunscreen(Product p) {
-        boolean sharp =
-                !p.kind().comesOff() && (p.hasAny(NEED_SUNSCREEN) || p.tags().contains(Tag.PHOTOTOXIC));
+        boolean sharp = !p.kind().comesOff() && (needsIt(p) || p.holds(Tag.PHOTOTOXIC));
         return sunscreen || !sharp
                 ? Optional.empty()
                 : Optional.of(Because.custom(
                         "%s waits: no sunscreen that can be believed stands in the morning, and without one no acid, no retinoid and no light-toxic oil."
                                 .formatted(p.name())));
+    }
+
+    private static boolean needsIt(Product p) {
+        return p.actives().stream().anyMatch(a -> Actives.of(a.kind()).needsSunscreen());
     }
 
     private Optional<Because> everMet(Product p) {

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -33,7 +34,10 @@ final class Benefits {
         Because because() {
             return benefit.because()
                     .withSentence("%s (%s) for %s."
-                            .formatted(capital(Actives.of(in.kind()).label()), in.strength(), concern.words()));
+                            .formatted(
+                                    StringUtils.capitalize(Actives.of(in.kind()).label()),
+                                    in.strength(),
+                                    concern.words()));
         }
     }
 
@@ -81,10 +85,6 @@ final class Benefits {
             return 1;
         }
         return active.high() < benefit.low() ? yardstick.belowUseful() : yardstick.strengthUnknown();
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static Benefit read(Row row) {

@@ -354,7 +354,7 @@ final class Draft {
                 skin.type().bandU(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(evening),
-                id -> purpose(Stream.concat(morning.stream(), evening.stream()).toList(), id),
+                id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
                 byHand(),
                 skin.sensitivity().treatAsSensitive());
         Routine am =
@@ -376,7 +376,7 @@ final class Draft {
                 tonight(slots, found, search, limits, layout),
                 asked,
                 explainer.alternatives(),
-                explainer.shelf(barred::anywhere),
+                explainer.shelf(barred),
                 explainer.served(barred::anywhere),
                 List.copyOf(notices),
                 unsure(),
@@ -573,12 +573,18 @@ final class Draft {
                         .formatted(often, tolerance.label(), halved));
     }
 
-    /** The concerns that a product serves, heaviest first; else what its kind is for. */
-    private List<Because> purpose(List<Candidate> all, ProductId id) {
+    private Layout.Said said(List<Candidate> all, ProductId id) {
         Candidate candidate = all.stream()
                 .filter(c -> c.product().id().equals(id))
                 .findFirst()
                 .orElseThrow();
+        return new Layout.Said(
+                purpose(candidate),
+                safety.unknownIn(candidate.product()).stream().toList());
+    }
+
+    /** The concerns that a product serves, heaviest first; else what its kind is for. */
+    private List<Because> purpose(Candidate candidate) {
         List<Because> helps = weigher.concerns().stream()
                 .flatMap(rc -> candidate.because().stream().filter(h -> h.concern() == rc.concern()))
                 .map(Benefits.Help::because)

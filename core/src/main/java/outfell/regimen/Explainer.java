@@ -198,23 +198,25 @@ final class Explainer {
                 .orElse(0);
     }
 
-    List<ShelfAdvice> shelf(Function<Product, Optional<Because>> forbidden) {
+    /** @param barred what may not stand, and what only waits */
+    List<ShelfAdvice> shelf(Barred barred) {
         Set<ProductId> used = new LinkedHashSet<>();
         found.chosen().stream()
                 .flatMap(Optional::stream)
                 .forEach(c -> used.add(c.product().id()));
         return consultation.shelf().stream()
                 .map(Owned::product)
-                .map(p -> advice(p, used.contains(p.id()), forbidden.apply(p)))
+                .map(p -> advice(p, used.contains(p.id()), barred))
                 .toList();
     }
 
-    private ShelfAdvice advice(Product p, boolean used, Optional<Because> forbidden) {
+    private ShelfAdvice advice(Product p, boolean used, Barred barred) {
         if (used) {
             return new ShelfAdvice(p.id(), p.name(), Fate.USED, Because.house("It has its place in the plan."));
         }
+        Optional<Because> forbidden = barred.anywhere(p);
         if (forbidden.isPresent()) {
-            return new ShelfAdvice(p.id(), p.name(), safety.onlyWaits(p) ? Fate.WAITS : Fate.STOP, forbidden.get());
+            return new ShelfAdvice(p.id(), p.name(), barred.onlyWaits(p) ? Fate.WAITS : Fate.STOP, forbidden.get());
         }
         return new ShelfAdvice(p.id(), p.name(), Fate.SET_ASIDE, Because.house(setAside(p)));
     }

@@ -1,6 +1,5 @@
 package outfell.regimen;
 
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
@@ -15,6 +14,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
+import outfell.knowledge.Lexicon;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
@@ -89,10 +89,10 @@ public final class Finder {
         private Index(List<Product> all) {
             products = all.stream()
                     .sorted(Comparator.comparing(Product::name).thenComparing(Product::id))
-                    .map(p -> new Indexed(p, plain(p.name()), serves(p)))
+                    .map(p -> new Indexed(p, String.join(" ", Lexicon.words(p.name())), serves(p)))
                     .toList();
             for (int i = 0; i < products.size(); i++) {
-                for (String word : words(products.get(i).product()).split(" ")) {
+                for (String word : Lexicon.words(said(products.get(i).product()))) {
                     words.computeIfAbsent(word, _ -> new BitSet()).set(i);
                 }
             }
@@ -104,7 +104,7 @@ public final class Finder {
         }
 
         /** Where every one of the words stands somewhere, or what it means does. */
-        private BitSet with(String[] wanted) {
+        private BitSet with(List<String> wanted) {
             BitSet found = new BitSet();
             found.set(0, products.size());
             for (String word : wanted) {
@@ -134,7 +134,7 @@ public final class Finder {
             return serves;
         }
 
-        private static String words(Product p) {
+        private static String said(Product p) {
             StringBuilder words = new StringBuilder();
             words.append(p.name())
                     .append(' ')
@@ -152,7 +152,7 @@ public final class Finder {
                     });
             p.actives()
                     .forEach(a -> words.append(' ').append(Actives.of(a.kind()).label()));
-            return plain(words.toString()).strip();
+            return words.toString();
         }
     }
 
@@ -167,9 +167,7 @@ public final class Finder {
      * counts like what it says: "vitamin A" finds a retinol, "wool fat" a lanolin, "niacinamde" a niacinamide.
      */
     public static List<Product> find(Index index, Wanted wanted) {
-        String[] words = wanted.text().isBlank()
-                ? new String[0]
-                : plain(wanted.text()).strip().split(" ");
+        List<String> words = Lexicon.words(wanted.text());
         List<List<Product>> byRank = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         BitSet found = index.with(words);
         index.meaning(Meaning.of(wanted.text())).stream().forEach(found::set);
@@ -192,18 +190,11 @@ public final class Finder {
                         || (p.price() > 0 && p.price() <= w.mostPrice().getAsDouble()));
     }
 
-    private static int rank(Indexed i, String[] words) {
-        if (words.length == 0) {
+    private static int rank(Indexed i, List<String> words) {
+        if (words.isEmpty()) {
             return 0;
         }
-        return i.name().startsWith(words[0]) ? 0 : i.name().contains(words[0]) ? 1 : 2;
-    }
-
-    private static String plain(String text) {
-        return Normalizer.normalize(text, Normalizer.Form.NFKD)
-                .replaceAll("\\p{M}", "")
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^\\p{L}\\p{N}/-]+", " ");
+        return i.name().startsWith(words.getFirst()) ? 0 : i.name().contains(words.getFirst()) ? 1 : 2;
     }
 
     // ---- side by side

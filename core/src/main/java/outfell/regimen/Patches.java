@@ -4,19 +4,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import outfell.knowledge.Because;
 import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
-import outfell.product.Tag;
 import outfell.regimen.Consultation.Patched;
 import outfell.safety.PatchTest;
 
 /** What patch tests say to a plan: a failed one keeps a product out, a missing one holds a strong step back. */
 final class Patches {
-    private static final Set<Tag> SCENT = Set.of(Tag.ESSENTIAL_OIL, Tag.FRAGRANCE, Tag.FRAGRANCE_ALLERGEN);
     private final Map<ProductId, Patched> known = new HashMap<>();
     private final boolean sensitive;
 
@@ -49,7 +46,9 @@ final class Patches {
                 .filter(Actives.Family::patchFirst)
                 .map(Actives.Family::label)
                 .findFirst()
-                .or(() -> sensitive && !p.kind().comesOff() && p.tags().stream().anyMatch(SCENT::contains)
+                .or(() -> sensitive
+                                && !p.kind().comesOff()
+                                && PatchTest.SENSITIVE_TESTS.stream().anyMatch(p::holds)
                         ? Optional.of("scent")
                         : Optional.empty());
     }

@@ -24,9 +24,6 @@ import outfell.week.Tolerance;
 
 /** What stands in the plan whatever the choice says: prescriptions, and what the therapist has put in; what a rule forbids is refused. */
 final class Pins {
-    /** Between two new strong things; custom. */
-    private static final int DAYS_BETWEEN_NEW = 14;
-
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
 
     private final Consultation consultation;
@@ -78,7 +75,7 @@ final class Pins {
             if (product.isEmpty()) {
                 continue;
             }
-            notices.addAll(safety.tellPrescriber(product.get()));
+            safety.tellPrescriber(product.get()).ifPresent(notices::add);
             Optional<Because> refusal = refusal(product.get(), pin.part(), follow);
             if (refusal.isPresent()) {
                 refusals.add(
@@ -147,7 +144,7 @@ final class Pins {
     }
 
     private Because secondNew(Product p, Product first) {
-        LocalDate from = consultation.answers().today().plusDays(DAYS_BETWEEN_NEW);
+        LocalDate from = consultation.answers().today().plusDays(Tolerance.DAYS_BETWEEN_NEW);
         return Because.custom(
                 "%s waits: one new strong thing at a time, so that a reaction has one suspect. %s begins first; %s from %s on."
                         .formatted(p.name(), first.name(), p.name(), DAY.format(from)));

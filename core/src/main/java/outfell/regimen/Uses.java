@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
+import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.regimen.Consultation.Owned;
@@ -76,16 +77,15 @@ final class Uses {
                 && !p.kind().comesOff()
                 && !p.prescription()
                 && isNew(p)
-                && p.has(ActiveKind.BENZOYL_PEROXIDE);
+                && p.actives().stream().anyMatch(a -> Actives.of(a.kind()).ledUpTo());
     }
 
     /** Days a week of a step without nights of its own; one that is led up to begins in the evening only. */
     int daily(Product p, Part part) {
-        return !ledUpTo(p) ? DAYS : part == Part.EVENING ? EVERY_OTHER : 0;
+        return !ledUpTo(p) ? DAYS : part == Part.EVENING ? Tolerance.LED_UP_TO_USES : 0;
     }
 
     private static final int DAYS = 7;
-    private static final int EVERY_OTHER = 3;
 
     /** Nights a week that it will come to once it is got used to: what it is chosen for. */
     int inTime(Product p) {

@@ -40,7 +40,7 @@ public final class Layout {
     private final Band band;
     private final Set<ProductId> owned;
     private final Map<ProductId, OnNights> nights;
-    private final Function<ProductId, List<Because>> purpose;
+    private final Function<ProductId, Said> said;
     private final ByHand byHand;
     private final boolean reactive;
 
@@ -67,9 +67,17 @@ public final class Layout {
     }
 
     /**
+     * What is told of a product beside how it is used.
+     *
+     * @param purpose what it is for
+     * @param heed what of it is to be read before it is used on this skin
+     */
+    public record Said(List<Because> purpose, List<Because> heed) {}
+
+    /**
      * @param band the skin that amounts are measured for
      * @param nights of the steps that are not daily
-     * @param purpose what each product is for
+     * @param said what is told of each product
      * @param byHand what the therapist has changed
      * @param reactive whether the skin is treated as sensitive
      */
@@ -78,14 +86,14 @@ public final class Layout {
             Band band,
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
-            Function<ProductId, List<Because>> purpose,
+            Function<ProductId, Said> said,
             ByHand byHand,
             boolean reactive) {
         this.method = method;
         this.band = band;
         this.owned = owned;
         this.nights = nights;
-        this.purpose = purpose;
+        this.said = said;
         this.byHand = byHand;
         this.reactive = reactive;
     }
@@ -148,6 +156,7 @@ public final class Layout {
         OnNights on = on(part, p.id(), hand);
         Schedule.Task task = task(part, sorted, i);
         boolean underSunscreen = underSunscreen(sorted, i) && task.settle() == creamBeforeSunscreen(method);
+        Said about = said.apply(p.id());
         return new Step(
                 i + 1,
                 p.id(),
@@ -173,7 +182,8 @@ public final class Layout {
                 owned.contains(p.id()),
                 p.prescription(),
                 place(order, sorted, i),
-                purpose.apply(p.id()),
+                about.purpose(),
+                about.heed(),
                 next(part, order, sorted, i),
                 Step.Hand.of(hand, byHand.keeps(part, p.id())),
                 Moves.shifts(order, sorted, i));

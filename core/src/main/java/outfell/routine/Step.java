@@ -26,6 +26,7 @@ import outfell.product.StepKind;
  * @param owned whether it stands on the client's own shelf
  * @param place why it stands here
  * @param purpose what it is for, most weighty first
+ * @param heed what of it is to be read before it is used on this skin
  * @param next why it stands before the step after it; for the last step why nothing follows
  * @param hand what is hers and not computed
  * @param shifts every other place that it could have in its routine
@@ -56,6 +57,7 @@ public record Step(
         boolean prescription,
         Because place,
         List<Because> purpose,
+        List<Because> heed,
         Because next,
         Hand hand,
         List<Moves.Shift> shifts) {

@@ -3,6 +3,7 @@ package outfell.routine;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
@@ -256,7 +257,7 @@ public final class StepOrder {
         }
         return reasons.isEmpty()
                 ? (after.isEmpty() ? "The last layer." : "The first layer on clean skin.")
-                : StepOrder.capital(String.join("; ", reasons)) + ".";
+                : StringUtils.capitalize(String.join("; ", reasons)) + ".";
     }
 
     private String afterNeighbour(Product step, Product last) {
@@ -286,10 +287,6 @@ public final class StepOrder {
                                         : "the %s after it has no water in it".formatted(label(next)));
             default -> Optional.empty();
         };
-    }
-
-    private static String capital(String text) {
-        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     private static String gradeOfLast(List<Product> before) {

@@ -49,7 +49,8 @@ final class Allergies {
 
         /** What of a product is meant, as printed. */
         Optional<String> in(Product product) {
-            return lines(product).stream()
+            return product.label()
+                    .all()
                     .filter(this::is)
                     .map(LabelLine::printed)
                     .findFirst()
@@ -69,12 +70,6 @@ final class Allergies {
 
         private boolean excepted(String text) {
             return not.stream().anyMatch(n -> Lexicon.standsIn(n, text));
-        }
-
-        private static List<LabelLine> lines(Product product) {
-            List<LabelLine> all = new ArrayList<>(product.label().claimed());
-            all.addAll(product.label().lines());
-            return all;
         }
     }
 

@@ -2,7 +2,6 @@ package outfell.safety;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -41,8 +40,6 @@ public record Ban(
         Because because) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
     private static final String NOT_ASKED = "not-asked";
-    /** What is washed off after a minute leaves about a quarter of its work behind; house judgement. */
-    static final double RINSED = 0.25;
 
     /**
      * What a row of the table puts out.
@@ -201,9 +198,11 @@ public record Ban(
         if (out.leaveOn() && product.kind().comesOff()) {
             return Optional.empty();
         }
-        List<LabelLine> lines = new ArrayList<>(product.label().claimed());
-        lines.addAll(product.label().lines());
-        return lines.stream().filter(l -> l.is(out.tags())).map(Ban::printed).findFirst();
+        return product.label()
+                .all()
+                .filter(l -> l.is(out.tags()))
+                .map(Ban::printed)
+                .findFirst();
     }
 
     private static String printed(LabelLine line) {
@@ -216,10 +215,10 @@ public record Ban(
     }
 
     private Optional<String> family(Product product) {
-        boolean rinsed = product.kind() == StepKind.WASH || product.kind() == StepKind.FIRST_CLEANSE;
+        double left = Kinds.of(product.kind()).left();
         return product.actives().stream()
-                .filter(a -> !rinsed || Actives.of(a.kind()).actsRinsed())
-                .filter(a -> isOut(a, rinsed ? RINSED : 1))
+                .filter(a -> left == 1 || Actives.of(a.kind()).actsRinsed())
+                .filter(a -> isOut(a, left))
                 .map(this::words)
                 .findFirst();
     }

@@ -28,9 +28,9 @@ final class Medicines {
      * A word of the client's that the table knows.
      *
      * @param kind its class
-     * @param sentence what it was taken for
+     * @param because what it was taken for, with the evidence of its row
      */
-    record Match(String kind, String sentence) {}
+    record Match(String kind, Because because) {}
 
     private static final Row FILE = KnowledgeFile.yaml("medicines.yaml");
     private static final Lexicon<String> ROUTES = places("routes");
@@ -62,7 +62,7 @@ final class Medicines {
             boolean still =
                     ended.map(e -> today.isBefore(e.plusDays(m.clearDays()))).orElse(true);
             if (thatWay && there && still) {
-                matches.add(new Match(m.kind(), sentence(typed, hit)));
+                matches.add(new Match(m.kind(), m.because().withSentence(sentence(typed, hit))));
             }
         }
         return List.copyOf(matches);

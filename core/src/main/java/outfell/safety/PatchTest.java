@@ -7,6 +7,7 @@ import java.util.Optional;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.product.Tag;
 
 /**
  * A patch test of one product on one client: not the diagnostic test of a clinic.
@@ -30,6 +31,9 @@ public record PatchTest(Kind kind, Site site, LocalDateTime started, List<Readin
             r -> new SiteOfTest(r.one("id", Site.class), r.text("label"), r.text("amount")),
             SiteOfTest::site);
     private static final List<String> GRADES = FILE.texts("grades");
+    /** What is tested on a skin that reacts, beside what always is. */
+    public static final List<Tag> SENSITIVE_TESTS = FILE.several("sensitive-tests", Tag.class);
+
     private static final double WEAL_HOURS = FILE.number("weal-hours", 0, 24);
     private static final double LASTING_HOURS = FILE.number("lasting-hours", 0, 240);
 

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.safety.Answers.Answer;
@@ -147,13 +148,18 @@ public final class SafetyScreen {
     }
 
     private static Caution medicine(String word, LocalDate today) {
-        List<Medicines.Match> matches = Medicines.of(word, today);
+        List<Because> matches =
+                Medicines.of(word, today).stream().map(Medicines.Match::because).toList();
+        String unknown =
+                "\"%s\" is not in the table, or is taken in a way or so long ago that it does not count: ask the pharmacist whether it changes how skin bears sun or rubbing."
+                        .formatted(word);
         String said = matches.isEmpty()
-                ? "\"%s\" is not in the table, or is taken in a way or so long ago that it does not count: ask the pharmacist whether it changes how skin bears sun or rubbing."
-                        .formatted(word)
-                : matches.stream().map(Medicines.Match::sentence).distinct().collect(Collectors.joining(" "))
+                ? unknown
+                : matches.stream().map(Because::sentence).distinct().collect(Collectors.joining(" "))
                         + " A match by text: ask the client.";
-        return new Caution("medicine: " + word, said, "", Because.house(said));
+        Because because =
+                matches.isEmpty() ? Because.house(said) : matches.getFirst().withSentence(said);
+        return new Caution("medicine: " + word, said, "", because);
     }
 
     private static List<Question> asked(Condition.Facts facts) {
@@ -211,15 +217,12 @@ public final class SafetyScreen {
                                 r.spf(),
                                 r.because()
                                         .withSentence("%s: SPF %d at least, strong in UVA, all year."
-                                                .formatted(capital(r.label()), r.spf())))),
+                                                .formatted(StringUtils.capitalize(r.label()), r.spf())))),
                 rules.stream()
                         .filter(Rule::holdsAcids)
                         .findFirst()
-                        .map(r -> r.because().withSentence("%s: no acid is begun.".formatted(capital(r.label())))));
-    }
-
-    private static String capital(String words) {
-        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+                        .map(r -> r.because()
+                                .withSentence("%s: no acid is begun.".formatted(StringUtils.capitalize(r.label())))));
     }
 
     private static String label(String id) {

@@ -3,6 +3,7 @@ package outfell.safety;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.product.Product;
@@ -141,16 +142,18 @@ public record SafetyVerdict(
                 .toList();
     }
 
-    /** What a prescriber must hear of a prescribed product: each ban that it would fall under. */
-    public List<Because> tellPrescriber(Product product) {
-        return product.prescription()
-                ? bans.stream()
-                        .filter(b -> !b.beside())
-                        .map(b -> b.matches(product))
-                        .flatMap(Optional::stream)
-                        .map(b -> b.withSentence(b.sentence() + " Ask the prescriber before the next dose."))
-                        .toList()
-                : List.of();
+    /** What a prescriber must hear of a prescribed product: the ban that it would fall under, and the others by name. */
+    public Optional<Because> tellPrescriber(Product product) {
+        List<Ban> against = bans.stream()
+                .filter(b -> product.prescription() && !b.beside())
+                .filter(b -> b.matches(product).isPresent())
+                .toList();
+        String others = against.stream().skip(1).map(Ban::name).distinct().collect(Collectors.joining(", "));
+        String also = others.isEmpty() ? "" : " Also against it: %s.".formatted(others);
+        return against.stream()
+                .findFirst()
+                .flatMap(b -> b.matches(product))
+                .map(b -> b.withSentence(b.sentence() + also + " Ask the prescriber before the next dose."));
     }
 
     /** What stays unknown of a product on a skin with an open ban: names that nobody here can read. */

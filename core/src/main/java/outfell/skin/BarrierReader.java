@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.skin.SkinVerdict.Barrier;
@@ -143,7 +144,7 @@ final class BarrierReader {
         String advice = calm ? " A calm reset comes first." : state == BarrierState.STRAINED ? " Go gently." : "";
         String by = ratio.isPresent() ? "" : " By eye only.";
         return new Because(
-                "%s: %s of 100.%s%s".formatted(SkinReader.capital(String.join(", ", facts)), n(index), advice, by),
+                "%s: %s of 100.%s%s".formatted(StringUtils.capitalize(String.join(", ", facts)), n(index), advice, by),
                 Evidence.PROPOSED,
                 "kottner-2013");
     }

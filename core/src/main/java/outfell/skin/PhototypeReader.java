@@ -3,6 +3,7 @@ package outfell.skin;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -69,7 +70,7 @@ public final class PhototypeReader {
                 sure,
                 c.because()
                         .withSentence("%s.%s Sunscreen every morning, whatever the phototype."
-                                .formatted(SkinReader.capital(said), careful)));
+                                .formatted(StringUtils.capitalize(said), careful)));
     }
 
     /** What the therapist has set. */

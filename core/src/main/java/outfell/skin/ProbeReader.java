@@ -5,6 +5,7 @@ import static outfell.skin.SkinReader.n;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.skin.SkinVerdict.ProbeLine;
@@ -48,7 +49,8 @@ final class ProbeReader {
                 bands.words(p.quantity(), p.zone(), p.median()),
                 judged.standing(),
                 counts,
-                new Because("%s: %s.".formatted(SkinReader.capital(found), weighed), Evidence.SMALL, "pinnagoda-1990"));
+                new Because(
+                        "%s: %s.".formatted(StringUtils.capitalize(found), weighed), Evidence.SMALL, "pinnagoda-1990"));
     }
 
     private static String share(double counts) {

@@ -1,12 +1,12 @@
 package outfell.skin;
 
-import static outfell.skin.SkinReader.capital;
 import static outfell.skin.SkinReader.n;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.skin.SkinVerdict.Sensitivity;
@@ -58,7 +58,7 @@ final class SensitivityReader {
         reading.history()
                 .reactions()
                 .ifPresent(r -> facts.add(r == 1 ? "1 reaction this year" : r + " reactions this year"));
-        String found = facts.isEmpty() ? "Nothing asked yet" : capital(String.join(", ", facts));
+        String found = facts.isEmpty() ? "Nothing asked yet" : StringUtils.capitalize(String.join(", ", facts));
         String end = score < 0 ? "too little to score" : "score %s, sensitive from 45".formatted(n(score));
         String treat = override ? " A sting of 2 or redness of 3 is treated as sensitive until shown otherwise." : "";
         return new Because("%s: %s.%s".formatted(found, end, treat), Evidence.PROPOSED, "misery-2017");

@@ -160,10 +160,6 @@ public final class SkinReader {
         return x == Math.rint(x) ? "%.0f".formatted(x) : String.format(Locale.ROOT, "%.1f", x);
     }
 
-    static String capital(String text) {
-        return text.isEmpty() ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
-    }
-
     static String zoneList(Iterable<Zone> zones) {
         Set<String> words = new LinkedHashSet<>();
         zones.forEach(z -> words.add(z.words()));

@@ -1,6 +1,5 @@
 package outfell.skin;
 
-import static outfell.skin.SkinReader.capital;
 import static outfell.skin.SkinReader.n;
 
 import java.util.ArrayList;
@@ -8,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.skin.SkinVerdict.ZoneType;
@@ -127,6 +127,9 @@ final class TypeReader {
                 .filter(p -> reading.weight(p) > 0)
                 .ifPresent(p -> facts.add("sebum %s µg/cm²".formatted(n(p.median()))));
         return "%s on the %s puts oil at %s."
-                .formatted(capital(String.join(" and ", facts)), zone.words(), n(Axis.tenth(point.value())));
+                .formatted(
+                        StringUtils.capitalize(String.join(" and ", facts)),
+                        zone.words(),
+                        n(Axis.tenth(point.value())));
     }
 }

@@ -1,6 +1,5 @@
 package outfell.skin;
 
-import static outfell.skin.SkinReader.capital;
 import static outfell.skin.SkinReader.n;
 
 import java.util.ArrayList;
@@ -9,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.skin.SkinVerdict.OilyOrThirsty;
@@ -63,7 +63,8 @@ final class WaterReader {
                 .ifPresent(p -> facts.add("hydration %s on the %s"
                         .formatted(n(p.median()), p.zone().words())));
         String condition = state != WaterState.HYDRATED ? " A condition, not a type: it can pass." : "";
-        String found = facts.isEmpty() ? "No tightness and no flaking" : capital(String.join(", ", facts));
+        String found =
+                facts.isEmpty() ? "No tightness and no flaking" : StringUtils.capitalize(String.join(", ", facts));
         return new Because(
                 "%s: water %s of 100.%s".formatted(found, n(w), condition), Evidence.PROPOSED, "heinrich-2003");
     }

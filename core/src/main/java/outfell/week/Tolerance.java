@@ -10,8 +10,8 @@ import outfell.knowledge.Row;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
+import outfell.product.Kinds;
 import outfell.product.Product;
-import outfell.product.StepKind;
 import outfell.skin.Band;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.BarrierState;
@@ -50,10 +50,13 @@ public record Tolerance(
     private static final List<ActiveKind> EXFOLIANTS = List.of(
             ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.ENZYME, ActiveKind.SCRUB, ActiveKind.CLAY);
     private static final double RINSED_POINTS = FILE.number("rinsed-points", 0, 10);
-    private static final double RINSED_EXFOLIATION = FILE.number("rinsed-exfoliation", 0, 1);
     private static final double CLAY_EXFOLIATION = FILE.number("clay-exfoliation", 0, 1);
     private static final double PRESCRIBED_POINTS = FILE.number("prescribed-points", 0, 10);
     private static final int FIRST_WEEKS_USES = FILE.whole("first-weeks-uses", 0, 7);
+    /** Evenings a week of a daily step that is led up to. */
+    public static final int LED_UP_TO_USES = FILE.whole("led-up-to-uses", 1, 7);
+    /** From one new strong thing to the next. */
+    public static final int DAYS_BETWEEN_NEW = FILE.whole("days-between-new", 1, 60);
 
     public static Tolerance of(Kind kind) {
         Tolerance tolerance = ALL.get(kind);
@@ -110,7 +113,7 @@ public record Tolerance(
             return 0;
         }
         boolean clayAlone = EXFOLIANTS.stream().noneMatch(k -> k != ActiveKind.CLAY && product.has(k));
-        return rinsed(product) ? RINSED_EXFOLIATION : clayAlone ? CLAY_EXFOLIATION : 1;
+        return rinsed(product) ? Kinds.of(product.kind()).left() : clayAlone ? CLAY_EXFOLIATION : 1;
     }
 
     private static boolean exfoliates(Product product) {
@@ -118,7 +121,7 @@ public record Tolerance(
     }
 
     private static boolean rinsed(Product product) {
-        return product.kind() == StepKind.WASH || product.kind() == StepKind.FIRST_CLEANSE;
+        return Kinds.of(product.kind()).left() < 1;
     }
 
     /**

@@ -24,6 +24,8 @@ import outfell.product.StepKind;
 import outfell.skin.Band;
 
 class StepOrderTest {
+    private static final Layout.Said SAID_NOTHING = new Layout.Said(List.of(), List.of());
+
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();
 
@@ -108,7 +110,7 @@ class StepOrderTest {
     @Test
     void every_step_says_why_it_stands_where_it_does() {
         Layout layout =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, false);
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
         Routine morning = layout.lay(
                 Part.MORNING,
                 products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"),
@@ -148,7 +150,7 @@ class StepOrderTest {
                 new ProductId("retinal-cream-005"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
         Layout layout =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> List.of(), Layout.ByHand.NOTHING, false);
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
         Routine evening = layout.lay(
                 Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
         assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);
@@ -194,9 +196,9 @@ class StepOrderTest {
     @Test
     void a_retinoid_on_reactive_skin_goes_between_two_thin_coats_of_cream() {
         Layout reactive =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, true);
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, true);
         Layout calm =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, false);
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
         List<Product> steps = products("retinal-cream-005", "cream-ceramide-night");
         Step between = reactive.lay(Part.EVENING, steps, 20).steps().getFirst();
         Step under = calm.lay(Part.EVENING, steps, 20).steps().getFirst();
@@ -221,7 +223,7 @@ class StepOrderTest {
                 OptionalDouble.empty(),
                 false));
         Layout layout =
-                new Layout(LAYERED, Band.NORMAL, Set.of(), Map.of(), id -> List.of(), Layout.ByHand.NOTHING, false);
+                new Layout(LAYERED, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
         Step plain = layout.lay(Part.EVENING, List.of(one), 20).steps().getFirst();
         Step block = layout.lay(Part.EVENING, List.of(two), 20).steps().getFirst();
         assertThat(block.contact()).isEqualTo(2 * plain.contact());
@@ -237,7 +239,7 @@ class StepOrderTest {
                 new ProductId("enzyme-powder"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
         Layout layout =
-                new Layout(retone, Band.NORMAL, Set.of(), nights, id -> List.of(), Layout.ByHand.NOTHING, false);
+                new Layout(retone, Band.NORMAL, Set.of(), nights, id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
         List<Product> steps = products("gel-wash-low-foam", "enzyme-powder", "toner-water", "cream-ceramide-night");
         assertThat(layout.lay(Part.EVENING, steps, 20).steps().get(2).technique())
                 .endsWith("; on exfoliation nights one layer before it, the others after it");
