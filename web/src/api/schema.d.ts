@@ -2685,6 +2685,7 @@ export interface components {
             hand: components["schemas"]["Hand"];
             /** Format: int32 */
             handsOn: number;
+            heed: components["schemas"]["Because"][];
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
             kindLabel: string;

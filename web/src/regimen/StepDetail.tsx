@@ -84,6 +84,11 @@ export function StepDetail({
               <b>{say('regimen.movedByHand')}</b> {step.hand.movedBecause}
             </li>
           )}
+          {step.heed.map((h) => (
+            <li key={h.sentence} className="heed">
+              <b>{say('regimen.readFirst')}</b> <Why because={h} />
+            </li>
+          ))}
           {step.purpose.map((p) => (
             <li key={p.sentence}>
               <b>{say('regimen.for')}</b> <Why because={p} />

@@ -13,8 +13,10 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Life;
 import outfell.regimen.Consultation.Owned;
@@ -227,6 +229,61 @@ class SafetyInPlanTest {
                 List.of(),
                 Consultation.House.SHIPPED));
         assertThat(titles(calm)).doesNotContain("Full make-up");
+    }
+
+    @Test
+    void what_waits_for_a_sunscreen_only_waits() {
+        List<Product> house = Consultations.CATALOGUE.stream()
+                .filter(p -> p.kind() != StepKind.SUNSCREEN)
+                .toList();
+        Regimen r = owning(
+                house,
+                Consultations.product("sun-fluid-50"),
+                Consultations.TODAY.minusMonths(12),
+                Consultations.product("salicylic-fluid-2"));
+        assertThat(r.shelf())
+                .filteredOn(s -> s.because().sentence().contains("no sunscreen that can be believed"))
+                .singleElement()
+                .satisfies(s -> assertThat(s.fate()).isEqualTo(Regimen.Fate.WAITS));
+    }
+
+    @Test
+    void a_name_that_nobody_knows_is_said_at_its_step_while_a_ban_is_open() {
+        Product cream = ProductReader.read(new Product.Facts(
+                new ProductId("cream-kelp"),
+                "Kelp cream",
+                "Slipway Works",
+                50,
+                "ml",
+                9,
+                "Aqua, Glycerin, Caprylic/Capric Triglyceride, Kelp Moonlight Complex, Phenoxyethanol",
+                Optional.of(StepKind.MOISTURISER),
+                OptionalDouble.of(5),
+                false));
+        List<Product> house = java.util.stream.Stream.concat(
+                        Consultations.CATALOGUE.stream().filter(p -> p.kind() != StepKind.MOISTURISER),
+                        java.util.stream.Stream.of(cream))
+                .toList();
+        assertThat(heed(house, cream, Consultations.NOTHING.yes("lanolin")))
+                .singleElement()
+                .satisfies(b -> assertThat(b.sentence()).contains("Kelp Moonlight Complex", "lanolin"));
+        assertThat(heed(house, cream, Consultations.NOTHING)).isEmpty();
+    }
+
+    private static List<Because> heed(List<Product> house, Product of, Answers answers) {
+        return planned(Consultations.of(
+                        face().with(Sign.SHINE, 0, 0, 0, 0, 0).reading(),
+                        "classic",
+                        Month.NOVEMBER,
+                        house,
+                        List.of(),
+                        answers,
+                        Life.USUAL))
+                .steps()
+                .filter(s -> s.product().equals(of.id()))
+                .findFirst()
+                .orElseThrow()
+                .heed();
     }
 
     private static List<String> titles(Regimen r) {

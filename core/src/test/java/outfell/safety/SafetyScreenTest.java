@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -297,8 +298,12 @@ class SafetyScreenTest {
     void a_medicine_is_known_by_its_name_and_an_unknown_one_is_said() {
         SafetyVerdict known = screen(taking("Doxycycline 100 mg"), face());
         assertThat(known.bans()).anyMatch(b -> b.rule().equals("photosensitising"));
-        assertThat(known.cautions())
-                .anySatisfy(c -> assertThat(c.forTherapist()).contains("ask the client"));
+        assertThat(known.cautions()).anySatisfy(c -> {
+            assertThat(c.forTherapist()).contains("ask the client");
+            assertThat(c.because().source())
+                    .as("the source of the row, not of the house")
+                    .isNotEqualTo("house");
+        });
         SafetyVerdict unknown = screen(taking("Krakendrops"), face());
         assertThat(unknown.bans()).isEmpty();
         assertThat(unknown.cautions())
@@ -432,6 +437,22 @@ class SafetyScreenTest {
                 .contains("Kelp Moonlight Complex", "lanolin");
         assertThat(screen(NOTHING, face()).forbids(named("Night cream", ""))).isEmpty();
         assertThat(screen(NOTHING, face()).unknownIn(holding("Kelp Moonlight Complex")))
+                .isEmpty();
+    }
+
+    @Test
+    void a_prescriber_hears_once_of_each_product_with_every_ban_by_name() {
+        Product retinoid = prescribed("Aqua, Tretinoin 0.05 %");
+        Because told = screen(NOTHING.yes("pregnant").yes("trying"), face())
+                .tellPrescriber(retinoid)
+                .orElseThrow();
+        assertThat(told.sentence()).contains("Also against it: ", "Ask the prescriber before the next dose.");
+        assertThat(screen(NOTHING.yes("pregnant"), face())
+                        .tellPrescriber(retinoid)
+                        .orElseThrow()
+                        .sentence())
+                .doesNotContain("Also against it");
+        assertThat(screen(NOTHING.yes("pregnant"), face()).tellPrescriber(prescribed("Aqua, Azelaic Acid 20 %")))
                 .isEmpty();
     }
 
