@@ -74,11 +74,25 @@ const NOT_QUEUED = [
   /\/backups$/,
 ]
 
+/** What plans, and so may take a while. */
+const PLANS = /^\/api\/visits\/[^/]+\/(plan|supply)/
+
+/** Sends what plans under a name; once nobody waits for the answer, the server is told to give it up. */
+function sendWithName(request: Request): Promise<Response> {
+  const name = crypto.randomUUID()
+  request.headers.set('X-Ask', name)
+  request.signal.addEventListener('abort', () => {
+    fetch(`/api/asks/${name}`, { method: 'DELETE' }).catch(() => undefined)
+  })
+  return fetch(request)
+}
+
 /** Sends; a write that cannot be sent waits in its turn. A shelf label that is kept is one, though it ends like a reading. */
 async function sendOrWait(request: Request): Promise<Response> {
   const path = new URL(request.url).pathname
   const queued =
     request.method !== 'GET' && (/\/shelf\/labels$/.test(path) || !NOT_QUEUED.some((p) => p.test(path)))
+  if (request.method === 'GET' && PLANS.test(path)) return sendWithName(request)
   if (!queued) return fetch(request)
   const copy = request.clone()
   try {
@@ -105,7 +119,8 @@ export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
   try {
     answer = await request
   } catch (failure) {
-    throw failure instanceof Queued ? failure : new Unreachable()
+    const abandoned = failure instanceof DOMException && failure.name === 'AbortError'
+    throw failure instanceof Queued || abandoned ? failure : new Unreachable()
   }
   if (answer.response.ok) {
     return answer.data as T

@@ -240,8 +240,8 @@ export const usePresent = (visit: string, version: number) =>
 export const useSupply = (visit: string, version: number, month: Month) =>
   useQuery({
     queryKey: keys.supply(visit, version, month),
-    queryFn: () =>
-      ask(api.GET('/api/visits/{id}/supply', { params: { path: { id: visit }, query: { month } } })),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/supply', { params: { path: { id: visit }, query: { month } }, signal })),
     placeholderData: keepPreviousData,
   })
 
@@ -249,7 +249,8 @@ export const useSupply = (visit: string, version: number, month: Month) =>
 export const useFindings = (visit: string, version: number) =>
   useQuery({
     queryKey: keys.findings(visit, version),
-    queryFn: () => ask(api.GET('/api/visits/{id}/plan/findings', { params: { path: { id: visit } } })),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/plan/findings', { params: { path: { id: visit } }, signal })),
     placeholderData: keepPreviousData,
   })
 
@@ -257,7 +258,8 @@ export const useFindings = (visit: string, version: number) =>
 export const useLoosened = (visit: string, version: number) =>
   useQuery({
     queryKey: keys.loosened(visit, version),
-    queryFn: () => ask(api.GET('/api/visits/{id}/plan/limits', { params: { path: { id: visit } } })),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/plan/limits', { params: { path: { id: visit } }, signal })),
     placeholderData: keepPreviousData,
   })
 
@@ -265,8 +267,9 @@ export const useLoosened = (visit: string, version: number) =>
 export const useComputed = (visit: string, version: number, wanted: boolean) =>
   useQuery({
     queryKey: keys.compared(visit, version, 'computed'),
-    queryFn: async () =>
-      (await ask(api.GET('/api/visits/{id}/plan/computed', { params: { path: { id: visit } } }))) ?? null,
+    queryFn: async ({ signal }) =>
+      (await ask(api.GET('/api/visits/{id}/plan/computed', { params: { path: { id: visit } }, signal }))) ??
+      null,
     enabled: wanted,
     placeholderData: keepPreviousData,
   })
@@ -275,8 +278,9 @@ export const useComputed = (visit: string, version: number, wanted: boolean) =>
 export const useCheaper = (visit: string, version: number) =>
   useQuery({
     queryKey: keys.compared(visit, version, 'cheaper'),
-    queryFn: async () =>
-      (await ask(api.GET('/api/visits/{id}/plan/cheaper', { params: { path: { id: visit } } }))) ?? null,
+    queryFn: async ({ signal }) =>
+      (await ask(api.GET('/api/visits/{id}/plan/cheaper', { params: { path: { id: visit } }, signal }))) ??
+      null,
     placeholderData: keepPreviousData,
   })
 

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/asks/{ask}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["giveUp"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -3096,6 +3112,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    giveUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ask: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     add_2: {
         parameters: {
             query?: never;

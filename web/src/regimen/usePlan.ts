@@ -11,9 +11,12 @@ export function usePlan({ visit, work }: VisitContext, month: Month, instead?: s
   const ready = !work.draft.dirty && shelf.isSuccess
   return useQuery<PlanAnswer>({
     queryKey: keys.plan(visit.id, work.draft.document.version, month, shelfKey, instead),
-    queryFn: () =>
+    queryFn: ({ signal }) =>
       ask(
-        api.GET('/api/visits/{id}/plan', { params: { path: { id: visit.id }, query: { month, instead } } }),
+        api.GET('/api/visits/{id}/plan', {
+          params: { path: { id: visit.id }, query: { month, instead } },
+          signal,
+        }),
       ),
     enabled: ready,
     placeholderData: keepPreviousData,

@@ -58,6 +58,12 @@ class Gate extends OncePerRequestFilter {
             "form-action 'self'",
             "frame-ancestors 'none'");
 
+    private final Asks asks;
+
+    Gate(Asks asks) {
+        this.asks = asks;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
@@ -83,11 +89,11 @@ class Gate extends OncePerRequestFilter {
         void run() throws ServletException, IOException;
     }
 
-    /** Nobody waits longer for a plan; what plans asks at every node whether that time is over. */
-    private static void within(HttpServletRequest request, Handling handling) throws ServletException, IOException {
+    /** Nobody waits longer for a plan; what plans asks at every node whether that time is over, or its asker has given it up. */
+    private void within(HttpServletRequest request, Handling handling) throws ServletException, IOException {
         long end = System.nanoTime() + PATIENCE.toNanos();
-        try {
-            Patience.until(() -> System.nanoTime() - end > 0, () -> {
+        try (Asks.Ask asked = asks.begin(request.getHeader("X-Ask"))) {
+            Patience.until(() -> asked.givenUp() || System.nanoTime() - end > 0, () -> {
                 handling.run();
                 return true;
             });

@@ -52,7 +52,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail tooLong(Patience.Over over) {
         return refused(
                 Problem.tooLong(
-                        "This plan takes longer than anybody waits, so it was given up. Fewer steps, minutes or products make it quicker."));
+                        "This plan takes longer than anybody waits for it, so it was given up. Fewer steps, minutes or products make it quicker."));
     }
 
     @ExceptionHandler
