@@ -1253,8 +1253,6 @@ export interface components {
         };
         Alternative: {
             because: components["schemas"]["Because"];
-            /** Format: double */
-            behind: number;
             name: string;
             /** Format: double */
             priceDifference: number;
@@ -1291,6 +1289,7 @@ export interface components {
             air: components["schemas"]["Air"];
             exfoliantsHalved: components["schemas"]["Whether"];
             moisturiser: components["schemas"]["Graded"];
+            moisturiserByDay: components["schemas"]["Graded"];
             moisturiserNeeded: components["schemas"]["Whether"];
             newAcid: components["schemas"]["Whether"];
             newRetinoid: components["schemas"]["Whether"];

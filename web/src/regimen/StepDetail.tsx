@@ -143,8 +143,6 @@ export function StepDetail({
                 <b>{a.name}</b>
                 <span className="second">
                   {' '}
-                  {a.behind}
-                  {say('regimen.pointsBehind')}
                   {a.because.sentence}
                   {a.priceDifference !== 0 &&
                     ` ${money.words(Math.abs(a.priceDifference))} ${a.priceDifference < 0 ? say('regimen.less') : 'more'}.`}

@@ -26,6 +26,7 @@ public final class Actives {
      * @param byDay whether it may be worn by day
      * @param ledUpTo whether a daily step of it begins every other evening
      * @param needsSunscreen whether it is not left on without a sunscreen
+     * @param bland whether it only waters, softens, seals or soothes: a new one is no event
      * @param patchFirst whether a product of it that is new to a client is patch-tested first
      * @param because evidence and source of the row
      */
@@ -42,6 +43,7 @@ public final class Actives {
             boolean byDay,
             boolean ledUpTo,
             boolean needsSunscreen,
+            boolean bland,
             boolean patchFirst,
             Because because) {
         boolean holds(Ingredient ingredient) {
@@ -130,6 +132,7 @@ public final class Actives {
                 !row.flag("evening-only"),
                 row.flag("led-up-to"),
                 row.flag("needs-sunscreen"),
+                row.flag("bland"),
                 row.flag("patch-first"),
                 row.because(row.text("label")));
     }

@@ -54,6 +54,12 @@ public final class Kinds {
         return Objects.requireNonNull(BY_KIND.get(kind));
     }
 
+    /** The kind as one of many: "a wash", "an essence". */
+    public static String one(StepKind kind) {
+        String label = of(kind).label();
+        return ("aeiou".indexOf(label.charAt(0)) >= 0 ? "an " : "a ") + label;
+    }
+
     static Optional<StepKind> byName(String name) {
         return first(KIND_WORDS, name);
     }

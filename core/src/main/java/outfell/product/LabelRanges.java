@@ -24,6 +24,8 @@ final class LabelRanges {
     private static final Set<String> RELIABLE = Set.copyOf(MARKERS.texts("reliable"));
     private static final Set<String> WEAK = Set.copyOf(MARKERS.texts("weak"));
     private static final double TRACE = 0.001;
+    /** Places of a list above which an acid may be there for its own sake. */
+    private static final int FAR_DOWN = 3;
 
     private record Range(double low, double high, String why) {}
 
@@ -47,11 +49,22 @@ final class LabelRanges {
         return new Label(lines, line, List.of());
     }
 
+    /** Perfume or an acid that sets the pH, far down a list and right before a marker, stands at the line with it. */
+    private static int withWeakBefore(List<Matched> descending, int marker) {
+        int at = marker;
+        while (at > FAR_DOWN
+                && named(descending.get(at - 1), WEAK)
+                && descending.get(at - 1).token().declared().isEmpty()) {
+            at--;
+        }
+        return at;
+    }
+
     /** The earliest reliable marker; else a weak one, unless something declared above one percent follows it. */
     private static int onePercentLine(List<Matched> descending) {
         for (int i = 0; i < descending.size(); i++) {
             if (named(descending.get(i), RELIABLE)) {
-                return i + 1;
+                return withWeakBefore(descending, i) + 1;
             }
         }
         for (int i = 0; i < descending.size(); i++) {

@@ -239,10 +239,7 @@ public record Product(
                 .filter(a -> Actives.of(a.kind()).rationed())
                 .findFirst()
                 .or(() -> actives.stream()
-                        .filter(a -> a.kind() != ActiveKind.HUMECTANT
-                                && a.kind() != ActiveKind.SOOTHING
-                                && a.kind() != ActiveKind.CERAMIDE
-                                && a.kind() != ActiveKind.PETROLATUM)
+                        .filter(a -> !Actives.of(a.kind()).bland())
                         .findFirst());
     }
 }

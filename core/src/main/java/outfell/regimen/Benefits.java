@@ -41,12 +41,22 @@ final class Benefits {
         }
     }
 
+    /** What a product is not for, or for a share only, whatever its base holds. */
+    private record Purpose(
+            List<Concern> concerns, List<ActiveKind> holding, List<StepKind> kinds, double share, Because because) {
+        boolean speaksOf(Product p, Concern concern) {
+            return concerns.contains(concern) && (p.hasAny(holding) || kinds.contains(p.kind()));
+        }
+    }
+
     private static final Row FILE = KnowledgeFile.yaml("benefits.yaml");
     private static final List<Benefit> ALL =
             Row.unique(FILE.rows("benefits"), Benefits::read, b -> b.concern() + " " + b.active());
     private static final Map<ActiveKind, List<Benefit>> BY_ACTIVE = ALL.stream()
             .collect(
                     Collectors.groupingBy(Benefit::active, () -> new EnumMap<>(ActiveKind.class), Collectors.toList()));
+    private static final List<Purpose> PURPOSES =
+            FILE.rows("purposes").stream().map(Benefits::purpose).toList();
     private static final Map<StepKind, Double> REACH = reach();
     private static final Map<Concern, StepKind> ONLY = only();
 
@@ -71,9 +81,15 @@ final class Benefits {
             Product product, ActiveIn active, Benefit benefit, double usesPerWeek, Yardstick yardstick) {
         StepKind only = ONLY.get(benefit.concern());
         double reach = only == null ? REACH.getOrDefault(product.kind(), 0.0) : only == product.kind() ? 1 : 0;
-        return reach == 0
+        double purpose = PURPOSES.stream()
+                .filter(p -> p.speaksOf(product, benefit.concern()))
+                .mapToDouble(Purpose::share)
+                .min()
+                .orElse(1);
+        return reach * purpose == 0
                 ? 0
-                : yardstick.of(benefit.because().evidence())
+                : purpose
+                        * yardstick.of(benefit.because().evidence())
                         * fit(active, benefit, yardstick)
                         * Math.min(1, usesPerWeek / benefit.full())
                         * reach;
@@ -85,6 +101,17 @@ final class Benefits {
             return 1;
         }
         return active.high() < benefit.low() ? yardstick.belowUseful() : yardstick.strengthUnknown();
+    }
+
+    private static Purpose purpose(Row row) {
+        Purpose purpose = new Purpose(
+                row.several("concerns", Concern.class),
+                row.several("holding", ActiveKind.class),
+                row.several("kinds", StepKind.class),
+                row.number("share", 0, 1),
+                row.because("purpose"));
+        row.done();
+        return purpose;
     }
 
     private static Benefit read(Row row) {

@@ -2,7 +2,6 @@ package outfell.regimen;
 
 import java.time.DayOfWeek;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -31,32 +30,15 @@ import outfell.routine.Part;
 import outfell.routine.Routine;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
-import outfell.skin.Band;
-import outfell.skin.Concern;
+import outfell.skin.Sign;
 import outfell.skin.SkinVerdict;
 import outfell.skin.TypeVerdict;
 import outfell.week.Nights;
 import outfell.week.Tolerance;
 
-/** One plan in the making: which slots there are, who may fill them, the choice, and its layout. */
+/** One plan in the making: its slots, the choice among who may fill them, and its layout. */
 final class Draft {
-    /** What decides most comes first, so that the search cuts early; the choice does not depend on it. */
-    private static final List<StepKind> BRANCHING = List.of(
-            StepKind.MOISTURISER,
-            StepKind.SEAL,
-            StepKind.OIL,
-            StepKind.SUNSCREEN,
-            StepKind.TREATMENT,
-            StepKind.SERUM,
-            StepKind.TONER,
-            StepKind.ESSENCE,
-            StepKind.EYE,
-            StepKind.CLAY_MASK,
-            StepKind.ENZYME,
-            StepKind.SCRUB,
-            StepKind.LIP,
-            StepKind.WASH,
-            StepKind.FIRST_CLEANSE);
+    private static final double CENT = 0.005;
 
     private final Consultation consultation;
     private final SkinVerdict skin;
@@ -64,14 +46,16 @@ final class Draft {
     private final Asked asked;
     private final Tolerance tolerance;
     private final Method method;
-    private final List<Product> allowed;
     private final Uses uses;
     private final Adjustments adjustments;
     private final Pins pins;
+    private final Suits suits;
     private final Weigher weigher;
-    private final Yardstick yardstick;
     private final Patches patches;
     private final Barred barred;
+    private final List<Product> allowed;
+    private Slots places;
+    private final Allowance allowance;
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
 
@@ -92,64 +76,70 @@ final class Draft {
         this.pins = new Pins(consultation, safety, asked, tolerance, uses, barred);
         this.refusals.addAll(pins.refusals());
         this.refusals.addAll(adjustments.refusals());
-        this.yardstick = consultation.house().yardstick();
-        this.weigher = new Weigher(consultation, skin, asked, uses, allowed, adjustments.followed());
+        boolean tight = consultation.reading().observations().stream()
+                .anyMatch(o -> o.sign() == Sign.TIGHTNESS && o.grade() > 0);
+        this.suits = new Suits(skin, asked, tight);
+        this.weigher = new Weigher(consultation, skin, asked, uses, suits, allowed, adjustments.followed());
+        this.places = places(false);
+        this.allowance = new Allowance(consultation, uses, tolerance);
+    }
+
+    private Slots places(boolean pinched) {
+        return new Slots(consultation, skin, asked, allowed, barred, suits, weigher, pinched);
     }
 
     Regimen regimen() {
-        List<Slot> slots = slots(pins.kept());
-        Allowance allowance = allowance(slots);
-        Limits limits = allowance.limits();
-        notices.addAll(pins.notices());
-        notices.addAll(allowance.notices());
-        Search search = search(slots, limits);
-        Optional<Search.Found> found = search.run();
-        if (found.isPresent()) {
-            return laid(slots, found.get(), search, limits);
+        Posed posed = posed();
+        Posed.Found found = posed.choose();
+        if (overspends(posed, found)) {
+            Slots lenient = places(true);
+            Posed other = posed(lenient);
+            Posed.Found cheaper = other.choose();
+            if (money(cheaper.within()) < money(found.within())) {
+                places = lenient;
+                posed = other;
+                found = cheaper;
+                notices.add(Because.house(
+                        "The budget of %.0f a month is too small for what suits best: what is owned, or misses by little, stands in its place."
+                                .formatted(consultation.life().budget().orElse(0))));
+            }
         }
-        // the cheapest and quickest that is needed may be what wears the skin most: then its wear is let out, and said
-        Limits wider = allowance.wider();
-        notices.add(
-                Because.house(
-                        "What is needed and within money and time takes more off the skin than the week's total allows: look for a milder wash."));
-        Search again = search(slots, wider);
-        return laid(slots, again.run().orElseThrow(Draft::nothingFits), again, wider);
+        notices.addAll(places.notices());
+        notices.addAll(pins.notices());
+        notices.addAll(allowance.notices(
+                posed.slots(),
+                posed.problem().limits(),
+                found.within().problem().limits()));
+        if (!found.proven()) {
+            notices.add(
+                    Because.house(
+                            "There was more to try than time: this is the best that was found, and a better one may be there."));
+        }
+        return laid(posed.slots(), found);
     }
 
-    private static IllegalStateException nothingFits() {
-        return new IllegalStateException("The limits were widened until the needed steps fit, yet nothing fits.");
+    private static boolean overspends(Posed posed, Posed.Found found) {
+        return money(found.within()) > money(posed) + CENT;
     }
 
-    /** How many nodes the search looks at; for benchmarks and tests. */
-    Search.Found found() {
-        return searchOf(openSlots()).run().orElseThrow();
+    private static double money(Posed posed) {
+        return posed.problem().limits().get(Scarcity.MONEY.ordinal()).most();
     }
 
-    /** Every slot with everybody who may fill it, nothing pruned; for tests that try everything. */
-    List<Slot> openSlots() {
-        return slots(pins.kept());
+    /** The choice as it is posed: every slot with everybody who may fill it, and every limit. */
+    Posed posed() {
+        return posed(places);
     }
 
-    /** What any plan of these slots must keep to and pays for. */
-    Limits limitsOf(List<Slot> slots) {
-        return allowance(slots).limits();
-    }
-
-    private Allowance allowance(List<Slot> slots) {
-        return new Allowance(consultation, uses, tolerance, slots);
-    }
-
-    /** How many concerns the plan works on. */
-    int concerns() {
-        return weigher.concerns().size();
-    }
-
-    Search searchOf(List<Slot> slots) {
-        return search(slots, limitsOf(slots));
-    }
-
-    private Search search(List<Slot> slots, Limits limits) {
-        return new Search(slots, weigher.concerns().size(), weigher.products(), limits, yardstick);
+    private Posed posed(Slots from) {
+        List<Slot> slots = from.with(pins.kept());
+        return new Posed(
+                slots,
+                allowance.limits(slots),
+                weigher.firsts(),
+                weigher.concerns().size(),
+                weigher.products(),
+                consultation.house().yardstick());
     }
 
     /** What each ban keeps out of this plan, of the shelf and the catalogue. */
@@ -167,176 +157,9 @@ final class Draft {
                 .toList();
     }
 
-    // ---- slots
-
-    private List<Slot> slots(List<Choice> pins) {
-        List<Slot> slots = new ArrayList<>();
-        List<Choice> open = new ArrayList<>(pins);
-        for (Place place : places()) {
-            slots.addAll(fill(place, open));
-        }
-        for (Choice pin : open) {
-            Planner.find(consultation, pin.product())
-                    .flatMap(p -> weigher.weigh(p, pin.part(), p.kind(), false, false))
-                    .ifPresent(c -> slots.add(new Slot(pin.part(), c.product().kind(), 9, true, List.of(c))));
-        }
-        return slots.stream()
-                .sorted(Comparator.comparing(s -> BRANCHING.indexOf(s.kind())))
-                .toList();
-    }
-
-    /** A kind of slot that method, skin and season open; several alike when {@code many} is over one. */
-    private record Place(Part part, StepKind kind, int many, boolean required, boolean methodWants) {}
-
-    private List<Place> places() {
-        boolean known = !(skin.type() instanceof TypeVerdict.NotYet);
-        boolean calm = skin.barrier().calmReset();
-        boolean toner = method.tonerLayers() > 0;
-        boolean layered = method.tonerLayers() > 1;
-        List<Place> places = new ArrayList<>();
-        places.add(new Place(Part.MORNING, StepKind.SUNSCREEN, 1, true, false));
-        if (method.sunscreenAndCream() != Method.SunscreenAndCream.FILTER_IN_CREAM) {
-            places.add(new Place(
-                    Part.MORNING,
-                    StepKind.MOISTURISER,
-                    1,
-                    asked.moisturiserNeeded().yes(),
-                    false));
-        }
-        places.add(new Place(Part.EVENING, StepKind.MOISTURISER, 1, true, false));
-        places.add(new Place(Part.EVENING, StepKind.WASH, 1, true, false));
-        if (morningWash(calm)) {
-            places.add(new Place(Part.MORNING, StepKind.WASH, 1, true, false));
-        }
-        if (firstCleanse(calm)) {
-            places.add(new Place(Part.EVENING, StepKind.FIRST_CLEANSE, 1, true, false));
-        }
-        if (asked.seal().yes()) {
-            places.add(new Place(Part.EVENING, StepKind.SEAL, 1, false, false));
-        }
-        if (known) {
-            strong(places, calm);
-            if (method.serumsEvening() > 0) {
-                places.add(new Place(Part.EVENING, StepKind.SERUM, method.serumsEvening(), false, false));
-            }
-            if (method.serumsMorning() > 0) {
-                places.add(new Place(Part.MORNING, StepKind.SERUM, method.serumsMorning(), false, false));
-            }
-            extras(places, toner, layered);
-        }
-        return places;
-    }
-
-    private void strong(List<Place> places, boolean calm) {
-        boolean prescribed =
-                consultation.shelf().stream().anyMatch(o -> o.product().prescription());
-        int treatments = (calm ? 0 : method.strongActives()) + (prescribed ? 1 : 0);
-        if (treatments > 0) {
-            places.add(new Place(Part.EVENING, StepKind.TREATMENT, treatments, false, false));
-        }
-        if (method.masks() && !calm) {
-            places.add(new Place(Part.EVENING, StepKind.CLAY_MASK, 1, false, true));
-            places.add(new Place(Part.EVENING, StepKind.ENZYME, 1, false, true));
-        }
-    }
-
-    private void extras(List<Place> places, boolean toner, boolean layered) {
-        if (toner) {
-            places.add(new Place(Part.EVENING, StepKind.TONER, 1, false, true));
-            places.add(new Place(Part.MORNING, StepKind.TONER, 1, false, true));
-        }
-        if (method.essence() && layered) {
-            places.add(new Place(Part.EVENING, StepKind.ESSENCE, 1, false, true));
-        }
-        boolean eyes = has(Concern.DARK_CIRCLES) || has(Concern.PUFFINESS) || has(Concern.LINES);
-        if (eyes) {
-            places.add(new Place(Part.EVENING, StepKind.EYE, 1, false, false));
-            places.add(new Place(Part.MORNING, StepKind.EYE, 1, false, false));
-        }
-        if (asked.oil().yes()) {
-            places.add(new Place(Part.EVENING, StepKind.OIL, 1, false, false));
-        }
-        if (has(Concern.CHAPPED_LIPS)) {
-            places.add(new Place(Part.EVENING, StepKind.LIP, 1, false, false));
-        }
-    }
-
-    private boolean has(Concern concern) {
-        return skin.concerns().stream().anyMatch(c -> c.concern() == concern);
-    }
-
-    private boolean morningWash(boolean calm) {
-        return switch (method.morningWash()) {
-            case WASH -> !calm;
-            case WATER -> false;
-            case BY_TYPE -> !calm && skin.type().bandT() != Band.DRY;
-        };
-    }
-
-    private boolean firstCleanse(boolean calm) {
-        if (calm) {
-            return false;
-        }
-        return switch (method.secondCleanse()) {
-            case ALWAYS -> true;
-            // The plan itself puts a sunscreen on every morning, so every evening follows one.
-            case AFTER_MAKE_UP_OR_SUNSCREEN -> true;
-            case ONCE -> false;
-        };
-    }
-
-    private List<Slot> fill(Place place, List<Choice> open) {
-        List<Candidate> candidates = candidates(place);
-        List<Slot> slots = new ArrayList<>();
-        List<Candidate> pinned = new ArrayList<>();
-        for (Choice pin : List.copyOf(open)) {
-            Optional<Candidate> c = pin.part() == place.part() && slots.size() < place.many()
-                    ? Planner.find(consultation, pin.product())
-                            .filter(p -> p.kind() == place.kind())
-                            .flatMap(p ->
-                                    weigher.weigh(p, place.part(), place.kind(), place.required(), place.methodWants()))
-                    : Optional.empty();
-            c.ifPresent(found -> {
-                open.remove(pin);
-                pinned.add(found);
-                slots.add(new Slot(place.part(), place.kind(), slots.size(), true, List.of(found)));
-            });
-        }
-        List<Candidate> rest = List.copyOf(candidates.stream()
-                .filter(c -> pinned.stream()
-                        .noneMatch(p -> p.product().id().equals(c.product().id())))
-                .toList());
-        if (rest.isEmpty() && place.required() && pinned.isEmpty()) {
-            notices.add(Because.house("Nothing on the shelf or in the catalogue may stand as %s in the %s."
-                    .formatted(Kinds.of(place.kind()).label(), place.part().words())));
-        }
-        while (slots.size() < place.many() && !rest.isEmpty()) {
-            slots.add(new Slot(place.part(), place.kind(), slots.size(), place.required(), rest));
-        }
-        return slots;
-    }
-
-    private List<Candidate> candidates(Place place) {
-        Set<ProductId> out = consultation.byHand().left().stream()
-                .filter(c -> c.part() == place.part())
-                .map(Choice::product)
-                .collect(Collectors.toSet());
-        return allowed.stream()
-                .filter(p -> p.kind() == place.kind() && !out.contains(p.id()) && !p.prescription())
-                .filter(p -> place.part() == Part.EVENING || (p.byDay() && !p.rationed()))
-                .filter(p -> barred.in(place.part(), p).isEmpty())
-                .filter(p ->
-                        p.kind() != StepKind.SUNSCREEN || p.spf() >= asked.spf().value())
-                .map(p -> weigher.weigh(p, place.part(), place.kind(), place.required(), place.methodWants()))
-                .flatMap(Optional::stream)
-                .sorted(Comparator.comparingDouble((Candidate c) -> -c.alone())
-                        .thenComparing(c -> c.product().id()))
-                .toList();
-    }
-
     // ---- from choice to plan
 
-    private Regimen laid(List<Slot> slots, Search.Found found, Search search, Limits limits) {
+    private Regimen laid(List<Slot> slots, Posed.Found found) {
         Map<Part, List<Candidate>> chosen = new LinkedHashMap<>();
         for (Part part : Part.values()) {
             chosen.put(part, new ArrayList<>());
@@ -363,7 +186,7 @@ final class Draft {
                 layout.lay(Part.EVENING, products(evening), consultation.life().eveningMinutes());
         notFollowed(layout, Part.MORNING, products(morning));
         notFollowed(layout, Part.EVENING, products(evening));
-        Explainer explainer = new Explainer(consultation, skin, safety, slots, found, search);
+        Explainer explainer = new Explainer(consultation, skin, safety, suits, weigher, places, slots, found);
         notices.addAll(explainer.notices());
         OverCream.notice(consultation, am).ifPresent(notices::add);
         notices.addAll(unknown(morning, evening));
@@ -371,9 +194,9 @@ final class Draft {
                 consultation.month(),
                 am,
                 pm,
-                found.benefit(),
+                found.helps(),
                 balances(slots, found),
-                tonight(slots, found, search, limits, layout),
+                tonight(slots, found, layout),
                 asked,
                 explainer.alternatives(),
                 explainer.shelf(barred),
@@ -419,12 +242,12 @@ final class Draft {
     }
 
     /** On one evening everything may be left out but what is needed by itself; a prescription never is. */
-    private Slot forOnce(Slot slot) {
-        boolean needed =
-                places().stream().anyMatch(p -> p.required() && p.part() == slot.part() && p.kind() == slot.kind());
+    private boolean maybeLeftOut(Slot slot) {
+        boolean needed = places.places().stream()
+                .anyMatch(p -> p.needed() && p.part() == slot.part() && p.kind() == slot.kind());
         boolean prescribed =
                 slot.candidates().stream().anyMatch(c -> c.product().prescription());
-        return slot.required() && (prescribed || (needed && !optional(slot))) ? slot : slot.optional();
+        return !slot.required() || !(prescribed || (needed && !optional(slot)));
     }
 
     private boolean optional(Slot slot) {
@@ -435,19 +258,22 @@ final class Draft {
                                 .allMatch(c -> c.product().id().equals(a.product())));
     }
 
-    private List<Tonight.Version> tonight(
-            List<Slot> slots, Search.Found found, Search search, Limits limits, Layout layout) {
+    private List<Tonight.Version> tonight(List<Slot> slots, Posed.Found found, Layout layout) {
         List<Tonight.Version> all = new ArrayList<>();
-        List<Slot> forOnce = slots.stream().map(this::forOnce).toList();
-        Search weighing = forOnce.equals(slots) ? search : search(forOnce, limits);
+        List<Integer> leave = IntStream.range(0, slots.size())
+                .filter(s -> maybeLeftOut(slots.get(s)))
+                .boxed()
+                .toList();
+        Posed forOnce = found.within().optional(leave);
         for (Part part : Part.values()) {
             ToDoubleFunction<List<Optional<Candidate>>> takes = plan -> layout.minutes(part, of(part, slots, plan));
             Tonight.shorter(
                             part,
-                            forOnce,
+                            slots,
+                            leave,
                             found.chosen(),
                             consultation.life().minutes(part),
-                            plan -> weighing.weigh(plan).orElse(Double.NEGATIVE_INFINITY),
+                            forOnce::worth,
                             takes)
                     .ifPresent(all::add);
             if (part == Part.EVENING) {
@@ -466,7 +292,7 @@ final class Draft {
                 .toList();
     }
 
-    private List<PartBalance> balances(List<Slot> slots, Search.Found found) {
+    private List<PartBalance> balances(List<Slot> slots, Posed.Found found) {
         if (skin.type() instanceof TypeVerdict.NotYet) {
             return List.of();
         }
@@ -481,7 +307,7 @@ final class Draft {
     }
 
     /** What lies on the face every day: the nights' own steps are thin, and not on every night. */
-    private List<Balance.Layer> layers(Part part, List<Slot> slots, Search.Found found) {
+    private List<Balance.Layer> layers(Part part, List<Slot> slots, Posed.Found found) {
         List<Balance.Layer> layers = new ArrayList<>();
         for (int s = 0; s < slots.size(); s++) {
             Slot slot = slots.get(s);
@@ -580,7 +406,8 @@ final class Draft {
                 .orElseThrow();
         return new Layout.Said(
                 purpose(candidate),
-                safety.unknownIn(candidate.product()).stream().toList());
+                safety.unknownIn(candidate.product()).stream().toList(),
+                weigher.zone(candidate.product()));
     }
 
     /** The concerns that a product serves, heaviest first; else what its kind is for. */

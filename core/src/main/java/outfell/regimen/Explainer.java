@@ -4,15 +4,18 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import outfell.choice.Worth;
+import outfell.choice.Worth.Aim;
 import outfell.knowledge.Because;
 import outfell.product.ActiveKind;
 import outfell.product.Kinds;
@@ -24,6 +27,7 @@ import outfell.regimen.Regimen.Alternatives;
 import outfell.regimen.Regimen.Fate;
 import outfell.regimen.Regimen.Served;
 import outfell.regimen.Regimen.ShelfAdvice;
+import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.Contradiction;
@@ -36,26 +40,34 @@ final class Explainer {
     /** A cream within it has the weight that is asked for. */
     private static final double HALF_A_GRADE = 0.51;
 
+    private static final double CENT = 0.005;
+
     private final Consultation consultation;
     private final SkinVerdict skin;
     private final SafetyVerdict safety;
+    private final Suits suits;
+    private final Weigher weigher;
+    private final Slots places;
     private final List<Slot> slots;
-    private final Search.Found found;
-    private final Search search;
+    private final Posed.Found found;
 
     Explainer(
             Consultation consultation,
             SkinVerdict skin,
             SafetyVerdict safety,
+            Suits suits,
+            Weigher weigher,
+            Slots places,
             List<Slot> slots,
-            Search.Found found,
-            Search search) {
+            Posed.Found found) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
+        this.suits = suits;
+        this.weigher = weigher;
+        this.places = places;
         this.slots = slots;
         this.found = found;
-        this.search = search;
     }
 
     List<Alternatives> alternatives() {
@@ -74,50 +86,75 @@ final class Explainer {
 
     private List<Alternative> alternatives(int s, Candidate chosen, Set<ProductId> inPlan) {
         List<Candidate> candidates = slots.get(s).candidates();
-        double[] scores = search.scoresWith(found.chosen(), s);
-        return IntStream.range(0, scores.length)
-                .filter(i -> !Double.isNaN(scores[i])
+        List<Optional<Worth>> worths = found.within().with(found.chosen(), s);
+        return IntStream.range(0, candidates.size())
+                .filter(i -> worths.get(i).isPresent()
                         && !inPlan.contains(candidates.get(i).product().id()))
                 .boxed()
-                .sorted(Comparator.comparingDouble((Integer i) -> -scores[i])
+                .sorted(Comparator.comparing((Integer i) -> worths.get(i).orElseThrow())
+                        .reversed()
                         .thenComparing(i -> candidates.get(i).product().id()))
                 .limit(ALTERNATIVES)
-                .map(i -> alternative(chosen, candidates.get(i), found.score() - scores[i]))
+                .map(i -> alternative(chosen, candidates.get(i), worths.get(i).orElseThrow()))
                 .toList();
     }
 
-    private Alternative alternative(Candidate chosen, Candidate other, double behind) {
+    private Alternative alternative(Candidate chosen, Candidate other, Worth worth) {
         double price = other.product().price() - chosen.product().price();
         return new Alternative(
                 other.product().id(),
                 other.product().name(),
-                Math.max(0, Math.round(behind * 10) / 10.0),
                 Math.round(price * 100) / 100.0,
-                Because.house(why(chosen, other, behind)));
+                Because.house(why(chosen, other, worth)));
     }
 
-    /** The one difference that weighs most against the other. */
-    private String why(Candidate chosen, Candidate other, double behind) {
-        String reason = behind < 1
-                ? "Nearly the same; decided by price, then mildness."
-                : "What it helps is served already by other steps.";
+    /** The first aim in which the other is behind, and of that the one difference that weighs most. */
+    private String why(Candidate chosen, Candidate other, Worth worth) {
+        Aim aim = Worth.parting(found.worth(), worth).orElse(Aim.THRIFT);
+        return switch (aim) {
+            case WANTS ->
+                IntStream.range(0, weigher.firsts())
+                        .filter(c ->
+                                chosen.option().grades()[c] > other.option().grades()[c])
+                        .mapToObj(c -> "Does less for %s."
+                                .formatted(weigher.concerns().get(c).concern().words()))
+                        .findFirst()
+                        .orElse("What it helps is served already by other steps.");
+            case THRIFT -> thrift(chosen, other);
+            case COMFORT, SCHOOL, REFINEMENT -> points(aim, chosen, other);
+        };
+    }
+
+    private static String thrift(Candidate chosen, Candidate other) {
+        double more = other.takes(Scarcity.MONEY) - chosen.takes(Scarcity.MONEY);
+        return other.option().bottle() > chosen.option().bottle()
+                ? "As good, and one bottle more to buy."
+                : more > CENT ? "As good, and %.2f a month dearer.".formatted(more) : "As good; decided by mildness.";
+    }
+
+    private String points(Aim aim, Candidate chosen, Candidate other) {
+        String reason = aim == Aim.REFINEMENT ? "What it helps is served already by other steps." : "Asked for less.";
         double most = 0.05;
-        Map<String, Double> differences = new HashMap<>();
-        chosen.points().forEach(p -> differences.merge(p.reason(), p.points(), Double::sum));
-        other.points().forEach(p -> differences.merge(p.reason(), -p.points(), Double::sum));
-        for (Map.Entry<String, Double> d : new java.util.TreeMap<>(differences).entrySet()) {
+        Map<String, Double> differences = new TreeMap<>();
+        chosen.points().stream()
+                .filter(p -> p.aim() == aim)
+                .forEach(p -> differences.merge(p.reason(), p.points(), Double::sum));
+        other.points().stream()
+                .filter(p -> p.aim() == aim)
+                .forEach(p -> differences.merge(p.reason(), -p.points(), Double::sum));
+        for (Map.Entry<String, Double> d : differences.entrySet()) {
             if (d.getValue() > most) {
                 most = d.getValue();
                 boolean its = other.points().stream().anyMatch(p -> p.reason().equals(d.getKey()));
                 reason = its ? "Behind for %s.".formatted(d.getKey()) : "Ahead of it: %s.".formatted(d.getKey());
             }
         }
-        for (int c = 0; c < chosen.helps().length; c++) {
-            double less = chosen.helps()[c] - other.helps()[c];
+        for (int c = 0; aim == Aim.REFINEMENT && c < weigher.concerns().size(); c++) {
+            double less = chosen.option().helps()[c] - other.option().helps()[c];
             if (less > most) {
                 most = less;
                 reason = "Does less for %s."
-                        .formatted(skin.concerns().get(c).concern().words());
+                        .formatted(weigher.concerns().get(c).concern().words());
             }
         }
         return reason;
@@ -155,39 +192,114 @@ final class Explainer {
         if (!by.isEmpty()) {
             return concern.because();
         }
-        if (skin.concerns().indexOf(concern) >= consultation.house().yardstick().mostConcerns()) {
+        if (!weigher.concerns().contains(concern)) {
             return Because.house("Not among the heaviest; it waits until those are better.");
         }
         if (skin.barrier().calmReset()) {
             return Because.house("Nothing for %s yet: the barrier comes first."
                     .formatted(concern.concern().words()));
         }
-        return Because.house(wouldHelp(concern, forbidden)
-                .orElseGet(() -> "Nothing on the shelf or in the catalogue helps %s."
+        return outweighed(concern)
+                .or(() -> keptOut(concern, forbidden))
+                .orElseGet(() -> Because.house("Nothing on the shelf or in the catalogue helps %s."
                         .formatted(concern.concern().words())));
     }
 
-    /** The best that is there for a concern and not in the plan, and what keeps it out. */
-    private Optional<String> wouldHelp(RankedConcern concern, Function<Product, Optional<Because>> forbidden) {
-        Optional<String> outweighed = slots.stream()
+    /** What could stand and does not, and the one limit that holds it back: let out, it would come in. */
+    private Optional<Because> outweighed(RankedConcern concern) {
+        Optional<Candidate> best = slots.stream()
                 .flatMap(s -> s.candidates().stream())
                 .filter(c -> share(c, concern) > 0)
                 .max(Comparator.comparingDouble((Candidate c) -> share(c, concern))
-                        .thenComparing(c -> c.product().id()))
-                .map(c -> "%s would help; within these limits other steps bring more."
+                        .thenComparing(c -> c.product().id()));
+        return best.map(c -> limits().heldBack(
+                        found.chosen(),
+                        weigher.concerns().indexOf(concern) < weigher.firsts() ? Aim.WANTS : Aim.REFINEMENT,
+                        x -> share(x, concern) > 0,
+                        f -> by(f, concern))
+                .map(held -> Because.house("%s would help; %s.".formatted(held.name(), held.words())))
+                .orElseGet(() -> Because.house(standsAside(c))));
+    }
+
+    private static Optional<String> by(Posed.Found other, RankedConcern concern) {
+        return other.chosen().stream()
+                .flatMap(Optional::stream)
+                .filter(c -> share(c, concern) > 0)
+                .max(Comparator.comparingDouble(c -> share(c, concern)))
+                .map(c -> c.product().name());
+    }
+
+    private HoldsBack limits() {
+        return new HoldsBack(consultation, found.within());
+    }
+
+    /** Of what no single limit holds back: whom it does not go with, or that it is not worth a step. */
+    private String standsAside(Candidate c) {
+        return found.chosen().stream()
+                .flatMap(Optional::stream)
+                .filter(o -> !o.option().bears(c.option(), true))
+                .findFirst()
+                .map(o -> "%s would help; it does not go with %s."
+                        .formatted(c.product().name(), o.product().name()))
+                .orElse("%s would help a little, less than one more step is worth."
                         .formatted(c.product().name()));
-        return outweighed.or(() -> consultation.products().stream()
+    }
+
+    /** The best that there is, and what keeps it out altogether. */
+    private Optional<Because> keptOut(RankedConcern concern, Function<Product, Optional<Because>> forbidden) {
+        return consultation.products().stream()
                 .filter(p -> helps(p, concern) > 0)
                 .max(Comparator.comparingDouble((Product p) -> helps(p, concern))
                         .thenComparing(Product::id))
                 .map(p -> forbidden
                         .apply(p)
-                        .map(because -> "%s would help, but: %s".formatted(p.name(), because.sentence()))
-                        .orElseGet(() -> "%s would help; %s, this skin and this month have no place for a %s now."
-                                .formatted(
-                                        p.name(),
-                                        consultation.method().name(),
-                                        Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)))));
+                        .or(() -> suits.against(p, Part.EVENING))
+                        .map(because ->
+                                because.withSentence("%s would help, but: %s".formatted(p.name(), because.sentence())))
+                        .orElseGet(() ->
+                                Because.house("%s would help; %s, this skin and this month have no place for a %s now."
+                                        .formatted(
+                                                p.name(),
+                                                consultation.method().name(),
+                                                Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)))));
+    }
+
+    /** What the method asks for and does not get, with the limit that holds it back. */
+    List<Because> askedFor() {
+        List<Because> all = new ArrayList<>();
+        Set<String> said = new LinkedHashSet<>();
+        for (Slots.Place place : places.places()) {
+            boolean stands = IntStream.range(0, slots.size())
+                    .anyMatch(s -> slots.get(s).part() == place.part()
+                            && slots.get(s).kind() == place.kind()
+                            && found.chosen().get(s).isPresent());
+            String what = Kinds.one(place.kind());
+            if (place.asking() == Weigher.Asking.SCHOOL && !stands && said.add(what + place.part())) {
+                boolean open = slots.stream()
+                        .anyMatch(s -> s.part() == place.part()
+                                && s.kind() == place.kind()
+                                && !s.candidates().isEmpty());
+                String why = !open
+                        ? "nothing on the shelf or in the catalogue that suits may stand there"
+                        : limits().heldBack(
+                                        found.chosen(),
+                                        Aim.SCHOOL,
+                                        x -> x.product().kind() == place.kind(),
+                                        f -> IntStream.range(0, slots.size())
+                                                .filter(s -> slots.get(s).part() == place.part()
+                                                        && slots.get(s).kind() == place.kind())
+                                                .mapToObj(s -> f.chosen().get(s))
+                                                .flatMap(Optional::stream)
+                                                .map(c -> c.product().name())
+                                                .findFirst())
+                                .map(HoldsBack.Held::words)
+                                .orElse("other steps come first");
+                all.add(Because.custom("%s asks for %s in the %s; %s."
+                        .formatted(
+                                consultation.method().name(), what, place.part().words(), why)));
+            }
+        }
+        return all;
     }
 
     private double helps(Product p, RankedConcern concern) {
@@ -222,13 +334,17 @@ final class Explainer {
     }
 
     private String setAside(Product p) {
-        Optional<String> against = slots.stream()
-                .flatMap(s -> s.candidates().stream())
-                .filter(c -> c.product().id().equals(p.id()))
-                .flatMap(c -> c.points().stream())
-                .filter(point -> point.points() < 0 && !point.reason().equals("one more step"))
-                .map(point -> "What speaks against it: %s.".formatted(point.reason()))
-                .findFirst();
+        Optional<String> against = suits.against(p, Part.EVENING)
+                .or(() -> suits.against(p, Part.MORNING))
+                .map(b -> b.sentence())
+                .or(() -> waits(p))
+                .or(() -> slots.stream()
+                        .flatMap(s -> s.candidates().stream())
+                        .filter(c -> c.product().id().equals(p.id()))
+                        .flatMap(c -> c.points().stream())
+                        .filter(point -> point.points() < 0 && !point.reason().equals("one more step"))
+                        .map(point -> "What speaks against it: %s.".formatted(point.reason()))
+                        .findFirst());
         Optional<Candidate> stands = found.chosen().stream()
                 .flatMap(Optional::stream)
                 .filter(c -> c.product().kind() == p.kind())
@@ -237,7 +353,20 @@ final class Explainer {
                         .formatted(c.product().name(), Kinds.of(p.kind()).label()))
                 .orElseGet(() -> "No %s is asked for now."
                         .formatted(Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT))));
-        return why + keepFor(p, stands);
+        boolean unsuited = suits.against(p, Part.EVENING).isPresent();
+        return unsuited ? why : why + keepFor(p, stands);
+    }
+
+    /** A thing that waits beside a retinoid which is new. */
+    private Optional<String> waits(Product p) {
+        return found.chosen().stream()
+                .flatMap(Optional::stream)
+                .map(Candidate::product)
+                .filter(o -> p.hasAny(weigher.waitBeside(o)))
+                .findFirst()
+                .map(o ->
+                        "It waits beside %s: nothing that exfoliates stands beside a new retinoid in its first twelve weeks."
+                                .formatted(o.name()));
     }
 
     /** When its time comes: other air, or the end of what stands in its place. */
@@ -269,14 +398,16 @@ final class Explainer {
             case TREATMENT ->
                 !(p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes())
                         && !(p.has(ActiveKind.AHA) && !asked.newAcid().yes());
-            case MOISTURISER ->
-                asked.moisturiserNeeded().yes()
-                        && Math.abs(p.texture() - asked.moisturiser().grade()) < HALF_A_GRADE;
+            case MOISTURISER -> Math.abs(p.texture() - asked.moisturiser().grade()) < HALF_A_GRADE;
             default -> true;
         };
     }
 
     List<Because> notices() {
+        return Stream.concat(askedFor().stream(), open().stream()).toList();
+    }
+
+    private List<Because> open() {
         return skin.contradictions().stream()
                 .filter(c -> c.settled().isEmpty())
                 .map(Contradiction::because)

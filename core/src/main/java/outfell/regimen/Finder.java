@@ -24,6 +24,7 @@ import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
 import outfell.routine.Amounts;
+import outfell.routine.Part;
 import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.week.Tolerance;
@@ -264,8 +265,10 @@ public final class Finder {
     /** Used once a day on a normal skin, by the amounts of the house; grams and millilitres taken as one. */
     static Optional<Double> perMonth(Product p) {
         return p.price() > 0 && p.size() > 0
-                ? Optional.of(
-                        p.price() / p.size() * Amounts.amount(p, Band.NORMAL, 1).grams() * DAYS_A_MONTH)
+                ? Optional.of(p.price()
+                        / p.size()
+                        * Amounts.amount(p, Band.NORMAL, 1, Part.EVENING).grams()
+                        * DAYS_A_MONTH)
                 : Optional.empty();
     }
 

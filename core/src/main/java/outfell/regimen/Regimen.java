@@ -57,10 +57,9 @@ public record Regimen(
     public record Alternatives(Part part, ProductId instead, List<Alternative> choices) {}
 
     /**
-     * @param behind points it is behind the choice, at least 0
      * @param priceDifference what it costs more, in the practice's currency
      */
-    public record Alternative(ProductId product, String name, double behind, double priceDifference, Because because) {}
+    public record Alternative(ProductId product, String name, double priceDifference, Because because) {}
 
     /** What becomes of a thing she owns. */
     public record ShelfAdvice(ProductId product, String name, Fate fate, Because because) {}

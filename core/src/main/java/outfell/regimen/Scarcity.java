@@ -16,7 +16,13 @@ enum Scarcity {
     /** Points of strong work a week. */
     LOAD,
     /** A week, of everything that takes off scales: acids, particles, enzymes, clay, acid washes. */
-    EXFOLIATIONS;
+    EXFOLIATIONS,
+    /** Strong actives, a prescription apart. */
+    STRONG,
+    /** Strong actives that are new to the client. */
+    BEGINNERS,
+    /** Things with an active that are new to the client, strong or not. */
+    NEWCOMERS;
 
     static final int COUNT = values().length;
 

@@ -3,7 +3,9 @@ package outfell.regimen;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import outfell.choice.Worth;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -40,45 +42,42 @@ public final class Tonight {
     private Tonight() {}
 
     /**
-     * The best of a routine that half of her minutes allow: every way of leaving out optional steps is weighed.
+     * The best of a routine that half of the minutes allow: every way of leaving out steps is weighed.
      *
-     * @param weigh score of a whole plan
+     * @param leave slots that may stay empty for once
+     * @param worth of a whole plan; nothing where a rule forbids it
      * @param minutes that a plan takes in this routine
      */
     static Optional<Version> shorter(
             Part part,
             List<Slot> slots,
+            List<Integer> leave,
             List<Optional<Candidate>> chosen,
             int limitMinutes,
-            ToDoubleFunction<List<Optional<Candidate>>> weigh,
+            Function<List<Optional<Candidate>>, Optional<Worth>> worth,
             ToDoubleFunction<List<Optional<Candidate>>> minutes) {
-        List<Integer> optional = new ArrayList<>();
-        for (int s = 0; s < slots.size(); s++) {
-            if (slots.get(s).part() == part
-                    && !slots.get(s).required()
-                    && chosen.get(s).isPresent()) {
-                optional.add(s);
-            }
-        }
+        List<Integer> optional = leave.stream()
+                .filter(s -> slots.get(s).part() == part && chosen.get(s).isPresent())
+                .toList();
         double target = limitMinutes * SHARE;
         if (optional.isEmpty() || minutes.applyAsDouble(chosen) <= target) {
             return Optional.empty();
         }
         List<Optional<Candidate>> best = without(chosen, optional, 0);
-        double most = Double.NEGATIVE_INFINITY;
+        Optional<Worth> most = Optional.empty();
         for (int kept = 0; kept < 1 << optional.size(); kept++) {
             List<Optional<Candidate>> plan = without(chosen, optional, kept);
-            if (minutes.applyAsDouble(plan) <= target && weigh.applyAsDouble(plan) > most) {
+            Optional<Worth> here = minutes.applyAsDouble(plan) <= target ? worth.apply(plan) : Optional.empty();
+            if (here.isPresent() && (most.isEmpty() || here.get().compareTo(most.get()) > 0)) {
                 best = plan;
-                most = weigh.applyAsDouble(plan);
+                most = here;
             }
         }
-        double lost = weigh.applyAsDouble(chosen) - weigh.applyAsDouble(best);
         double takes = minutes.applyAsDouble(best);
         String sentence = takes > target
                 ? "The necessary steps alone take %.1f minutes.".formatted(takes)
-                : "%.1f minutes in place of %.1f; it costs %.0f of the plan's points, and one evening does no harm."
-                        .formatted(takes, minutes.applyAsDouble(chosen), Math.max(0, lost));
+                : "%.1f minutes in place of %.1f; one evening without the rest does no harm."
+                        .formatted(takes, minutes.applyAsDouble(chosen));
         return Optional.of(version(part, Why.SHORT_OF_TIME, slots, chosen, best, takes, Because.house(sentence)));
     }
 

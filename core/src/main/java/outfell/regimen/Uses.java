@@ -92,9 +92,13 @@ final class Uses {
         return Math.max(now(p), tolerance.usesPerWeek(p, GOT_USED_TO));
     }
 
-    /** Whether acids stay out of the plan while this retinoid is new. */
-    boolean acidsWait(Product p) {
-        return method.retinoidAndAcid() == Method.RetinoidAndAcid.ACIDS_WAIT && weeks(p) < GOT_USED_TO;
+    /** What stays out of the plan while this retinoid is new: by a prescriber's everything that exfoliates, by some schools acids. */
+    List<ActiveKind> waitBeside(Product p) {
+        if (!p.has(ActiveKind.RETINOID) || weeks(p) >= GOT_USED_TO) {
+            return List.of();
+        }
+        boolean acidsWait = method.retinoidAndAcid() == Method.RetinoidAndAcid.ACIDS_WAIT;
+        return p.prescription() ? EXFOLIANTS : acidsWait ? List.of(ActiveKind.AHA, ActiveKind.BHA) : List.of();
     }
 
     List<DayOfWeek> prescribedNights(Product p) {

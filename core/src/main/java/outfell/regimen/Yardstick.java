@@ -22,22 +22,24 @@ public record Yardstick(
         double owned,
         double duplicate,
         double standing,
-        double anotherBottle,
         double methodWants,
-        double seasonWants,
+        double wantedStep,
         double optionalStep,
-        double minute,
-        double money,
-        double balance,
         double harshWash,
         double fragranceSensitive,
         double disliked,
         double clogging,
         double cloggingElsewhere,
         double harshLeaveOn,
+        double mineralSensitive,
         double vitaminCByDay,
         double leastHelp,
-        int mostConcerns) {
+        double alike,
+        double servesWell,
+        double servesSome,
+        int firstConcerns,
+        int mostConcerns,
+        int newcomers) {
     /**
      * One setting in words.
      *
@@ -89,22 +91,24 @@ public record Yardstick(
                 v.of("owned"),
                 v.of("duplicate"),
                 v.of("standing"),
-                v.of("another-bottle"),
                 v.of("method-wants"),
-                v.of("season-wants"),
+                v.of("wanted-step"),
                 v.of("optional-step"),
-                v.of("minute"),
-                v.of("money"),
-                v.of("balance"),
                 v.of("harsh-wash"),
                 v.of("fragrance-sensitive"),
                 v.of("disliked"),
                 v.of("clogging"),
                 v.of("clogging-elsewhere"),
                 v.of("harsh-leave-on"),
+                v.of("mineral-sensitive"),
                 v.of("vitamin-c-by-day"),
                 v.of("least-help"),
-                (int) v.of("most-concerns"));
+                v.of("alike"),
+                v.of("serves-well"),
+                v.of("serves-some"),
+                (int) v.of("first-concerns"),
+                (int) v.of("most-concerns"),
+                (int) v.of("newcomers"));
     }
 
     private interface Values {

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
@@ -40,6 +41,7 @@ public final class Amounts {
             String measure,
             boolean withNeck,
             List<Double> byType,
+            double byDay,
             String technique,
             String thinTechnique,
             boolean damp,
@@ -120,7 +122,7 @@ public final class Amounts {
     }
 
     /** Grams of one use, all layers together. */
-    public static double grams(Product product, Band band, int layers) {
+    public static double grams(Product product, Band band, int layers, Part part) {
         Use use = of(product.kind());
         if (product.kind() == StepKind.SUNSCREEN) {
             return sunscreenGrams(FACE_AND_NECK_CM2);
@@ -129,29 +131,30 @@ public final class Amounts {
             return use.grams();
         }
         double area = use.withNeck() ? FACE_AND_NECK_CM2 / FACE_CM2 : 1;
-        return Math.round(use.grams() * factor(use, band) * area * 100) / 100.0 * layers;
+        return Math.round(use.grams() * factor(use, band, part) * area * 100) / 100.0 * layers;
     }
 
     /**
      * How thick a daily layer lies on the face, mg/cm²: grams × 1000 / area. Nought for what comes off, and for eyes, lips and
      * dry places, which are not the face as a whole.
      */
-    public static double density(Product product, Band band, int layers) {
+    public static double density(Product product, Band band, int layers, Part part) {
         Use use = of(product.kind());
         return switch (product.kind()) {
             case FIRST_CLEANSE, WASH, SCRUB, ENZYME, CLAY_MASK, EYE, LIP, SEAL -> 0;
             case SUNSCREEN -> SUNSCREEN_DENSE;
             case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL ->
-                use.grams() * factor(use, band) * layers * 1000 / FACE_CM2;
+                use.grams() * factor(use, band, part) * layers * 1000 / FACE_CM2;
         };
     }
 
     /** Bands run dry, normal, oily; the file lists oily, normal, dry. */
-    private static double factor(Use use, Band band) {
-        return use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
+    private static double factor(Use use, Band band, Part part) {
+        double byType = use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
+        return part == Part.MORNING ? byType * use.byDay() : byType;
     }
 
-    public static Amount amount(Product product, Band band, int layers) {
+    public static Amount amount(Product product, Band band, int layers, Part part) {
         Use use = of(product.kind());
         if (product.kind() == StepKind.SUNSCREEN) {
             return sunscreen(use);
@@ -163,33 +166,44 @@ public final class Amounts {
                     where(product.kind(), use.withNeck()),
                     new Because("The amount is the prescriber's.", Evidence.CONTROLLED, "label"));
         }
-        double grams = grams(product, band, 1);
+        double grams = grams(product, band, 1, part);
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
         String where = where(product.kind(), use.withNeck());
         return new Amount(
                 measured(measure(use, product), grams) + layered,
                 grams * layers,
                 where,
-                use.because().withSentence("%.2f g for %s%s.".formatted(grams, where, typeWords(use, band))));
+                use.because()
+                        .withSentence("%.2f g for %s%s%s."
+                                .formatted(grams, where, typeWords(use, band), dayWords(use, part))));
     }
 
-    /** The same kept to part of the face, or with a second coat. */
-    static Amount amount(Product product, Band band, int layers, Adjustment byHand) {
-        Amount whole = amount(product, band, layers);
-        if (byHand.times() == 1 && byHand.on().isEmpty()) {
+    /** The same kept to part of the face by what the skin is, or by hand, where there may be a second coat. */
+    static Amount amount(
+            Product product, Band band, int layers, Part part, Adjustment byHand, Optional<Coverage> zone) {
+        Amount whole = amount(product, band, layers, part);
+        Optional<Coverage> on = byHand.on().or(() -> zone);
+        if (byHand.times() == 1 && on.isEmpty()) {
             return whole;
         }
         Use use = of(product.kind());
-        double grams =
-                grams(product, band, 1) * byHand.on().map(Coverage::share).orElse(1.0);
-        String where = byHand.on().map(Coverage::words).orElse(whole.where());
+        double share = on.map(Coverage::share).orElse(1.0);
+        double grams = grams(product, band, 1, part) * share;
+        double times = byHand.on().isEmpty() ? byHand.times() * share : byHand.times();
+        String where = on.map(Coverage::words).orElse(whole.where());
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
         String coats = byHand.secondCoat() ? ", 2 coats" : "";
+        String why =
+                byHand.on().isEmpty() && !byHand.secondCoat() ? "only there does the skin ask for it" : "set by hand";
         return new Amount(
                 measured(measure(use, product), grams) + layered + coats,
-                Math.round(whole.grams() * byHand.times() * 100) / 100.0,
+                Math.round(whole.grams() * times * 100) / 100.0,
                 where,
-                Because.custom("%.2f g for %s%s, set by hand.".formatted(grams, where, coats)));
+                Because.custom("%.2f g for %s%s, %s.".formatted(grams, where, coats, why)));
+    }
+
+    private static String dayWords(Use use, Part part) {
+        return part == Part.MORNING && use.byDay() < 1 ? ", less under a sunscreen" : "";
     }
 
     private static String typeWords(Use use, Band band) {
@@ -236,11 +250,17 @@ public final class Amounts {
         return switch (measure) {
             case "pea" -> counted(grams / 0.25, "pea");
             case "grain" -> counted(grams / 0.03, "grain").replace("grain", "rice grain");
+            case "splash" -> splashes(grams);
             case "drop" -> counted(grams / 0.05, "drop");
             case "oil drop" -> counted(grams / 0.034, "drop");
             case "pump" -> counted(grams / 0.75, "pump");
             default -> teaspoons(grams);
         };
+    }
+
+    private static String splashes(double grams) {
+        long n = Math.max(1, Math.round(grams));
+        return n == 1 ? "1 splash into the palm" : "%d splashes into the palm".formatted(n);
     }
 
     private static String counted(double count, String unit) {
@@ -287,6 +307,7 @@ public final class Amounts {
                 row.text("measure"),
                 row.flag("with-neck"),
                 byType,
+                row.number("by-day", 1),
                 row.text("technique"),
                 row.text("thin-technique", ""),
                 row.text("skin").equals("damp"),

@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -71,8 +72,9 @@ public final class Layout {
      *
      * @param purpose what it is for
      * @param heed what of it is to be read before it is used on this skin
+     * @param zone the part of the face that it is kept to, where the skin asks for it in part only
      */
-    public record Said(List<Because> purpose, List<Because> heed) {}
+    public record Said(List<Because> purpose, List<Because> heed, Optional<Coverage> zone) {}
 
     /**
      * @param band the skin that amounts are measured for
@@ -169,7 +171,7 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                Amounts.amount(p, band, layers, hand),
+                Amounts.amount(p, band, layers, part, hand, about.zone()),
                 technique(part, sorted, i),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
                 task.handsOn(),
@@ -178,7 +180,7 @@ public final class Layout {
                 settleBecause(p, task.settle(), underSunscreen),
                 on.nights(),
                 on.because(),
-                hand.on().map(Coverage::words).orElse(part(p)),
+                hand.on().or(about::zone).map(Coverage::words).orElse(part(p)),
                 owned.contains(p.id()),
                 p.prescription(),
                 place(order, sorted, i),

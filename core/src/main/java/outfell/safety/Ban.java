@@ -184,14 +184,9 @@ public record Ban(
                     because.withSentence("%s is a rich cream. %s".formatted(product.name(), because.sentence())));
         }
         return out.kinds().contains(product.kind()) || other
-                ? Optional.of(because.withSentence("%s is %s. %s"
-                        .formatted(
-                                product.name(), article(Kinds.of(product.kind()).label()), because.sentence())))
+                ? Optional.of(because.withSentence(
+                        "%s is %s. %s".formatted(product.name(), Kinds.one(product.kind()), because.sentence())))
                 : Optional.empty();
-    }
-
-    private static String article(String label) {
-        return ("aeiou".indexOf(label.charAt(0)) >= 0 ? "an " : "a ") + label;
     }
 
     private Optional<String> ingredient(Product product) {

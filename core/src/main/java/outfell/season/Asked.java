@@ -10,7 +10,8 @@ import outfell.skin.Concern;
  * What one month's air asks of a plan for one skin.
  *
  * @param air the month
- * @param moisturiser grade of texture wanted, 1 to 8
+ * @param moisturiser grade of texture wanted in the evening, 1 to 8
+ * @param moisturiserByDay the same under the sunscreen, never richer
  * @param moisturiserNeeded false when heat lets an oily skin go without one in the morning
  * @param seal whether a seal in the evening is asked for
  * @param oil whether a face oil is welcome
@@ -22,6 +23,7 @@ import outfell.skin.Concern;
 public record Asked(
         Air air,
         Graded moisturiser,
+        Graded moisturiserByDay,
         Whether moisturiserNeeded,
         Whether seal,
         Whether oil,

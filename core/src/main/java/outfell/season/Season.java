@@ -23,6 +23,10 @@ public final class Season {
     private static final double COMBINATION = 5;
     private static final double DRY = 6.5;
     private static final double BROKEN = 7;
+    /** Dryness from which the evening's cream is a grade richer; for a skin that swings. */
+    private static final double DRYNESS = 35;
+
+    private static final double SWINGING_DRYNESS = 25;
     /** Outdoors from this many hours a day the sun is part of the work. */
     private static final double OUTDOOR_WORK = 3;
 
@@ -32,9 +36,11 @@ public final class Season {
         SkinVerdict skin = wearer.skin();
         boolean combination = skin.type().combination();
         Band band = combination ? Band.NORMAL : skin.type().bandU();
+        Graded evening = moisturiser(air, wearer, band, combination);
         return new Asked(
                 air,
-                moisturiser(air, wearer, band, combination),
+                evening,
+                byDay(air, wearer, band, combination, evening),
                 moisturiserNeeded(air, wearer, band),
                 seal(air, wearer, band),
                 oil(air, wearer, band),
@@ -53,21 +59,42 @@ public final class Season {
                 || wearer.skin().barrier().calmReset()) {
             return new Graded(BROKEN, Because.house("A broken barrier wants grade 7, whatever the air."));
         }
-        double base = combination
+        double base = base(band, combination);
+        boolean strained = wearer.skin().barrier().state() == BarrierState.STRAINED;
+        // where the T-zone is oily, a seal on the dry places does the rest
+        int most = combination || band == Band.OILY ? 1 : 2;
+        int up = Math.min(most, (richer(air, wearer) ? 1 : 0) + (strained ? 1 : 0));
+        int down = up > 0 && air.heat() >= 50 ? 0 : lighter(air, wearer, band, combination);
+        double grade = Math.clamp(base + up - down, 3, 8);
+        return new Graded(grade, Because.house(moisturiserSentence(air, wearer, base, up, down, grade)));
+    }
+
+    /** Under a sunscreen the air's dryness is left to the evening; heat makes it lighter as it does there. */
+    private static Graded byDay(Air air, Wearer wearer, Band band, boolean combination, Graded evening) {
+        if (evening.grade() == BROKEN && wearer.skin().barrier().calmReset()) {
+            return evening;
+        }
+        int down = lighter(air, wearer, band, combination);
+        double grade = Math.clamp(base(band, combination) - down, 3, evening.grade());
+        return new Graded(
+                grade,
+                Because.house("Under the sunscreen grade %s is enough%s."
+                        .formatted(n(grade), down > 0 ? ", lighter for heat %.0f".formatted(air.heat()) : "")));
+    }
+
+    private static double base(Band band, boolean combination) {
+        return combination
                 ? COMBINATION
                 : switch (band) {
                     case DRY -> DRY;
                     case NORMAL -> NORMAL;
                     case OILY -> OILY;
                 };
-        int up = richer(air, wearer) ? 1 : 0;
-        int down = up > 0 && air.heat() >= 50 ? 0 : lighter(air, wearer, band, combination);
-        double grade = Math.clamp(base + up - down, 3, 8);
-        return new Graded(grade, Because.house(moisturiserSentence(air, wearer, base, up, down, grade)));
     }
 
+    /** Dry rooms make the evening richer, for a skin that swings sooner. */
     private static boolean richer(Air air, Wearer wearer) {
-        return air.dryness() >= (wearer.swings() ? 25 : 50);
+        return air.dryness() >= (wearer.swings() ? SWINGING_DRYNESS : DRYNESS);
     }
 
     /** Grades lighter for heat: none under 25, by band above; a swinging skin moves one band sooner. */
@@ -87,8 +114,17 @@ public final class Season {
         String skin = "The skin asks for grade %s".formatted(n(base));
         String swing = wearer.swings() && (up > 0 || down > 0) ? ", sooner since it swings with the season" : "";
         if (up > down) {
-            return "%s; rooms at %.0f %% and dryness %.0f make it one richer: %s%s."
-                    .formatted(skin, air.roomHumidity(), air.dryness(), n(grade), swing);
+            String dry = richer(air, wearer)
+                    ? "rooms at %.0f %% and dryness %.0f make it one richer"
+                            .formatted(air.roomHumidity(), air.dryness())
+                    : "";
+            String strained = up > (dry.isEmpty() ? 0 : 1) ? "a strained barrier makes it one richer" : "";
+            return "%s; %s: %s%s."
+                    .formatted(
+                            skin,
+                            dry.isEmpty() || strained.isEmpty() ? dry + strained : dry + ", " + strained,
+                            n(grade),
+                            swing);
         }
         if (down > up) {
             return "%s; heat %.0f makes it %s lighter: %s%s."

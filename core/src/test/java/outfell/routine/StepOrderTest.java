@@ -24,7 +24,7 @@ import outfell.product.StepKind;
 import outfell.skin.Band;
 
 class StepOrderTest {
-    private static final Layout.Said SAID_NOTHING = new Layout.Said(List.of(), List.of());
+    private static final Layout.Said SAID_NOTHING = new Layout.Said(List.of(), List.of(), java.util.Optional.empty());
 
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();
@@ -131,7 +131,7 @@ class StepOrderTest {
         assertThat(Amounts.FACE_AND_NECK_CM2).isEqualTo(726);
         assertThat(Amounts.sunscreenGrams(565)).isEqualTo(1.13);
         assertThat(Amounts.sunscreenGrams(726)).isEqualTo(1.45);
-        Amounts.Amount amount = Amounts.amount(products("sun-fluid-50").getFirst(), Band.NORMAL, 1);
+        Amounts.Amount amount = Amounts.amount(products("sun-fluid-50").getFirst(), Band.NORMAL, 1, Part.EVENING);
         assertThat(amount.words()).isEqualTo("¼ teaspoon face, 2 peas neck");
         assertThat(amount.grams()).isEqualTo(1.45);
     }
@@ -139,9 +139,9 @@ class StepOrderTest {
     @Test
     void dry_skin_gets_more_cream_than_oily() {
         Product cream = products("cream-ceramide-night").getFirst();
-        assertThat(Amounts.amount(cream, Band.OILY, 1).grams()).isEqualTo(0.67);
-        assertThat(Amounts.amount(cream, Band.NORMAL, 1).grams()).isEqualTo(0.9);
-        assertThat(Amounts.amount(cream, Band.DRY, 1).grams()).isEqualTo(1.17);
+        assertThat(Amounts.amount(cream, Band.OILY, 1, Part.EVENING).grams()).isEqualTo(0.67);
+        assertThat(Amounts.amount(cream, Band.NORMAL, 1, Part.EVENING).grams()).isEqualTo(0.9);
+        assertThat(Amounts.amount(cream, Band.DRY, 1, Part.EVENING).grams()).isEqualTo(1.17);
     }
 
     @Test
@@ -167,7 +167,8 @@ class StepOrderTest {
     void the_layered_method_puts_the_toner_on_in_three_layers() {
         Product toner = products("toner-water").getFirst();
         assertThat(Layout.layers(LAYERED, toner)).isEqualTo(3);
-        assertThat(Amounts.amount(toner, Band.NORMAL, 3).words()).isEqualTo("20 drops, 3 layers");
+        assertThat(Amounts.amount(toner, Band.NORMAL, 3, Part.EVENING).words())
+                .isEqualTo("1 splash into the palm, 3 layers");
         assertThat(toner.kind()).isEqualTo(StepKind.TONER);
     }
 

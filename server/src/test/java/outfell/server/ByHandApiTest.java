@@ -20,14 +20,14 @@ class ByHandApiTest extends OverHttp {
     void a_step_changed_by_hand_comes_back_as_it_was_sent_and_stands_in_the_plan() throws Exception {
         String visit = lastVisit("Anselm Roake");
         JsonNode evening = plan(visit).at("/regimen/evening/steps");
-        String serum = productOf(evening, "SERUM");
+        String toner = productOf(evening, "TONER");
         String cream = productOf(evening, "MOISTURISER");
         ObjectNode d = document(visit);
-        d.withArray("/steps").add(JSON.readTree(STEP.formatted("EVENING", serum, "\"" + cream + "\"")));
+        d.withArray("/steps").add(JSON.readTree(STEP.formatted("EVENING", toner, "\"" + cream + "\"")));
         assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
         assertThat(get("/api/visits/" + visit).body().at("/steps")).isEqualTo(d.at("/steps"));
 
-        JsonNode step = stepOf(plan(visit).at("/regimen/evening/steps"), serum);
+        JsonNode step = stepOf(plan(visit).at("/regimen/evening/steps"), toner);
         assertThat(step.at("/part").asString()).isEqualTo("cheeks");
         assertThat(step.at("/nights")).hasSize(2);
         assertThat(step.at("/hand/words").asString()).isEqualTo("press, do not rub");

@@ -352,8 +352,12 @@ class RecordApiTest extends OverHttp {
         assertThat(kept.at("/answer/status").asString()).isEqualTo("PLANNED");
         assertThat(kept.at("/answer/regimen/morning/steps").size()).isPositive();
         assertThat(get("/api/plans/" + newest + "/against/" + newest).body()).isEmpty();
-        JsonNode there = get("/api/plans/" + oldest + "/against/" + newest).body();
-        JsonNode back = get("/api/plans/" + newest + "/against/" + oldest).body();
+        String visit = lastVisit("Maren Oskell");
+        assertThat(put("/api/visits/" + visit, asked(visit)).status()).isEqualTo(200);
+        String today =
+                post("/api/visits/" + visit + "/plans", "").body().at("/id").asString();
+        JsonNode there = get("/api/plans/" + oldest + "/against/" + today).body();
+        JsonNode back = get("/api/plans/" + today + "/against/" + oldest).body();
         assertThat(there.size()).isPositive();
         assertThat(there.valueStream()
                         .filter(l -> l.at("/what").asString().equals("PUT_IN"))

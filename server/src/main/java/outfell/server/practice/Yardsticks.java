@@ -5,6 +5,8 @@ import java.time.LocalDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.regimen.Yardstick;
@@ -87,9 +89,15 @@ public class Yardsticks {
     }
 
     private Map<String, Double> own() {
+        Set<String> known =
+                Yardstick.settings().stream().map(Yardstick.Setting::id).collect(Collectors.toSet());
         Map<String, Double> own = new LinkedHashMap<>();
-        store.under(PREFIX)
-                .forEach((id, all) -> own.put(id, Double.valueOf(all.getFirst().to())));
+        // what was set of a weight that there is no more says nothing now; it stays in the record
+        store.under(PREFIX).forEach((id, all) -> {
+            if (known.contains(id)) {
+                own.put(id, Double.valueOf(all.getFirst().to()));
+            }
+        });
         return own;
     }
 

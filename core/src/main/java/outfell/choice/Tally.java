@@ -1,11 +1,8 @@
-package outfell.regimen;
-
-import outfell.product.ActiveKind;
+package outfell.choice;
 
 /**
- * What a set of products does for one concern: contributions sorted, each but the first halved again; one of an active
- * already counted is halved once more. So a second product of another kind counts half, of the same kind a quarter, a
- * third half of that. Monotone and submodular in the set, on which the search's bound rests.
+ * What a set of things does for one want: contributions sorted, each but the first weighed less again; one of a kind that is
+ * counted already less once more. With halves, a second of another kind counts half, of the same kind a quarter, a third half of that. Monotone and submodular in the set, on which the search's bound rests.
  */
 final class Tally {
     private static final int MOST = 32;
@@ -20,12 +17,14 @@ final class Tally {
     private final double[] counted = new double[MOST];
     /** Sum of the weighed contributions before each place; the last entry is the total. */
     private final double[] before = new double[MOST + 1];
-    /** The best contribution of each active; 0 while there is none. */
-    private final double[] best = new double[ActiveKind.values().length];
+    /** The best contribution of each kind of help; 0 while there is none. */
+    private final double[] best;
 
-    Tally(Yardstick yardstick) {
-        this.another = yardstick.secondOfAnotherKind();
-        this.same = yardstick.secondOfSameKind();
+    /** @param helpers how many kinds of help there are to number */
+    Tally(double another, double same, int helpers) {
+        this.another = another;
+        this.same = same;
+        this.best = new double[helpers];
         weight[0] = 1;
         for (int i = 1; i < MOST; i++) {
             weight[i] = weight[i - 1] * another;
@@ -55,11 +54,6 @@ final class Tally {
         }
     }
 
-    /** The contributions as they count before their place is weighed, largest first. */
-    double[] counted() {
-        return java.util.Arrays.copyOf(counted, size);
-    }
-
     /** What one more contribution would add. */
     double gain(double v, int k) {
         double first = best[k];
@@ -73,18 +67,6 @@ final class Tally {
         double after = total();
         pop();
         return after - total();
-    }
-
-    /** What all these would add at most, each taken as of a kind of its own; sorted largest first. */
-    double gainOfAll(double[] values, int count) {
-        double sum = 0;
-        int mine = 0;
-        int theirs = 0;
-        for (int place = 0; mine < size || theirs < count; place++) {
-            boolean takeMine = theirs >= count || (mine < size && counted[mine] >= values[theirs]);
-            sum += (takeMine ? counted[mine++] : values[theirs++]) * weight[place];
-        }
-        return sum - total();
     }
 
     /** The gain of a contribution that displaces nothing: it takes its place, and what follows moves one further down. */

@@ -1,0 +1,218 @@
+package outfell.choice;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import outfell.choice.Worth.Aim;
+
+/**
+ * The best choice by an order of aims, exactly: aim after aim, each with those before it held at their best. For every aim
+ * the options that others can always stand for fall away first, and what is left is tried depth first under a bound.
+ */
+public final class Choice {
+    /** Nodes after which the best that was found is answered as not proven. */
+    private static final long MOST_NODES = 400_000;
+
+    private static final int ROUNDS = 12;
+
+    /**
+     * @param chosen by place; absent where it stays empty
+     * @param helps points of everything that helps
+     * @param proven whether nothing better can be there
+     * @param visited nodes looked at
+     * @param within the problem with the limits as they were let out for what is needed
+     */
+    public record Found(
+            List<Optional<Option>> chosen, Worth worth, double helps, boolean proven, long visited, Problem within) {}
+
+    private final Problem problem;
+    private final Filling filling;
+
+    private Choice(Problem problem) {
+        this.problem = problem;
+        this.filling = new Filling(problem);
+    }
+
+    /** @param patience asked at every node; it throws when nobody waits any more */
+    public static Found of(Problem problem, Runnable patience) {
+        return of(problem, Aim.THRIFT, MOST_NODES, patience);
+    }
+
+    /**
+     * A choice by the first aims only.
+     *
+     * @param upTo the last aim that is proven
+     * @param most nodes after which the best that was found is answered as not proven
+     */
+    public static Found of(Problem problem, Aim upTo, long most, Runnable patience) {
+        Walk walk = new Walk(patience, most);
+        Ground ground = new Ground(problem, walk);
+        Problem within = ground.let();
+        Choice choice = new Choice(within);
+        List<Optional<Option>> best = choice.exchanged(ground.plan());
+        for (Aim aim : EnumSet.range(Aim.WANTS, upTo)) {
+            best = new Descent(Fewer.of(within, aim), aim, choice.worth(best).orElseThrow(), walk)
+                    .run()
+                    .map(p -> originals(within, p))
+                    .filter(choice.betterThan(best))
+                    .orElse(best);
+        }
+        return new Found(
+                best, choice.worth(best).orElseThrow(), choice.helps(best), !walk.ended(), walk.visited(), within);
+    }
+
+    private java.util.function.Predicate<List<Optional<Option>>> betterThan(List<Optional<Option>> best) {
+        Worth now = worth(best).orElseThrow();
+        return plan -> worth(plan).filter(w -> w.compareTo(now) > 0).isPresent();
+    }
+
+    private static List<Optional<Option>> originals(Problem problem, List<Optional<Option>> plan) {
+        return IntStream.range(0, plan.size())
+                .mapToObj(p -> plan.get(p)
+                        .flatMap(o -> problem.places().get(p).options().stream()
+                                .filter(x -> x.thing() == o.thing())
+                                .findFirst()))
+                .toList();
+    }
+
+    /** What a whole plan is worth in a problem; nothing when a limit or a meeting forbids it. */
+    public static Optional<Worth> worth(Problem problem, List<Optional<Option>> plan) {
+        return new Choice(problem).worth(plan);
+    }
+
+    /** For each option of one place, what a plan is worth with it there; nothing where that is forbidden. */
+    public static List<Optional<Worth>> with(Problem problem, List<Optional<Option>> plan, int place) {
+        Choice choice = new Choice(problem);
+        choice.fillBut(plan, place, -1);
+        return problem.places().get(place).options().stream()
+                .map(o -> {
+                    if (!choice.filling.allows(place, o)) {
+                        return Optional.<Worth>empty();
+                    }
+                    choice.filling.take(place, o);
+                    Worth worth = choice.filling.worth();
+                    choice.filling.putBack(place);
+                    return Optional.of(worth);
+                })
+                .toList();
+    }
+
+    /** For each option of one place, which limits a plan would pass with it there. */
+    public static List<List<Integer>> passed(Problem problem, List<Optional<Option>> plan, int place) {
+        Choice choice = new Choice(problem);
+        choice.fillBut(plan, place, -1);
+        return problem.places().get(place).options().stream()
+                .map(o -> choice.filling.passed(place, o))
+                .toList();
+    }
+
+    private Optional<Worth> worth(List<Optional<Option>> plan) {
+        boolean fits = true;
+        for (int p = 0; p < plan.size() && fits; p++) {
+            Option o = plan.get(p).orElse(null);
+            if (o == null) {
+                fits = !problem.places().get(p).needed();
+            } else if (filling.allows(p, o)) {
+                filling.take(p, o);
+            } else {
+                fits = false;
+            }
+        }
+        Optional<Worth> worth = fits ? Optional.of(filling.worth()) : Optional.empty();
+        filling.reset();
+        return worth;
+    }
+
+    private double helps(List<Optional<Option>> plan) {
+        fillBut(plan, -1, -1);
+        double helps = filling.helps();
+        filling.reset();
+        return helps;
+    }
+
+    private void fillBut(List<Optional<Option>> plan, int but, int andBut) {
+        for (int p = 0; p < plan.size(); p++) {
+            if (p != but && p != andBut && plan.get(p).isPresent()) {
+                filling.take(p, plan.get(p).get());
+            }
+        }
+    }
+
+    // ---- a good plan to begin with
+
+    /** Exchanges one place, or two that are bound together or share their things, while that is worth more. */
+    private List<Optional<Option>> exchanged(List<Optional<Option>> start) {
+        List<Optional<Option>> plan = start;
+        Worth now = worth(plan).orElseThrow();
+        boolean better = true;
+        for (int round = 0; better && round < ROUNDS; round++) {
+            better = false;
+            for (int p = 0; p < plan.size(); p++) {
+                for (int[] pair : together(p)) {
+                    fillBut(plan, pair[0], pair[1]);
+                    for (int each : pair) {
+                        put(each);
+                    }
+                    List<Optional<Option>> other = filling.plan();
+                    filling.reset();
+                    Optional<Worth> worth = worth(other);
+                    if (worth.isPresent() && worth.get().compareTo(now) > 0) {
+                        now = worth.get();
+                        plan = other;
+                        better = true;
+                    }
+                }
+            }
+        }
+        return plan;
+    }
+
+    /** A place by itself, and with each that is bound to it, in both orders. */
+    private List<int[]> together(int p) {
+        List<int[]> all = new ArrayList<>();
+        all.add(new int[] {p, -1});
+        for (int q = 0; q < problem.places().size(); q++) {
+            if (q != p
+                    && (problem.places().get(q).under() == p
+                            || problem.places().get(p).under() == q)) {
+                all.add(new int[] {p, q});
+                all.add(new int[] {q, p});
+            }
+        }
+        return all;
+    }
+
+    private void put(int p) {
+        if (p < 0) {
+            return;
+        }
+        Worth now = problem.places().get(p).needed() ? null : filling.worth();
+        Option most = null;
+        for (Option o : problem.places().get(p).options()) {
+            if (filling.allows(p, o)) {
+                filling.take(p, o);
+                Worth worth = filling.worth();
+                filling.putBack(p);
+                if (now == null || worth.compareTo(now) > 0) {
+                    now = worth;
+                    most = o;
+                }
+            }
+        }
+        if (most != null) {
+            filling.take(p, most);
+        }
+    }
+
+    static Comparator<Option> mostFirst() {
+        return Comparator.comparingInt((Option o) -> -Arrays.stream(o.grades()).sum())
+                .thenComparingDouble(o -> -o.comfort() - o.school())
+                .thenComparingDouble(o -> -o.most())
+                .thenComparingDouble(o -> -o.thrift())
+                .thenComparingInt(Option::thing);
+    }
+}

@@ -1,0 +1,80 @@
+package outfell.choice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** The choice is the one that trying everything finds, whatever the shape of the problem. */
+class ChoiceTest {
+    private static final int PROBLEMS = 300;
+
+    @Test
+    void it_equals_trying_every_plan() {
+        int letOut = 0;
+        for (int seed = 0; seed < PROBLEMS; seed++) {
+            Problem problem = Problems.random(random(seed), 4, 3);
+            Choice.Found found = Choice.of(problem, () -> {});
+            assertThat(found.proven()).as("seed %d", seed).isTrue();
+            assertThat(Choice.worth(found.within(), found.chosen()))
+                    .as("seed %d", seed)
+                    .hasValue(found.worth());
+            assertThat(found.worth()).as("seed %d", seed).isEqualByComparingTo(Problems.best(found.within()));
+            letOut += found.within().equals(problem) ? 0 : 1;
+        }
+        assertThat(letOut).as("limits are let out in some of them").isBetween(1, PROBLEMS - 1);
+    }
+
+    /** Where the needed places can be filled within the limits, no limit is let out. */
+    @Test
+    void limits_stand_where_what_is_needed_fits() {
+        for (int seed = 0; seed < PROBLEMS; seed++) {
+            Problem problem = Problems.random(random(seed), 4, 3);
+            boolean fits = Double.isFinite(Problems.best(problem).of(Worth.Aim.THRIFT));
+            Problem within = Choice.of(problem, () -> {}).within();
+            boolean allNeeded = needed(within).equals(needed(problem));
+            assertThat(allNeeded && within.limits().equals(problem.limits()))
+                    .as("seed %d", seed)
+                    .isEqualTo(fits);
+        }
+    }
+
+    /** Taking away what was not chosen changes nothing, and one option more never makes it worth less. */
+    @Test
+    void what_is_not_chosen_does_not_matter() {
+        for (int seed = 0; seed < PROBLEMS; seed++) {
+            RandomGenerator random = random(seed);
+            Problem problem = Problems.random(random, 4, 4);
+            Choice.Found found = Choice.of(problem, () -> {});
+            Set<Integer> left = new HashSet<>();
+            found.chosen().forEach(o -> o.ifPresent(x -> left.add(x.thing())));
+            IntStream.range(0, problem.things())
+                    .filter(_ -> random.nextBoolean())
+                    .forEach(left::add);
+            List<Place> fewer = problem.places().stream()
+                    .map(p -> p.with(p.options().stream()
+                            .filter(o -> left.contains(o.thing()))
+                            .toList()))
+                    .toList();
+            if (found.within().limits().equals(problem.limits())
+                    && needed(found.within()).equals(needed(problem))) {
+                assertThat(Choice.of(problem.over(fewer), () -> {}).worth())
+                        .as("seed %d", seed)
+                        .isEqualByComparingTo(found.worth());
+            }
+        }
+    }
+
+    private static List<Boolean> needed(Problem problem) {
+        return problem.places().stream().map(Place::needed).toList();
+    }
+
+    private static RandomGenerator random(long seed) {
+        return RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+    }
+}
