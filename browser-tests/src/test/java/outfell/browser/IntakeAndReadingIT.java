@@ -266,7 +266,7 @@ class IntakeAndReadingIT extends InTheBrowser {
                 .click();
         heading("Retinal cream 0.05 %: still being read");
 
-        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        page.navigate(visitOf("Ines Varro") + "/regimen");
         Locator waits = page.getByText("Patch test first:");
         assertThat(waits.first()).isVisible();
         step("Morning")

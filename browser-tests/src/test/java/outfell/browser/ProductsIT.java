@@ -137,7 +137,7 @@ class ProductsIT extends InTheBrowser {
     void a_plan_says_what_a_month_costs_and_when_each_pack_ends() {
         page.navigate(visitOf("Tobit Harl") + "/regimen");
         Locator supply = page.getByLabel("Money and supply");
-        assertThat(supply).containsText("over the budget");
+        assertThat(supply).containsText("within the budget");
         assertThat(supply).containsText(Pattern.compile("empty in \\d+ days"));
         nothingToMend("supply");
         page.navigate(visitOf("Maren Oskell") + "/regimen");
