@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Month, type ProductForm, type Schemas } from './client'
-import { currencySign, moneyWords } from '../shared/format'
+import { currencySign, moneyWords, roundMoneyWords } from '../shared/format'
 import type { paths } from './schema'
 
 type SearchQuery = NonNullable<paths['/api/products/search']['get']['parameters']['query']>
@@ -34,9 +34,8 @@ export const keys = {
   supply: (visit: string, version: number, month: Month) =>
     ['plan', 'supply', visit, version, month] as const,
   findings: (visit: string, version: number) => ['plan', 'findings', visit, version] as const,
-  loosened: (visit: string, version: number) => ['plan', 'limits', visit, version] as const,
-  compared: (visit: string, version: number, with_: 'computed' | 'cheaper') =>
-    ['plan', with_, visit, version] as const,
+  ladders: (visit: string, version: number) => ['plan', 'ladders', visit, version] as const,
+  compared: (visit: string, version: number, with_: 'computed') => ['plan', with_, visit, version] as const,
   methods: ['methods'] as const,
   yardstick: ['yardstick'] as const,
   schools: ['schools'] as const,
@@ -159,7 +158,12 @@ export function useMoney() {
     queryFn: () => ask(api.GET('/api/practice/currency')),
   })
   const code = query.data?.code ?? 'EUR'
-  return { words: (amount: number) => moneyWords(amount, code), sign: currencySign(code), query }
+  return {
+    words: (amount: number) => moneyWords(amount, code),
+    round: (amount: number) => roundMoneyWords(amount, code),
+    sign: currencySign(code),
+    query,
+  }
 }
 
 /** The house shelf, searched as one types; the last answer stays while the next is fetched. */
@@ -254,12 +258,12 @@ export const useFindings = (visit: string, version: number) =>
     placeholderData: keepPreviousData,
   })
 
-/** Which limit of the plan to let out, by how little, and what that buys. */
-export const useLoosened = (visit: string, version: number) =>
+/** For each of the client's limits, what less would take from the plan and what more would buy. */
+export const useLadders = (visit: string, version: number) =>
   useQuery({
-    queryKey: keys.loosened(visit, version),
+    queryKey: keys.ladders(visit, version),
     queryFn: ({ signal }) =>
-      ask(api.GET('/api/visits/{id}/plan/limits', { params: { path: { id: visit } }, signal })),
+      ask(api.GET('/api/visits/{id}/plan/ladders', { params: { path: { id: visit } }, signal })),
     placeholderData: keepPreviousData,
   })
 
@@ -271,16 +275,6 @@ export const useComputed = (visit: string, version: number, wanted: boolean) =>
       (await ask(api.GET('/api/visits/{id}/plan/computed', { params: { path: { id: visit } }, signal }))) ??
       null,
     enabled: wanted,
-    placeholderData: keepPreviousData,
-  })
-
-/** The best plan for three quarters of the money; null when none is cheaper. */
-export const useCheaper = (visit: string, version: number) =>
-  useQuery({
-    queryKey: keys.compared(visit, version, 'cheaper'),
-    queryFn: async ({ signal }) =>
-      (await ask(api.GET('/api/visits/{id}/plan/cheaper', { params: { path: { id: visit } }, signal }))) ??
-      null,
     placeholderData: keepPreviousData,
   })
 

@@ -500,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ladders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}": {
         parameters: {
             query?: never;
@@ -1076,22 +1092,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/plan/cheaper": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["cheaper"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/visits/{id}/plan/computed": {
         parameters: {
             query?: never;
@@ -1124,14 +1124,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{id}/plan/limits": {
+    "/api/visits/{id}/plan/ladders": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["loosened"];
+        get: operations["ladders_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1954,6 +1954,15 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
+        Ladder: {
+            /** Format: double */
+            hers?: number | null;
+            /** @enum {string} */
+            limit: "MONEY" | "MORNING_MINUTES" | "EVENING_MINUTES" | "STEPS";
+            rungs: components["schemas"]["Rung"][];
+            /** Format: double */
+            uses: number;
+        };
         Least: {
             because: components["schemas"]["Because"];
             /** Format: int32 */
@@ -1978,15 +1987,6 @@ export interface components {
             low: number;
             mayContain: boolean;
             printed: string;
-        };
-        Loosened: {
-            because: components["schemas"]["Because"];
-            brings: string[];
-            /** Format: double */
-            by: number;
-            concerns: string[];
-            /** @enum {string} */
-            limit: "MORNING_MINUTES" | "EVENING_MINUTES" | "STEPS" | "BUDGET";
         };
         Meant: {
             guesses: components["schemas"]["Guess"][];
@@ -2493,6 +2493,17 @@ export interface components {
             part: "MORNING" | "EVENING";
             steps: components["schemas"]["Step"][];
             timeline: components["schemas"]["Timeline"];
+        };
+        Rung: {
+            /** Format: double */
+            at: number;
+            because: components["schemas"]["Because"];
+            brings: string[];
+            leaves: string[];
+            /** Format: double */
+            month: number;
+            /** @enum {string} */
+            where: "BELOW" | "STANDS" | "ABOVE";
         };
         SafetyView: {
             askAgain: components["schemas"]["Stale"][];
@@ -3993,6 +4004,30 @@ export interface operations {
             };
         };
     };
+    ladders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaseDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ladder"][];
+                };
+            };
+        };
+    };
     plan_2: {
         parameters: {
             query?: never;
@@ -5036,28 +5071,6 @@ export interface operations {
             };
         };
     };
-    cheaper: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Compared"];
-                };
-            };
-        };
-    };
     withComputed: {
         parameters: {
             query?: never;
@@ -5102,7 +5115,7 @@ export interface operations {
             };
         };
     };
-    loosened: {
+    ladders_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5119,7 +5132,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Loosened"][];
+                    "application/json": components["schemas"]["Ladder"][];
                 };
             };
         };

@@ -29,7 +29,7 @@ import { ChangeList } from './AgainstComputed'
 import { ByHand } from './ByHand'
 import { StepDetail } from './StepDetail'
 import { BalanceGauges } from './BalanceGauges'
-import { LimitsLetOut } from './LimitsLetOut'
+import { Ladders } from './Ladders'
 import { MethodTable } from './MethodTable'
 import { MoveReason } from './MoveReason'
 import { putIn, release, takeOut } from './byHandEdits'
@@ -579,7 +579,6 @@ function Below({
             {regimen.shelf.length === 0 && <li>{say('regimen.nothingIsOnItYetAddBottles')}</li>}
           </ul>
         </section>
-        <LimitsLetOut context={context} />
         <TonightVersions regimen={regimen} />
         {keptOut.length > 0 && (
           <section aria-label={say('regimen.keptOut')}>
@@ -619,6 +618,7 @@ function Below({
         </section>
       </div>
       <BalanceGauges regimen={regimen} />
+      <Ladders context={context} />
       <SupplyTable context={context} month={regimen.month} />
     </>
   )

@@ -1,11 +1,10 @@
 import { Link } from 'react-router'
 import type { Month } from '../api/client'
-import { useCheaper, useMoney, useSupply } from '../api/hooks'
+import { useMoney, useSupply } from '../api/hooks'
 import { dateWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
-import { ChangeList } from './AgainstComputed'
 import { say } from '../words/say'
 
 /** What a month of the plan costs, and when each pack is empty or past its time. */
@@ -59,27 +58,7 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
           ))}
         </tbody>
       </table>
-      <CheaperSet context={context} />
     </section>
-  )
-}
-
-/** The best plan for three quarters of the money, and what is lost by it. */
-function CheaperSet({ context }: { context: VisitContext }) {
-  const money = useMoney()
-  const cheaper = useCheaper(context.visit.id, context.visit.version).data
-  if (!cheaper) return null
-  return (
-    <details>
-      <summary>
-        {say('regimen.aCheaperSetAMonthForWhat', {
-          month: money.words(cheaper.month),
-          monthOther: money.words(cheaper.monthOther),
-          sentence: cheaper.because.sentence,
-        })}
-      </summary>
-      <ChangeList changes={cheaper.changes} />
-    </details>
   )
 }
 

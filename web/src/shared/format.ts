@@ -193,6 +193,12 @@ export function numberFrom(typed: string): number | null {
 /** The beginning of a number: "", "-", "1.", "12,". It is no value yet, and no mistake either. */
 export const isHalfANumber = (typed: string) => /^\s*[-+]?(\d+[.,])?\s*$/.test(typed)
 
+/** The same, without cents where there are none: for limits and rungs, which stand by themselves. */
+export const roundMoneyWords = (amount: number, currency: string) =>
+  Number.isInteger(amount)
+    ? moneyWords(amount, currency).replace(/[.,]00(?=\D*$)/, '')
+    : moneyWords(amount, currency)
+
 /** An amount of money, "€9.86"; whole amounts keep their cents so that columns align. */
 export const moneyWords = (amount: number, currency: string) =>
   new Intl.NumberFormat(locale(), { style: 'currency', currency }).format(amount)

@@ -266,11 +266,11 @@ class IntakeAndReadingIT extends InTheBrowser {
                 .click();
         heading("Retinal cream 0.05 %: still being read");
 
-        page.navigate(visitOf("Ines Varro") + "/regimen");
+        page.navigate(visitOf("Edda Quill") + "/regimen");
         Locator waits = page.getByText("Patch test first:");
         assertThat(waits.first()).isVisible();
         step("Morning")
-                .filter(new Locator.FilterOptions().setHasText("Azelaic"))
+                .filter(new Locator.FilterOptions().setHasText("Vitamin C"))
                 .click();
         button("Do without").click();
         page.getByLabel("Why").fill("has used one like it for years");

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
@@ -18,6 +19,8 @@ import org.junit.jupiter.api.Test;
 
 /** Any bottle put before the tool: by its label, by hand, side by side, as part of a routine, from a file, from the kitchen. */
 class ProductsIT extends InTheBrowser {
+    /** For what is long on a busy machine. */
+    private static final double PATIENT_MS = 180_000;
 
     @Test
     void a_pasted_label_with_slips_is_read_put_right_and_kept() {
@@ -142,6 +145,7 @@ class ProductsIT extends InTheBrowser {
         nothingToMend("supply");
         page.navigate(visitOf("Maren Oskell") + "/regimen");
         assertThat(supply).containsText("within the budget");
+        page.navigate(visitOf("Jorun Pell") + "/regimen");
         assertThat(supply).containsText("would save");
         Locator cheaper = supply.getByRole(AriaRole.LINK).first();
         cheaper.click();
@@ -182,7 +186,8 @@ class ProductsIT extends InTheBrowser {
                                                 .formatted(i, i % 90, 1 + i % 5))
                                 .collect(Collectors.joining()));
         assertThat(page.getByRole(AriaRole.PROGRESSBAR)).isVisible();
-        assertThat(page.locator(".file-sums")).containsText("8000 new");
+        assertThat(page.locator(".file-sums"))
+                .containsText("8000 new", new LocatorAssertions.ContainsTextOptions().setTimeout(PATIENT_MS));
         // the chosen file is still there after a reload
         page.reload();
         assertThat(page.locator(".file-sums")).containsText("8000 new");

@@ -21,7 +21,7 @@ class RecordIT extends InTheBrowser {
         page.navigate(server.address() + "/practice");
         heading("The practice");
         page.keyboard().press("/");
-        page.getByLabel("Name, trade or contact").fill("deckhand");
+        page.getByRole(AriaRole.COMBOBOX, named("Name, trade or contact")).fill("deckhand");
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName(Pattern.compile("Maren Oskell")))
                 .click();
         heading("Maren Oskell");

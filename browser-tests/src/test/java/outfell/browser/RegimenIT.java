@@ -17,6 +17,22 @@ import org.junit.jupiter.api.Test;
 /** The board by hand: methods, undo, and what meets what. */
 class RegimenIT extends InTheBrowser {
     @Test
+    void one_tap_on_a_rung_lets_a_limit_out_and_undo_takes_it_back() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        Locator money = page.getByRole(AriaRole.GROUP, named("Money a month"));
+        Locator stands = money.locator("[aria-pressed=true]");
+        assertThat(stands).isVisible();
+        String before = stands.textContent();
+        money.locator(".rung-above").first().click();
+        saved();
+        assertThat(stands).not().hasText(before);
+        nothingToMend("ladders");
+        button("Undo").click();
+        saved();
+        assertThat(stands).hasText(before);
+    }
+
+    @Test
     void another_method_says_what_it_changes_and_undo_and_redo_walk_back_and_forth() {
         page.navigate(visitOf("Anselm Roake") + "/regimen");
         step("Evening").first().waitFor();

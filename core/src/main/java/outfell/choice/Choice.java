@@ -24,10 +24,17 @@ public final class Choice {
      * @param helps points of everything that helps
      * @param proven whether nothing better can be there
      * @param visited nodes looked at
+     * @param used of each limit, whether it has an end or not
      * @param within the problem with the limits as they were let out for what is needed
      */
     public record Found(
-            List<Optional<Option>> chosen, Worth worth, double helps, boolean proven, long visited, Problem within) {}
+            List<Optional<Option>> chosen,
+            Worth worth,
+            double helps,
+            boolean proven,
+            long visited,
+            List<Double> used,
+            Problem within) {}
 
     private final Problem problem;
     private final Filling filling;
@@ -62,7 +69,13 @@ public final class Choice {
                     .orElse(best);
         }
         return new Found(
-                best, choice.worth(best).orElseThrow(), choice.helps(best), !walk.ended(), walk.visited(), within);
+                best,
+                choice.worth(best).orElseThrow(),
+                choice.helps(best),
+                !walk.ended(),
+                walk.visited(),
+                choice.used(best),
+                within);
     }
 
     private java.util.function.Predicate<List<Optional<Option>>> betterThan(List<Optional<Option>> best) {
@@ -132,6 +145,19 @@ public final class Choice {
         double helps = filling.helps();
         filling.reset();
         return helps;
+    }
+
+    private List<Double> used(List<Optional<Option>> plan) {
+        List<Limit> measured = problem.limits().stream()
+                .map(l -> new Limit(l.sums(), l.routine(), Double.MAX_VALUE))
+                .toList();
+        Filling all = new Filling(problem.within(measured));
+        for (int p = 0; p < plan.size(); p++) {
+            if (plan.get(p).isPresent()) {
+                all.take(p, plan.get(p).get());
+            }
+        }
+        return IntStream.range(0, measured.size()).mapToObj(all::use).toList();
     }
 
     private void fillBut(List<Optional<Option>> plan, int but, int andBut) {

@@ -18,9 +18,6 @@ import outfell.supply.Supply;
  */
 public record Compared(
         List<Change> changes, double behind, List<String> lost, double month, double monthOther, Because because) {
-    /** The share of its money that a cheaper plan may cost. */
-    private static final double CHEAPER = 0.75;
-
     /** Hers against the plan as it is computed without what she has changed. */
     static Compared withComputed(Consultation consultation, Regimen computed, Regimen hers) {
         double behind = behind(computed, hers);
@@ -36,27 +33,6 @@ public record Compared(
                 "%s; %s.".formatted(points, leaves(lost)));
     }
 
-    /** The best plan for three quarters of the money against the present one. */
-    static Compared cheaper(Consultation consultation, Regimen now, Regimen cheaper) {
-        List<String> lost = lost(now, cheaper);
-        double behind = behind(now, cheaper);
-        String points = behind < 0.5 ? "nothing to speak of" : "%.0f of the plan's points".formatted(behind);
-        return of(
-                consultation,
-                Change.between(now, cheaper).stream()
-                        .map(c -> new Change(
-                                c.part(),
-                                c.kind(),
-                                c.what(),
-                                c.from(),
-                                c.to(),
-                                Because.house("The best that the smaller sum allows.")))
-                        .toList(),
-                now,
-                cheaper,
-                "It costs %s; %s.".formatted(points, leaves(lost)));
-    }
-
     private static Compared of(
             Consultation consultation, List<Change> changes, Regimen other, Regimen mine, String sentence) {
         return new Compared(
@@ -66,11 +42,6 @@ public record Compared(
                 month(consultation, mine),
                 month(consultation, other),
                 Because.house(sentence));
-    }
-
-    /** What a plan may cost to be the cheaper one. */
-    static double cheaperBudget(Consultation consultation, Regimen now) {
-        return CHEAPER * month(consultation, now);
     }
 
     private static double behind(Regimen other, Regimen mine) {

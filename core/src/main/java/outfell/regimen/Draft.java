@@ -39,6 +39,11 @@ import outfell.week.Tolerance;
 /** One plan in the making: its slots, the choice among who may fill them, and its layout. */
 final class Draft {
     private static final double CENT = 0.005;
+    /** How far over the client's limit a ladder looks. */
+    private static final double MORE_MONEY = 20;
+
+    private static final double MORE_MINUTES = 15;
+    private static final double MORE_STEPS = 3;
 
     private final Consultation consultation;
     private final SkinVerdict skin;
@@ -89,6 +94,25 @@ final class Draft {
     }
 
     Regimen regimen() {
+        Chosen chosen = choose();
+        notices.addAll(places.notices());
+        notices.addAll(pins.notices());
+        notices.addAll(allowance.notices(
+                chosen.posed().slots(),
+                chosen.posed().problem().limits(),
+                chosen.found().within().problem().limits()));
+        if (!chosen.found().proven()) {
+            notices.add(
+                    Because.house(
+                            "There was more to try than time: this is the best that was found, and a better one may be there."));
+        }
+        return laid(chosen.posed().slots(), chosen.found());
+    }
+
+    private record Chosen(Posed posed, Posed.Found found) {}
+
+    /** The choice, and where it spends too much the one among what is owned and borne. */
+    private Chosen choose() {
         Posed posed = posed();
         Posed.Found found = posed.choose();
         if (overspends(posed, found)) {
@@ -97,25 +121,35 @@ final class Draft {
             Posed.Found cheaper = other.choose();
             if (money(cheaper.within()) < money(found.within())) {
                 places = lenient;
-                posed = other;
-                found = cheaper;
                 notices.add(Because.house(
                         "The budget of %.0f a month is too small for what suits best: what is owned, or misses by little, stands in its place."
                                 .formatted(consultation.life().budget().orElse(0))));
+                return new Chosen(other, cheaper);
             }
         }
-        notices.addAll(places.notices());
-        notices.addAll(pins.notices());
-        notices.addAll(allowance.notices(
-                posed.slots(),
-                posed.problem().limits(),
-                found.within().problem().limits()));
-        if (!found.proven()) {
-            notices.add(
-                    Because.house(
-                            "There was more to try than time: this is the best that was found, and a better one may be there."));
-        }
-        return laid(posed.slots(), found);
+        return new Chosen(posed, found);
+    }
+
+    /** For each of the client's limits, what less would take and what more would buy. */
+    List<Ladder> ladders() {
+        Chosen chosen = choose();
+        Consultation.Life life = consultation.life();
+        return Stream.of(Ladder.Limit.values())
+                .map(l -> switch (l) {
+                    case MONEY -> ladder(l, life.budget().stream().boxed().findFirst(), MORE_MONEY, chosen);
+                    case MORNING_MINUTES ->
+                        ladder(l, Optional.of((double) life.morningMinutes()), MORE_MINUTES, chosen);
+                    case EVENING_MINUTES ->
+                        ladder(l, Optional.of((double) life.eveningMinutes()), MORE_MINUTES, chosen);
+                    case STEPS -> ladder(l, Optional.of((double) life.mostSteps()), MORE_STEPS, chosen);
+                })
+                .toList();
+    }
+
+    private Ladder ladder(Ladder.Limit limit, Optional<Double> hers, double more, Chosen chosen) {
+        double asked = hers.orElse(Double.POSITIVE_INFINITY) + more;
+        double most = limit == Ladder.Limit.STEPS ? Math.min(asked, method.mostSteps()) : asked;
+        return Ladder.of(limit, hers, most, chosen.posed(), chosen.found(), weigher);
     }
 
     private static boolean overspends(Posed posed, Posed.Found found) {

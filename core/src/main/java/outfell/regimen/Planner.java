@@ -83,10 +83,15 @@ public final class Planner {
     /** A plan, and what changes from the one that it is held against. */
     public record Turned(Outcome.Planned planned, List<Change> changes) {}
 
-    /** Which limit to let out, by how little, to serve a concern that nothing serves now; nothing when no limit holds it back. */
-    public static List<Loosened> loosen(Consultation consultation) {
+    /** The ladders of the consultation's plan; none where there is no plan. */
+    public static List<Ladder> ladders(Consultation consultation) {
         return plan(consultation) instanceof Outcome.Planned planned
-                ? Loosened.of(consultation, planned.regimen())
+                ? new Draft(
+                                consultation,
+                                planned.skin(),
+                                planned.safety(),
+                                ask(consultation, planned.skin(), planned.safety()))
+                        .ladders()
                 : List.of();
     }
 
@@ -95,22 +100,6 @@ public final class Planner {
         return plan(consultation) instanceof Outcome.Planned hers
                         && plan(consultation.by(Consultation.ByHand.NOTHING)) instanceof Outcome.Planned computed
                 ? Optional.of(Compared.withComputed(consultation, computed.regimen(), hers.regimen()))
-                : Optional.empty();
-    }
-
-    /** The best plan for three quarters of the money, against the present one; nothing when none is cheaper. */
-    public static Optional<Compared> cheaper(Consultation consultation) {
-        if (!(plan(consultation) instanceof Outcome.Planned now)) {
-            return Optional.empty();
-        }
-        double budget = Compared.cheaperBudget(consultation, now.regimen());
-        if (!(budget > 0)) {
-            return Optional.empty();
-        }
-        Consultation poorer = consultation.living(consultation.life().withBudget(budget));
-        return plan(poorer) instanceof Outcome.Planned cheaper
-                ? Optional.of(Compared.cheaper(consultation, now.regimen(), cheaper.regimen()))
-                        .filter(c -> c.month() < c.monthOther())
                 : Optional.empty();
     }
 

@@ -22,6 +22,8 @@ final class Posed {
     /** Nodes of a search that only asks whether something would come in. */
     private static final long FOR_A_REASON = 10_000;
 
+    private static final long FOR_A_RUNG = 60_000;
+
     private final List<Slot> slots;
     private final Problem problem;
 
@@ -49,8 +51,19 @@ final class Posed {
      * @param helps points of everything that helps a concern
      * @param proven whether nothing better can be there
      * @param within the same with its limits let out for what is needed
+     * @param used of each limit, in the order of {@link Scarcity}
      */
-    record Found(List<Optional<Candidate>> chosen, Worth worth, double helps, boolean proven, Posed within) {}
+    record Found(
+            List<Optional<Candidate>> chosen,
+            Worth worth,
+            double helps,
+            boolean proven,
+            Posed within,
+            List<Double> used) {
+        double uses(Scarcity limit) {
+            return used.get(limit.ordinal());
+        }
+    }
 
     Problem problem() {
         return problem;
@@ -69,11 +82,17 @@ final class Posed {
         return read(Choice.of(problem, upTo, FOR_A_REASON, Patience::ask));
     }
 
+    /** The same, looked for as long as one rung of a ladder is worth. */
+    Found rung() {
+        return read(Choice.of(problem, Aim.THRIFT, FOR_A_RUNG, Patience::ask));
+    }
+
     private Found read(Choice.Found found) {
         List<Optional<Candidate>> chosen = IntStream.range(0, slots.size())
                 .mapToObj(s -> found.chosen().get(s).map(o -> candidate(s, o)))
                 .toList();
-        return new Found(chosen, found.worth(), found.helps(), found.proven(), new Posed(slots, found.within()));
+        return new Found(
+                chosen, found.worth(), found.helps(), found.proven(), new Posed(slots, found.within()), found.used());
     }
 
     /** The same with one limit let out. */

@@ -315,14 +315,6 @@ class ByHandTest {
                         .isPositive());
     }
 
-    @Test
-    void three_quarters_of_the_money_buy_the_next_best() {
-        Compared cheaper = Planner.cheaper(PLAIN).orElseThrow();
-        assertThat(cheaper.month()).isLessThan(cheaper.monthOther());
-        assertThat(cheaper.changes()).isNotEmpty();
-        assertThat(cheaper.because().sentence()).startsWith("It costs");
-    }
-
     private static Consultation consultation(String method, int seed) {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
         return Consultations.of(

@@ -367,36 +367,6 @@ class PlannerTest {
     }
 
     @Test
-    void a_limit_that_holds_a_concern_back_is_named_with_what_it_would_buy() {
-        Life hurried =
-                new Life(8, 3, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.of(18));
-        Consultation c = Consultations.of(
-                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(7)),
-                "classic",
-                Month.NOVEMBER,
-                Consultations.CATALOGUE,
-                List.of(),
-                Consultations.NOTHING,
-                hurried);
-        Regimen now = planned(c);
-        List<Loosened> more = Planner.loosen(c);
-        assertThat(more).isNotEmpty().allSatisfy(l -> {
-            assertThat(l.brings()).isNotEmpty();
-            assertThat(l.concerns())
-                    .isNotEmpty()
-                    .allSatisfy(concern ->
-                            assertThat(now.served()).anyMatch(s -> s.concern().equals(concern) && s.by().isEmpty()));
-            assertThat(l.because().sentence()).contains(l.brings().getFirst());
-        });
-        Life free = new Life(
-                120, 120, 12, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
-        assertThat(Planner.loosen(Consultations.of(
-                        c.reading(), "classic", Month.NOVEMBER, Consultations.CATALOGUE, List.of(), c.answers(), free)))
-                .as("nothing is held back by minutes, steps or money")
-                .isEmpty();
-    }
-
-    @Test
     void an_unread_face_gets_the_safe_base_only() {
         Regimen r = planned(with(face(), Consultations.NOTHING));
         assertThat(r.steps().map(Step::kind).toList())

@@ -42,7 +42,11 @@ class ByHandApiTest extends OverHttp {
         assertThat(compared.at("/changes").valueStream().map(c -> c.at("/what").asString()))
                 .contains("moved");
         assertThat(compared.at("/because/sentence").asString()).isNotBlank();
-        assertThat(get("/api/visits/" + visit + "/plan/cheaper").status()).isIn(200, 204);
+        JsonNode ladders = get("/api/visits/" + visit + "/plan/ladders").body();
+        assertThat(ladders.valueStream().map(l -> l.at("/limit").asString()))
+                .containsExactly("MONEY", "MORNING_MINUTES", "EVENING_MINUTES", "STEPS");
+        assertThat(ladders.at("/1/rungs").valueStream().map(r -> r.at("/where").asString()))
+                .contains("STANDS");
     }
 
     @Test

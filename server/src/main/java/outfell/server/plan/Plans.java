@@ -9,6 +9,7 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
 import outfell.regimen.Consultation;
+import outfell.regimen.Ladder;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.PresentRoutine;
@@ -37,6 +38,11 @@ public class Plans {
         return Planner.instead(consultation, from)
                 .map(t -> PlanAnswer.of(consultation, t))
                 .orElseGet(() -> plan(consultation, consultation.month()));
+    }
+
+    /** For each of the client's limits, what less would take and what more would buy. */
+    public List<Ladder> ladders(Consultation consultation) {
+        return Planner.ladders(consultation);
     }
 
     /** Why a product must not touch this client's skin; nothing when it may. */

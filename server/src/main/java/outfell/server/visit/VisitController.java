@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import outfell.regimen.Compared;
 import outfell.regimen.Findings;
-import outfell.regimen.Loosened;
+import outfell.regimen.Ladder;
 import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.patch.Patches;
@@ -192,21 +192,15 @@ class VisitController {
         return orNothing(visits.withComputed(id));
     }
 
-    /** The best plan for three quarters of the money, against this one. */
-    @GetMapping("/visits/{id}/plan/cheaper")
-    ResponseEntity<Compared> cheaper(@PathVariable UUID id) {
-        return orNothing(visits.cheaper(id));
-    }
-
     private static <T> ResponseEntity<T> orNothing(Optional<T> found) {
         return found.map(ResponseEntity::ok)
                 .orElseGet(() -> ResponseEntity.noContent().build());
     }
 
-    /** Which limit to let out, by how little, and what that buys. */
-    @GetMapping("/visits/{id}/plan/limits")
-    List<Loosened> loosened(@PathVariable UUID id) {
-        return visits.loosened(id);
+    /** For each of the client's limits, what less would take and what more would buy. */
+    @GetMapping("/visits/{id}/plan/ladders")
+    List<Ladder> ladders(@PathVariable UUID id) {
+        return visits.ladders(id);
     }
 
     @GetMapping("/visits/{id}/plan")

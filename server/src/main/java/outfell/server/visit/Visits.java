@@ -32,7 +32,7 @@ import outfell.regimen.Consultation;
 import outfell.regimen.Consultation.Taste;
 import outfell.regimen.Finder;
 import outfell.regimen.Findings;
-import outfell.regimen.Loosened;
+import outfell.regimen.Ladder;
 import outfell.regimen.Planner;
 import outfell.regimen.PresentRoutine;
 import outfell.regimen.Regimen;
@@ -255,19 +255,14 @@ public class Visits {
         return Planner.findings(consultation(find(id)));
     }
 
-    /** Which limit of the visit's plan to let out, by how little, and what that buys. */
-    public List<Loosened> loosened(UUID id) {
-        return Planner.loosen(consultation(find(id)));
+    /** For each of the client's limits, what less would take from the visit's plan and what more would buy. */
+    public List<Ladder> ladders(UUID id) {
+        return plans.ladders(consultation(find(id)));
     }
 
     /** The visit's plan against the computed one; nothing when there is no plan. */
     public Optional<Compared> withComputed(UUID id) {
         return Planner.withComputed(consultation(find(id)));
-    }
-
-    /** The best plan for less money against the visit's; nothing when none is cheaper. */
-    public Optional<Compared> cheaper(UUID id) {
-        return Planner.cheaper(consultation(find(id)));
     }
 
     /** What the plan costs and how long its packs last, those in use by what is left of them. */
