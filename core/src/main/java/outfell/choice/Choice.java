@@ -14,8 +14,8 @@ import outfell.choice.Worth.Aim;
  * the options that others can always stand for fall away first, and what is left is tried depth first under a bound.
  */
 public final class Choice {
-    /** Nodes after which the best that was found is answered as not proven. */
-    private static final long MOST_NODES = 400_000;
+    /** Nodes and options looked at after which the best that was found is answered as not proven. */
+    private static final long MOST_WORK = 3_000_000;
 
     private static final int ROUNDS = 12;
 
@@ -46,14 +46,14 @@ public final class Choice {
 
     /** @param patience asked at every node; it throws when nobody waits any more */
     public static Found of(Problem problem, Runnable patience) {
-        return of(problem, Aim.THRIFT, MOST_NODES, patience);
+        return of(problem, Aim.THRIFT, MOST_WORK, patience);
     }
 
     /**
      * A choice by the first aims only.
      *
      * @param upTo the last aim that is proven
-     * @param most nodes after which the best that was found is answered as not proven
+     * @param most nodes and options looked at after which the best that was found is answered as not proven
      */
     public static Found of(Problem problem, Aim upTo, long most, Runnable patience) {
         Walk walk = new Walk(patience, most);

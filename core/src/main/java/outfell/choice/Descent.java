@@ -25,6 +25,9 @@ final class Descent {
     private final Filling filling;
     private final int[] order;
     private final Option[][] options;
+    /** The same options, what brings most to the refinements first. */
+    private final Option[][] byMost;
+
     private final boolean[] needed;
     private final int[] likeBefore;
     private final int[] index;
@@ -56,12 +59,16 @@ final class Descent {
                 .toArray();
         int n = order.length;
         this.options = new Option[n][];
+        this.byMost = new Option[n][];
         this.needed = new boolean[n];
         this.likeBefore = new int[n];
         this.index = new int[n];
         for (int d = 0; d < n; d++) {
             Place place = places.get(order[d]);
             options[d] = place.options().stream().sorted(Choice.mostFirst()).toArray(Option[]::new);
+            byMost[d] = place.options().stream()
+                    .sorted(Comparator.comparingDouble((Option o) -> -o.most()).thenComparingInt(Option::thing))
+                    .toArray(Option[]::new);
             needed[d] = place.needed();
             likeBefore[d] = -1;
             for (int e = 0; e < d; e++) {
@@ -348,8 +355,12 @@ final class Descent {
             boolean mayBeEmpty = (!needed[e] || options[e].length == 0) && bears(e, 0, 0, slacks);
             double most = mayBeEmpty ? 0 : Double.NEGATIVE_INFINITY;
             double mostPriced = most;
-            for (Option o : options[e]) {
-                if (o.most() > Math.min(most, mostPriced) && bears(e, o.comfort(), o.school(), slacks)) {
+            for (Option o : byMost[e]) {
+                if (o.most() <= Math.min(most, mostPriced)) {
+                    break;
+                }
+                walk.work();
+                if (bears(e, o.comfort(), o.school(), slacks)) {
                     double gain = o.refinement();
                     if (!filling.stands(o)) {
                         for (int w : o.on()) {
