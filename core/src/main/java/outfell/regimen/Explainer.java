@@ -241,8 +241,11 @@ final class Explainer {
                 .findFirst()
                 .map(o -> "%s would help; it does not go with %s."
                         .formatted(c.product().name(), o.product().name()))
-                .orElse("%s would help a little, less than one more step is worth."
-                        .formatted(c.product().name()));
+                .orElseGet(
+                        () -> (found.within().passed(found.chosen(), c::equals).isEmpty()
+                                        ? "%s would help a little, less than one more step is worth."
+                                        : "%s would help; within the limits, which no single one decides, other steps come first.")
+                                .formatted(c.product().name()));
     }
 
     /** The best that there is, and what keeps it out altogether. */

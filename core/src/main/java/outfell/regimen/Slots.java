@@ -42,9 +42,6 @@ final class Slots {
             StepKind.SCRUB,
             StepKind.WASH,
             StepKind.FIRST_CLEANSE);
-    /** Under this age nobody cleanses twice for a bare face. */
-    private static final int YOUNG = 16;
-
     /** A kind of slot that method, skin and season open; several alike when {@code many} is over one. */
     record Place(Part part, StepKind kind, int many, Asking asking) {
         boolean needed() {
@@ -219,7 +216,7 @@ final class Slots {
     private Optional<Asking> firstCleanse(boolean calm) {
         boolean madeUp = consultation.life().makeUpDays() > 0;
         boolean young = consultation.answers().age().isPresent()
-                && consultation.answers().age().getAsInt() < YOUNG;
+                && consultation.answers().age().getAsInt() < Suits.YOUNG;
         if (calm || method.secondCleanse() == Method.SecondCleanse.ONCE || (young && !madeUp)) {
             return Optional.empty();
         }

@@ -6,6 +6,7 @@ import java.util.Set;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
@@ -27,6 +28,15 @@ final class Suits {
     private static final double SUNSCREEN_GRADES_OFF = FILE.number("sunscreen-grades-off", 0, 8);
     private static final double PRONE_MOST = FILE.number("prone-most-grade", 1, 8);
     private static final List<Concern> PRONE = FILE.several("prone", Concern.class);
+    /** What an oily T-zone asks for and dry or normal cheeks do not. */
+    static final List<ActiveKind> T_ZONE_ONLY = FILE.several("t-zone-only", ActiveKind.class);
+
+    /** From this grade on chapped lips are among the first concerns, whatever their weight. */
+    static final double CHAPPED_FIRST = FILE.number("chapped-first-from", 0, 4);
+
+    /** Under this age nobody cleanses twice for a bare face. */
+    static final int YOUNG = FILE.whole("young-under", 0, 120);
+
     private static final List<Rule> RULES = Row.unique(FILE.rows("rules"), Suits::read, Rule::id);
 
     /** Which skins a rule speaks of. */

@@ -77,7 +77,8 @@ final class Weigher {
         List<RankedConcern> heaviest =
                 skin.concerns().stream().limit(yardstick.firstConcerns()).toList();
         List<RankedConcern> first = skin.concerns().stream()
-                .filter(c -> heaviest.contains(c) || (c.concern() == Concern.CHAPPED_LIPS && c.severity() >= CHAPPED))
+                .filter(c -> heaviest.contains(c)
+                        || (c.concern() == Concern.CHAPPED_LIPS && c.severity() >= Suits.CHAPPED_FIRST))
                 .toList();
         List<RankedConcern> later = skin.concerns().stream()
                 .filter(c -> !first.contains(c))
@@ -94,12 +95,6 @@ final class Weigher {
                 .filter(p -> uses.owns(p) && suits.against(p, Part.EVENING).isEmpty())
                 .toList();
     }
-
-    /** What an oily T-zone asks for and dry or normal cheeks do not. */
-    private static final List<ActiveKind> UNBLOCKING = List.of(ActiveKind.BHA, ActiveKind.CLAY);
-
-    /** From this grade on chapped lips are among the first concerns, whatever their weight. */
-    private static final double CHAPPED = 2;
 
     /** The concerns that the plan works on: the first ones, then the others, heaviest first. */
     List<RankedConcern> concerns() {
@@ -279,7 +274,7 @@ final class Weigher {
     /** The part of the face that asks for a product: what unblocks is kept to an oily T-zone beside other cheeks. */
     Optional<Coverage> zone(Product p) {
         boolean mixed = skin.type().bandT() == Band.OILY && skin.type().bandU() != Band.OILY;
-        return mixed && p.hasAny(UNBLOCKING) && !p.prescription() && p.rationed()
+        return mixed && p.hasAny(Suits.T_ZONE_ONLY) && !p.prescription() && p.rationed()
                 ? Optional.of(Coverage.T_ZONE)
                 : Optional.empty();
     }

@@ -2,6 +2,7 @@ package outfell.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.test.context.TestPropertySource;
@@ -205,6 +206,15 @@ class ByHandApiTest extends OverHttp {
                 .map(s -> s.at("/product").asString())
                 .findFirst()
                 .orElseThrow();
+    }
+
+    @Test
+    void a_version_that_never_was_is_a_clash_and_no_fault() throws Exception {
+        for (String path : List.of("schools/retinoid-pha", "yardstick/owned", "currency")) {
+            Answer answer = put("/api/practice/" + path, (ObjectNode) JSON.readTree(
+                    "{\"by\": \"Signe\", \"other\": false, \"value\": 6, \"code\": \"EUR\", \"version\": -1}"));
+            assertThat(answer.status()).as(path).isBetween(400, 499);
+        }
     }
 
     private static JsonNode stepOf(JsonNode steps, String product) {

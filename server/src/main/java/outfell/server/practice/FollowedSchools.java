@@ -85,7 +85,9 @@ public class FollowedSchools {
         }
         String to = other ? OTHER : SHIPPED;
         List<SettingStore.Setting> before = store.of(PREFIX + id);
-        if (before.size() == version + 1 && before.getFirst().to().equals(to)) {
+        if (!before.isEmpty()
+                && before.size() == version + 1
+                && before.getFirst().to().equals(to)) {
             return view();
         }
         if (!store.add(PREFIX + id, version, new SettingStore.Setting(to, by.strip(), LocalDateTime.now(clock)))) {

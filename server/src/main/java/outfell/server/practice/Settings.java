@@ -68,7 +68,9 @@ public class Settings {
                     "/code", "%s is no currency; it is written as three letters, such as EUR.".formatted(code));
         }
         List<SettingStore.Setting> before = store.of(CURRENCY);
-        if (before.size() == version + 1 && before.getFirst().to().equals(code)) {
+        if (!before.isEmpty()
+                && before.size() == version + 1
+                && before.getFirst().to().equals(code)) {
             return currencyView();
         }
         if (!store.add(CURRENCY, version, new SettingStore.Setting(code, by.strip(), LocalDateTime.now(clock)))) {

@@ -77,7 +77,9 @@ public class Yardsticks {
             throw Problem.field("/value", String.valueOf(outside.getMessage()));
         }
         List<SettingStore.Setting> before = store.of(PREFIX + id);
-        if (before.size() == version + 1 && Double.parseDouble(before.getFirst().to()) == value) {
+        if (!before.isEmpty()
+                && before.size() == version + 1
+                && Double.parseDouble(before.getFirst().to()) == value) {
             return view();
         }
         SettingStore.Setting next =
