@@ -107,7 +107,7 @@ class IntakeAndReadingIT extends InTheBrowser {
 
     @Test
     void a_probe_lost_in_the_middle_loses_nothing_and_says_so() {
-        page.navigate(nextVisitOf("Sunniva Thorne") + "/read");
+        page.navigate(nextVisitOf("Jorun Pell") + "/read");
         button("Probe").click();
         assertThat(page.getByText("Probe SIM-7, simulated")).isVisible();
         page.getByLabel("Washed, min ago").fill("200");
@@ -266,11 +266,11 @@ class IntakeAndReadingIT extends InTheBrowser {
                 .click();
         heading("Retinal cream 0.05 %: still being read");
 
-        page.navigate(visitOf("Edda Quill") + "/regimen");
+        page.navigate(visitOf("Sunniva Thorne") + "/regimen");
         Locator waits = page.getByText("Patch test first:");
         assertThat(waits.first()).isVisible();
         step("Morning")
-                .filter(new Locator.FilterOptions().setHasText("Vitamin C"))
+                .filter(new Locator.FilterOptions().setHasText("Azelaic"))
                 .click();
         button("Do without").click();
         page.getByLabel("Why").fill("has used one like it for years");
