@@ -44,7 +44,7 @@ test('a ladder says where the plan stands, what the next rung buys and what one 
 test('one tap climbs, and the last rung says that more buys nothing', () => {
   const climb = shown({ ...ladder, hers: null, rungs: ladder.rungs.slice(0, 2) })
   expect(screen.getByText('€21.40, no limit set')).toBeVisible()
-  expect(screen.getByText('More would buy nothing here.')).toBeVisible()
+  expect(screen.getByText('A little more would buy nothing here.')).toBeVisible()
   fireEvent.click(screen.getByRole('button', { name: /^€14/ }))
   expect(climb).toHaveBeenCalledWith(ladder.rungs[0])
 })

@@ -83,7 +83,7 @@ export function LadderRow({ ladder, climb }: { ladder: Ladder; climb: (rung: Run
         {above.map((r) => (
           <li key={r.at}>{say('regimen.rungUp', { at: value(r.at), sentence: r.because.sentence })}</li>
         ))}
-        {above.length === 0 && <li>{say('regimen.rungTop')}</li>}
+        {above.length === 0 && stands >= 0 && <li>{say('regimen.rungTop')}</li>}
         {under ? (
           <li className="second">
             {say('regimen.rungDown', {
@@ -92,7 +92,7 @@ export function LadderRow({ ladder, climb }: { ladder: Ladder; climb: (rung: Run
             })}
           </li>
         ) : (
-          <li className="second">{say('regimen.rungGround')}</li>
+          stands === 0 && <li className="second">{say('regimen.rungGround')}</li>
         )}
       </ul>
     </div>
