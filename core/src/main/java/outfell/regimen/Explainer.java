@@ -235,9 +235,16 @@ final class Explainer {
 
     /** Of what no single limit holds back: whom it does not go with, or that it is not worth a step. */
     private String standsAside(Candidate c) {
-        return found.chosen().stream()
+        Part part = slots.stream()
+                .filter(s -> s.candidates().contains(c))
+                .findFirst()
+                .map(Slot::part)
+                .orElse(Part.EVENING);
+        return IntStream.range(0, slots.size())
+                .mapToObj(s -> found.chosen()
+                        .get(s)
+                        .filter(o -> !o.option().bears(c.option(), slots.get(s).part() == part)))
                 .flatMap(Optional::stream)
-                .filter(o -> !o.option().bears(c.option(), true))
                 .findFirst()
                 .map(o -> "%s would help; it does not go with %s."
                         .formatted(c.product().name(), o.product().name()))
