@@ -31,10 +31,10 @@ import outfell.regimen.Planner;
 @Warmup(iterations = 5, time = 2)
 @Measurement(iterations = 5, time = 2)
 public class PlanBenchmark {
-    @Param({"59", "400", "1600"})
+    @Param({"59", "400"})
     int products;
 
-    @Param({"classic", "layered"})
+    @Param({"essentials", "classic", "layered", "re-tone", "barrier-first"})
     String method = "classic";
 
     private List<Consultation> consultations = List.of();

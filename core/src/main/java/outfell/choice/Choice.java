@@ -1,9 +1,6 @@
 package outfell.choice;
 
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -22,7 +19,7 @@ public final class Choice {
     /**
      * @param chosen by place; absent where it stays empty
      * @param helps points of everything that helps
-     * @param proven whether nothing better can be there
+     * @param unproven the first aim that a better plan might serve better, and by how much at most; absent where none can be there
      * @param visited nodes looked at
      * @param used of each limit, whether it has an end or not
      * @param within the problem with the limits as they were let out for what is needed
@@ -31,10 +28,18 @@ public final class Choice {
             List<Optional<Option>> chosen,
             Worth worth,
             double helps,
-            boolean proven,
+            Optional<Short> unproven,
             long visited,
             List<Double> used,
-            Problem within) {}
+            Problem within) {
+        /** Whether nothing better can be there. */
+        public boolean proven() {
+            return unproven.isEmpty();
+        }
+    }
+
+    /** By how much at most a choice may fall short of the best, in the points of the first aim in which it may. */
+    public record Short(Aim aim, double gap) {}
 
     private final Problem problem;
     private final Filling filling;
@@ -46,7 +51,7 @@ public final class Choice {
 
     /** @param patience asked at every node; it throws when nobody waits any more */
     public static Found of(Problem problem, Runnable patience) {
-        return of(problem, Aim.THRIFT, MOST_WORK, patience);
+        return of(problem, Aim.NAME, MOST_WORK, patience);
     }
 
     /**
@@ -59,37 +64,23 @@ public final class Choice {
         Walk walk = new Walk(patience, most);
         Ground ground = new Ground(problem, walk);
         Problem within = ground.let();
-        Choice choice = new Choice(within);
-        List<Optional<Option>> best = choice.exchanged(ground.plan());
-        for (Aim aim : EnumSet.range(Aim.WANTS, upTo)) {
-            best = new Descent(Fewer.of(within, aim), aim, choice.worth(best).orElseThrow(), walk)
-                    .run()
-                    .map(p -> originals(within, p))
-                    .filter(choice.betterThan(best))
-                    .orElse(best);
-        }
+        Choice choice = new Choice(Fewer.of(within));
+        Search search = new Search(choice.problem, walk, choice.exchanged(ground.plan()), choice::exchanged);
+        Optional<Short> unproven = search.upTo(upTo);
+        List<Optional<Option>> best = search.best();
         return new Found(
                 best,
                 choice.worth(best).orElseThrow(),
                 choice.helps(best),
-                !walk.ended(),
+                unproven,
                 walk.visited(),
                 choice.used(best),
                 within);
     }
 
-    private java.util.function.Predicate<List<Optional<Option>>> betterThan(List<Optional<Option>> best) {
-        Worth now = worth(best).orElseThrow();
-        return plan -> worth(plan).filter(w -> w.compareTo(now) > 0).isPresent();
-    }
-
-    private static List<Optional<Option>> originals(Problem problem, List<Optional<Option>> plan) {
-        return IntStream.range(0, plan.size())
-                .mapToObj(p -> plan.get(p)
-                        .flatMap(o -> problem.places().get(p).options().stream()
-                                .filter(x -> x.thing() == o.thing())
-                                .findFirst()))
-                .toList();
+    /** A problem with its limits let out for what is needed. */
+    public static Problem within(Problem problem, Runnable patience) {
+        return new Ground(problem, new Walk(patience, MOST_WORK)).let();
     }
 
     /** What a whole plan is worth in a problem; nothing when a limit or a meeting forbids it. */
@@ -221,24 +212,15 @@ public final class Choice {
         for (Option o : problem.places().get(p).options()) {
             if (filling.allows(p, o)) {
                 filling.take(p, o);
-                Worth worth = filling.worth();
-                filling.putBack(p);
-                if (now == null || worth.compareTo(now) > 0) {
-                    now = worth;
+                if (now == null || filling.isMoreThan(now)) {
+                    now = filling.worth();
                     most = o;
                 }
+                filling.putBack(p);
             }
         }
         if (most != null) {
             filling.take(p, most);
         }
-    }
-
-    static Comparator<Option> mostFirst() {
-        return Comparator.comparingInt((Option o) -> -Arrays.stream(o.grades()).sum())
-                .thenComparingDouble(o -> -o.comfort() - o.school())
-                .thenComparingDouble(o -> -o.most())
-                .thenComparingDouble(o -> -o.thrift())
-                .thenComparingInt(Option::thing);
     }
 }

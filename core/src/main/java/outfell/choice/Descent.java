@@ -1,379 +1,311 @@
 package outfell.choice;
 
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import outfell.choice.Worth.Aim;
 
 /**
- * Tries the places depth first for one aim, with the aims before it held at their best. What a branch could still bring is
- * bounded for every aim from what each open place could bring by itself, less a price for what is scarce; the prices are found
- * once, at the root.
+ * Tries the rows depth first for one goal, with the goals before it held at their best. What stands brings its net, what is
+ * open the most net that it could: a branch under what is aimed at is cut, and of options sorted by their net all that follow.
  */
 final class Descent {
-    private static final int STEPS = 40;
-    /** Prices in points for a share of a limit, from which the steps begin. */
-    private static final double FIRST_STEP = 8;
+    private static final int[] NOTHING = {};
 
     private final Problem problem;
-    private final Aim aim;
+    private final List<Row> rows;
+    private final Goal goal;
+    private final List<Goal> before;
     private final double[] held;
     private final Walk walk;
+    /** Things of which no best plan has two. */
+    private final Set<Integer> once;
+
     private final Filling filling;
-    private final int[] order;
-    private final Option[][] options;
-    /** The same options, what brings most to the refinements first. */
-    private final Option[][] byMost;
+    private final Relaxed relaxed;
+    private final Unit[][] units;
+    private final double[][] net;
+    /** For each thing, those that beat it; and for each row, how many places there are in later ones where such may stand. */
+    private final Map<Integer, int[]> dominators;
 
-    private final boolean[] needed;
-    private final int[] likeBefore;
-    private final int[] index;
-    private final double[] price;
-    /** For each depth, the best grade of each first want in the places from there on. */
-    private final int[][] bestGrades;
-    /** For each depth, aim and with and without prices, what the places from there on bring at most. */
-    private final double[][][] rest;
-    /** For each depth and aim, the most that its place can bring. */
-    private final double[][] top;
+    private final int[] later;
+    private final List<Budget> budgets;
+    /** For each row, budget and unit, its net there. */
+    private final double[][][] spends;
+    /** The same, the most first. */
+    private final double[][][] sorted;
 
-    private double[] best;
+    /** For each row and budget, the most that the rows from there on bring. */
+    private final double[][] spendsMost;
+    /** For each number of units that stand, what they bring to each budget. */
+    private final double[][] spent;
+
+    private int stand;
+    /** What the rows from each on bring at most. */
+    private final double[] rest;
+    /** For each row and first want, the best grade in the rows from there on. */
+    private final int[][] grades;
+    /** For each row, the most that the rows from there on bring to comfort and to the school. */
+    private final double[][] gives;
+
+    /** What the goal has to bring, as the bound counts it. */
+    private double aimedAt;
+
+    private double best;
     private @Nullable List<Optional<Option>> bestPlan;
 
-    /** @param incumbent what is reached already; the aims before this one are at their best in it */
-    Descent(Problem problem, Aim aim, Worth incumbent, Walk walk) {
+    /**
+     * @param before goals that are held
+     * @param held what each of them has reached, in their order
+     * @param best what the goal has reached
+     * @param aimedAt what the goal has to bring to be more, as the bound counts it
+     */
+    Descent(
+            Problem problem,
+            List<Row> rows,
+            Goal goal,
+            List<Goal> before,
+            double[] held,
+            double best,
+            Relaxed relaxed,
+            double aimedAt,
+            Set<Integer> once,
+            Beaten beaten,
+            List<Budget> budgets,
+            Walk walk) {
         this.problem = problem;
-        this.aim = aim;
-        this.held = incumbent.aims().clone();
-        this.best = incumbent.aims().clone();
+        this.rows = rows;
+        this.goal = goal;
+        this.before = before;
+        this.held = held;
+        this.best = best;
+        this.relaxed = relaxed;
+        this.aimedAt = aimedAt;
+        this.once = once;
         this.walk = walk;
         this.filling = new Filling(problem);
-        List<Place> places = problem.places();
-        this.order = IntStream.range(0, places.size())
-                .boxed()
-                .sorted(Comparator.comparingInt((Integer p) -> turn(places.get(p)))
-                        .thenComparing(p -> p))
-                .mapToInt(Integer::intValue)
-                .toArray();
-        int n = order.length;
-        this.options = new Option[n][];
-        this.byMost = new Option[n][];
-        this.needed = new boolean[n];
-        this.likeBefore = new int[n];
-        this.index = new int[n];
-        for (int d = 0; d < n; d++) {
-            Place place = places.get(order[d]);
-            options[d] = place.options().stream().sorted(Choice.mostFirst()).toArray(Option[]::new);
-            byMost[d] = place.options().stream()
-                    .sorted(Comparator.comparingDouble((Option o) -> -o.most()).thenComparingInt(Option::thing))
-                    .toArray(Option[]::new);
-            needed[d] = place.needed();
-            likeBefore[d] = -1;
-            for (int e = 0; e < d; e++) {
-                if (places.get(order[e]).like() == place.like()) {
-                    likeBefore[d] = e;
+        this.units = new Unit[rows.size()][];
+        this.net = new double[rows.size()][];
+        this.dominators = beaten.dominators();
+        this.later = new int[rows.size()];
+        this.budgets = budgets;
+        this.spends = new double[rows.size()][][];
+        this.sorted = new double[rows.size()][][];
+        this.spendsMost = new double[rows.size() + 1][budgets.size()];
+        this.spent = new double[problem.places().size() + 1][budgets.size()];
+        for (int b = 0; b < budgets.size(); b++) {
+            spent[0][b] = budgets.get(b).before();
+        }
+        this.rest = new double[rows.size() + 1];
+        this.grades = new int[rows.size() + 1][problem.firsts()];
+        this.gives = new double[rows.size() + 1][2];
+        for (int r = rows.size() - 1; r >= 0; r--) {
+            Row row = rows.get(r);
+            unbeaten(r, beaten);
+            rest[r] = rest[r + 1] + Relaxed.most(net[r], 0, row.size(), row.needed());
+            later[r] = beaten.later(r);
+            for (int b = 0; b < budgets.size(); b++) {
+                spendsMost[r][b] = spendsMost[r + 1][b] + mostSpent(r, b, row.size(), row.needed());
+            }
+            grades[r] = grades[r + 1].clone();
+            for (Unit unit : row.units()) {
+                for (int w = 0; w < problem.firsts(); w++) {
+                    grades[r][w] = Math.max(grades[r][w], unit.grade(w));
                 }
             }
+            gives[r][0] = gives[r + 1][0] + most(row, Aim.COMFORT);
+            gives[r][1] = gives[r + 1][1] + most(row, Aim.SCHOOL);
         }
-        this.price = new double[problem.limits().size()];
-        this.bestGrades = bestGrades();
-        this.rest = new double[n + 1][Worth.AIMS][2];
-        this.top = new double[n][Worth.AIMS];
-        if (aim != Aim.WANTS) {
-            findPrices();
+    }
+
+    /** What could be in a better plan, and nothing beats. */
+    private void unbeaten(int r, Beaten beaten) {
+        Unit[] all = relaxed.units(r);
+        double[] nets = relaxed.net(r);
+        List<Unit> near = new ArrayList<>();
+        double least = aimedAt
+                - relaxed.bound()
+                + Relaxed.most(nets, 0, rows.get(r).size(), rows.get(r).needed());
+        for (int i = 0; i < all.length && (rows.get(r).size() > 1 || nets[i] >= least); i++) {
+            near.add(all[i]);
         }
-        addUp();
+        List<Integer> kept = beaten.alone(r)
+                ? beaten.unbeaten(r, near)
+                : IntStream.range(0, near.size()).boxed().toList();
+        units[r] = kept.stream().map(near::get).toArray(Unit[]::new);
+        net[r] = kept.stream().mapToDouble(i -> nets[i]).toArray();
+        spends[r] = budgets.stream()
+                .map(b -> Arrays.stream(units[r]).mapToDouble(b::net).toArray())
+                .toArray(double[][]::new);
+        sorted[r] = Arrays.stream(spends[r])
+                .map(own ->
+                        Arrays.stream(own).map(x -> -x).sorted().map(x -> -x).toArray())
+                .toArray(double[][]::new);
     }
 
-    /** What brings to this aim is decided first, and what serves the first wants before the rest. */
-    private int turn(Place place) {
-        boolean brings = switch (aim) {
-            case COMFORT -> place.options().stream().anyMatch(o -> o.comfort() != 0);
-            case SCHOOL -> place.options().stream().anyMatch(o -> o.school() != 0);
-            case WANTS, REFINEMENT, THRIFT -> false;
-        };
-        return brings ? 0 : servesFirst(place) ? 1 : 2;
+    /** The most that some places of a row bring to a budget. */
+    private double mostSpent(int r, int b, int places, int needed) {
+        return Relaxed.most(sorted[r][b], 0, places, needed);
     }
 
-    private static boolean servesFirst(Place place) {
-        return place.options().stream().anyMatch(o -> Arrays.stream(o.grades()).anyMatch(g -> g > 0));
+    /** Whether what stands and one unit more leave enough of every budget. */
+    private boolean affords(int r, int i, int places, int needed) {
+        for (int b = 0; b < budgets.size(); b++) {
+            double now = spent[stand][b] + spends[r][b][i];
+            double more = places > 1 ? mostSpent(r, b, places - 1, needed - 1) : 0;
+            if (now + more + spendsMost[r + 1][b] < budgets.get(b).atLeast()) {
+                return false;
+            }
+            spent[stand + 1][b] = now;
+        }
+        return true;
     }
 
-    /** The best plan for this aim, where it is better than the one that was there. */
+    /** Whether so many stand already that beat it that it may be the next. */
+    private boolean next(int r, Option o) {
+        int missing = 0;
+        for (int better : dominators.getOrDefault(o.thing(), NOTHING)) {
+            missing += filling.stands(better) ? 0 : 1;
+        }
+        return missing <= later[r];
+    }
+
+    private static double most(Row row, Aim aim) {
+        double[] all = row.units().stream()
+                .mapToDouble(u -> -Arrays.stream(u.options())
+                        .mapToDouble(o -> Filling.brings(o, aim))
+                        .sum())
+                .sorted()
+                .toArray();
+        double sum = 0;
+        for (int k = 0; k < row.size() && k < all.length && (k < row.needed() || all[k] < 0); k++) {
+            sum -= all[k];
+        }
+        return sum;
+    }
+
+    /** The best plan for this goal, where it is better than the one that was there. */
     Optional<List<Optional<Option>>> run() {
-        descend(0);
+        if (relaxed.bound() >= aimedAt) {
+            row(0, relaxed.before());
+        }
         return Optional.ofNullable(bestPlan);
     }
 
-    private int[][] bestGrades() {
-        int[][] all = new int[order.length + 1][problem.firsts()];
-        for (int d = order.length - 1; d >= 0; d--) {
-            for (int w = 0; w < problem.firsts(); w++) {
-                all[d][w] = all[d + 1][w];
-                for (Option o : options[d]) {
-                    all[d][w] = Math.max(all[d][w], o.grades()[w]);
-                }
-            }
-        }
-        return all;
-    }
-
-    private void addUp() {
-        for (int d = order.length - 1; d >= 0; d--) {
-            for (Aim a : Aim.values()) {
-                for (int priced = 0; priced < 2; priced++) {
-                    double most = needed[d] && options[d].length > 0 ? Double.NEGATIVE_INFINITY : 0;
-                    for (Option o : options[d]) {
-                        most = Math.max(most, brings(a, d, o) - (priced == 1 ? priced(d, o) : 0));
-                    }
-                    if (priced == 0) {
-                        top[d][a.ordinal()] = most;
-                    }
-                    rest[d][a.ordinal()][priced] = rest[d + 1][a.ordinal()][priced] + most;
-                }
-            }
+    private void row(int r, double sum) {
+        if (r == rows.size()) {
+            leaf();
+        } else if (sum + rest[r] >= aimedAt && mayHold(r)) {
+            Row row = rows.get(r);
+            fill(r, 0, row.size(), row.needed(), sum);
         }
     }
 
-    /** What an option brings to an aim that adds up, at most. */
-    private double brings(Aim a, int d, Option o) {
-        return switch (a) {
-            case WANTS -> 0;
-            case COMFORT -> o.comfort();
-            case SCHOOL -> o.school();
-            case REFINEMENT -> o.most();
-            case THRIFT -> o.thrift() - (elsewhere(d, o) ? 0 : o.bottle());
-        };
-    }
-
-    private boolean elsewhere(int d, Option o) {
-        for (int e = 0; e < order.length; e++) {
-            if (e != d) {
-                for (Option x : options[e]) {
-                    if (x.thing() == o.thing()) {
-                        return true;
-                    }
-                }
-            }
-        }
-        return false;
-    }
-
-    /** What the prices take for an option: only what surely adds up. */
-    private double priced(int d, Option o) {
-        double sum = 0;
-        for (int r = 0; r < price.length; r++) {
-            if (price[r] > 0 && addsUp(r, d, o)) {
-                sum += price[r] * o.takes()[r];
-            }
-        }
-        return sum;
-    }
-
-    private boolean addsUp(int r, int d, Option o) {
-        Limit limit = problem.limits().get(r);
-        return switch (limit.sums()) {
-            case ADDED, PER_THING -> true;
-            case IN_ROUTINE ->
-                !o.nightly()
-                        && limit.routine() == problem.places().get(order[d]).routine();
-            case ONCE_A_THING -> false;
-        };
-    }
-
-    /** What the prices give back for what is left of the limits. */
-    private double left() {
-        double sum = 0;
-        for (int r = 0; r < price.length; r++) {
-            if (price[r] > 0) {
-                sum += price[r] * (problem.limits().get(r).most() - filling.addedUp(r));
-            }
-        }
-        return sum;
-    }
-
-    /** Moves the prices so that the bound at the root falls; what is best there is kept. */
-    private void findPrices() {
-        double[] kept = price.clone();
-        double lowest = Double.POSITIVE_INFINITY;
-        for (int step = 0; step < STEPS; step++) {
-            double[] over = new double[price.length];
-            double bound = 0;
-            for (int r = 0; r < price.length; r++) {
-                double most = problem.limits().get(r).most();
-                over[r] = Double.isInfinite(most) ? 0 : -most;
-                bound += Double.isInfinite(most) ? 0 : price[r] * most;
-            }
-            for (int d = 0; d < order.length; d++) {
-                double most = needed[d] && options[d].length > 0 ? Double.NEGATIVE_INFINITY : 0;
-                Option taken = null;
-                for (Option o : options[d]) {
-                    double net = brings(aim, d, o) - priced(d, o);
-                    if (net > most) {
-                        most = net;
-                        taken = o;
-                    }
-                }
-                bound += most;
-                if (taken != null) {
-                    for (int r = 0; r < price.length; r++) {
-                        over[r] += addsUp(r, d, taken) ? taken.takes()[r] : 0;
-                    }
-                }
-            }
-            if (bound < lowest) {
-                lowest = bound;
-                System.arraycopy(price, 0, kept, 0, price.length);
-            }
-            for (int r = 0; r < price.length; r++) {
-                double most = problem.limits().get(r).most();
-                if (!Double.isInfinite(most)) {
-                    double unit = Math.max(1, most);
-                    double by = FIRST_STEP / (1 + step) * over[r] / unit / unit;
-                    price[r] = Math.max(0, price[r] + by);
-                }
-            }
-        }
-        System.arraycopy(kept, 0, price, 0, price.length);
-    }
-
-    private void descend(int d) {
+    private void fill(int r, int from, int places, int needed, double sum) {
         if (!walk.on()) {
             return;
         }
-        if (d == order.length) {
-            double[] aims = filling.worth().aims();
-            if (atLeastHeld(aims) && aims[aim.ordinal()] > best[aim.ordinal()] + Worth.DUST) {
-                best = aims;
-                bestPlan = filling.plan();
+        Unit[] units = this.units[r];
+        double[] net = this.net[r];
+        boolean left = needed > 0;
+        for (int i = from; places > 0 && i < units.length; i++) {
+            if (!left && net[i] <= 0) {
+                left = true;
+                row(r + 1, sum);
             }
-            return;
-        }
-        if (!mayBring(d)) {
-            return;
-        }
-        int p = order[d];
-        int before = likeBefore[d];
-        int from = before < 0 ? 0 : index[before] < 0 ? options[d].length : index[before] + 1;
-        boolean first = !emptyFirst(d);
-        if (!first) {
-            index[d] = -1;
-            descend(d + 1);
-        }
-        for (int i = from; i < options[d].length; i++) {
-            Option o = options[d][i];
-            if (filling.allows(p, o)) {
-                filling.take(p, o);
-                index[d] = i;
-                descend(d + 1);
-                filling.putBack(p);
+            if (sum + Relaxed.most(net, i, places, Math.max(1, needed)) + rest[r + 1] < aimedAt || done()) {
+                break;
             }
+            int open = rows.get(r).places().get(rows.get(r).size() - places);
+            if (!affords(r, i, places, needed)) {
+                continue;
+            }
+            int taken = take(r, units[i], open);
+            if (taken == units[i].options().length) {
+                stand++;
+                fill(r, i + 1, places - 1, needed - 1, sum + net[i]);
+                stand--;
+            }
+            putBack(units[i], open, taken);
         }
-        if (first && !needed[d]) {
-            index[d] = -1;
-            descend(d + 1);
+        if (!left) {
+            row(r + 1, sum);
         }
     }
 
-    /** Thrift is best served by nothing. */
-    private boolean emptyFirst(int d) {
-        return aim == Aim.THRIFT && !needed[d];
+    /** @return how many of the unit's options could be taken, one after the other */
+    private int take(int r, Unit unit, int open) {
+        for (int i = 0; i < unit.options().length; i++) {
+            int p = unit.places()[i] < 0 ? open : unit.places()[i];
+            Option o = unit.options()[i];
+            if ((once.contains(o.thing()) && filling.stands(o.thing())) || !next(r, o) || !filling.allows(p, o)) {
+                return i;
+            }
+            filling.take(p, o);
+        }
+        return unit.options().length;
     }
 
-    private boolean atLeastHeld(double[] aims) {
-        for (int a = 0; a < aim.ordinal(); a++) {
-            if (aims[a] < held[a] - Worth.DUST) {
+    private void putBack(Unit unit, int open, int taken) {
+        for (int i = taken - 1; i >= 0; i--) {
+            filling.putBack(unit.places()[i] < 0 ? open : unit.places()[i]);
+        }
+    }
+
+    /** A want that is served better asks for another bound. */
+    private boolean done() {
+        return goal.isWant() && bestPlan != null;
+    }
+
+    private void leaf() {
+        if (done()) {
+            return;
+        }
+        double value = goal.value(filling);
+        if (value > best + Worth.DUST && holds()) {
+            aimedAt += counted(value - best);
+            best = value;
+            bestPlan = filling.plan();
+        }
+    }
+
+    private boolean holds() {
+        for (int g = 0; g < held.length; g++) {
+            if (before.get(g).value(filling) < held[g] - Worth.DUST) {
                 return false;
             }
         }
         return true;
     }
 
-    /** Whether the places from here on may still bring more to the aim, and no less to those before it. */
-    private boolean mayBring(int d) {
-        double wants = filling.wants(bestGrades[d]);
-        if (!reaches(Aim.WANTS, wants)) {
-            return false;
-        }
-        if (aim == Aim.WANTS) {
-            return true;
-        }
-        double left = left();
-        if (!reaches(Aim.COMFORT, bound(Aim.COMFORT, d, filling.comfort(), left))) {
-            return false;
-        }
-        if (aim == Aim.COMFORT) {
-            return true;
-        }
-        if (!reaches(Aim.SCHOOL, bound(Aim.SCHOOL, d, filling.school(), left))) {
-            return false;
-        }
-        if (aim == Aim.SCHOOL) {
-            return true;
-        }
-        double refined = filling.refined();
-        double sure = bound(Aim.REFINEMENT, d, refined, left);
-        if (!reaches(Aim.REFINEMENT, filling.steps(sure))
-                || !reaches(Aim.REFINEMENT, filling.steps(refined + gains(d, left, slacks(d))))) {
-            return false;
-        }
-        return aim == Aim.REFINEMENT || reaches(Aim.THRIFT, bound(Aim.THRIFT, d, filling.thrift(), left));
+    private double counted(double gain) {
+        return goal.aim() == Aim.REFINEMENT ? gain * problem.alike() : gain;
     }
 
-    private boolean reaches(Aim a, double bound) {
-        return a == aim ? bound > best[a.ordinal()] + Worth.DUST : bound >= held[a.ordinal()] - Worth.DUST;
-    }
-
-    private double bound(Aim a, int d, double now, double left) {
-        double free = now + rest[d][a.ordinal()][0];
-        // the prices were found for one aim, and hold for any
-        return Math.min(free, now + rest[d][a.ordinal()][1] + left);
-    }
-
-    /** By how much comfort and school may still fall short of the most that the open places could bring. */
-    private double[] slacks(int d) {
-        double[] slacks = new double[Worth.AIMS];
-        slacks[Aim.COMFORT.ordinal()] =
-                filling.comfort() + rest[d][Aim.COMFORT.ordinal()][0] - held[Aim.COMFORT.ordinal()];
-        slacks[Aim.SCHOOL.ordinal()] = filling.school() + rest[d][Aim.SCHOOL.ordinal()][0] - held[Aim.SCHOOL.ordinal()];
-        return slacks;
-    }
-
-    /** Whether an aim before this one bears that a place brings only so much to it. */
-    private boolean bears(int d, double comfort, double school, double[] slacks) {
-        return top[d][Aim.COMFORT.ordinal()] - comfort <= slacks[Aim.COMFORT.ordinal()] + Worth.DUST
-                && top[d][Aim.SCHOOL.ordinal()] - school <= slacks[Aim.SCHOOL.ordinal()] + Worth.DUST;
-    }
-
-    /** What the open places would add to the refinements beside what stands: helps count less beside others, so never more. */
-    private double gains(int d, double left, double[] slacks) {
-        double free = 0;
-        double priced = left;
-        for (int e = d; e < order.length; e++) {
-            boolean mayBeEmpty = (!needed[e] || options[e].length == 0) && bears(e, 0, 0, slacks);
-            double most = mayBeEmpty ? 0 : Double.NEGATIVE_INFINITY;
-            double mostPriced = most;
-            for (Option o : byMost[e]) {
-                if (o.most() <= Math.min(most, mostPriced)) {
-                    break;
-                }
-                walk.work();
-                if (bears(e, o.comfort(), o.school(), slacks)) {
-                    double gain = o.refinement();
-                    if (!filling.stands(o)) {
-                        for (int w : o.on()) {
-                            gain += filling.tally(w).gain(o.helps()[w], o.by()[w]);
-                        }
-                    }
-                    most = Math.max(most, gain);
-                    mostPriced = Math.max(mostPriced, gain - priced(e, o));
-                }
+    /** Whether the rows from here on may still hold what is to be held. */
+    private boolean mayHold(int r) {
+        for (int g = 0; g < held.length; g++) {
+            Goal each = before.get(g);
+            boolean may = switch (each.aim()) {
+                case WANTS -> Math.max(filling.served(each.want()), grades[r][each.want()]) >= held[g];
+                case COMFORT -> filling.value(Aim.COMFORT) + gives[r][0] >= held[g] - Worth.DUST;
+                case SCHOOL -> filling.value(Aim.SCHOOL) + gives[r][1] >= held[g] - Worth.DUST;
+                case REFINEMENT, BOTTLES, STEPS, MONEY, MILDNESS, NAME -> true;
+            };
+            if (!may) {
+                return false;
             }
-            free += most;
-            priced += mostPriced;
         }
-        return Math.min(free, priced);
+        for (int b = 0; b < budgets.size(); b++) {
+            if (spent[stand][b] + spendsMost[r][b] < budgets.get(b).atLeast()) {
+                return false;
+            }
+        }
+        return !goal.isWant() || Math.max(filling.served(goal.want()), grades[r][goal.want()]) >= best + 1;
     }
 }

@@ -1,109 +1,114 @@
 package outfell.choice;
 
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
-import java.util.TreeMap;
-import outfell.choice.Worth.Aim;
+import org.jspecify.annotations.Nullable;
 
 /**
- * Leaves out options that others can always stand for: no choice becomes worse by it, as far as the aims up to one tell. An
- * option goes when more others beat it than could be in use elsewhere.
+ * Leaves out options that others can always stand for: no choice becomes worse by it. An option goes when more others beat it
+ * than could be in use elsewhere.
  */
 final class Fewer {
     private final Problem problem;
-    private final Aim upTo;
+    /** Bits of what anybody leaves behind, and of what anybody minds: what nothing minds parts nobody. */
+    private final long held;
 
-    private Fewer(Problem problem, Aim upTo) {
+    private final long minded;
+    /** By place and thing. */
+    private final @Nullable Option[][] at;
+
+    private final int[] related;
+    private final boolean[] ranked;
+
+    private Fewer(Problem problem) {
         this.problem = problem;
-        this.upTo = upTo;
+        long all = 0;
+        long minds = 0;
+        for (Place place : problem.places()) {
+            for (Option o : place.options()) {
+                all |= o.held();
+                minds |= o.notInPlan() | o.notInRoutine();
+            }
+        }
+        this.held = all;
+        this.minded = minds;
+        int n = problem.places().size();
+        this.at = new Option[n][problem.things()];
+        this.related = new int[n];
+        this.ranked = new boolean[n];
+        for (int p = 0; p < n; p++) {
+            for (Option o : problem.places().get(p).options()) {
+                at[p][o.thing()] = o;
+            }
+            ranked[p] = ranked(p);
+        }
+        for (int p = 0; p < n; p++) {
+            related[p] = related(p);
+        }
     }
 
-    static Problem of(Problem problem, Aim upTo) {
-        Problem masked = problem.over(masked(problem.places()));
-        Set<Integer> left = new Fewer(masked, upTo).left();
-        return masked.over(masked.places().stream()
-                .map(p -> p.with(p.options().stream()
-                        .filter(o -> left.contains(o.thing()))
-                        .toList()))
+    static Problem of(Problem problem) {
+        boolean[] left = new Fewer(problem).left();
+        return problem.over(problem.places().stream()
+                .map(p ->
+                        p.with(p.options().stream().filter(o -> left[o.thing()]).toList()))
                 .toList());
     }
 
-    /** What nothing minds is forgotten, else near-equal options never stand for each other. */
-    private static List<Place> masked(List<Place> places) {
-        long held = 0;
-        long minded = 0;
-        for (Place place : places) {
-            for (Option o : place.options()) {
-                held |= o.held();
-                minded |= o.notInPlan() | o.notInRoutine();
-            }
-        }
-        List<Place> all = new ArrayList<>();
-        for (Place place : places) {
-            List<Option> options = new ArrayList<>();
-            for (Option o : place.options()) {
-                options.add(o.minding(minded, held));
-            }
-            all.add(place.with(options));
-        }
-        return all;
-    }
-
-    /** Each thing with the option that it is in each place. */
-    private Map<Integer, Map<Integer, Option>> things() {
-        Map<Integer, Map<Integer, Option>> things = new TreeMap<>();
-        for (int p = 0; p < problem.places().size(); p++) {
-            for (Option o : problem.places().get(p).options()) {
-                things.computeIfAbsent(o.thing(), _ -> new TreeMap<>()).put(p, o);
-            }
-        }
-        return things;
-    }
-
-    private Set<Integer> left() {
-        Map<Integer, Map<Integer, Option>> things = things();
-        Set<Integer> left = new HashSet<>();
-        things.forEach((thing, where) -> {
-            int enough = enough(where);
-            int beaten = 0;
-            int first = where.keySet().iterator().next();
-            for (Option a : problem.places().get(first).options()) {
-                if (a.thing() != thing && beaten < enough && beats(things.getOrDefault(a.thing(), Map.of()), where)) {
-                    beaten++;
+    private boolean[] left() {
+        boolean[] left = new boolean[problem.things()];
+        for (int b = 0; b < left.length; b++) {
+            int first = first(b);
+            if (first >= 0) {
+                int enough = enough(b);
+                int beaten = 0;
+                List<Option> others = problem.places().get(first).options();
+                for (int i = 0; i < others.size() && beaten < enough; i++) {
+                    int a = others.get(i).thing();
+                    beaten += a != b && beats(a, b) ? 1 : 0;
                 }
+                left[b] = beaten < enough;
             }
-            if (beaten < enough) {
-                left.add(thing);
-            }
-        });
+        }
         return left;
     }
 
+    /** The first place in which a thing may stand; -1 where there is none. */
+    private int first(int thing) {
+        for (int p = 0; p < at.length; p++) {
+            if (at[p][thing] != null) {
+                return p;
+            }
+        }
+        return -1;
+    }
+
     /** Whether one thing can stand for another wherever that may stand. */
-    private boolean beats(Map<Integer, Option> a, Map<Integer, Option> b) {
-        return b.entrySet().stream().allMatch(e -> {
-            Option other = a.get(e.getKey());
-            return other != null && beats(problem.places().get(e.getKey()), other, e.getValue());
-        });
+    private boolean beats(int a, int b) {
+        for (int p = 0; p < at.length; p++) {
+            Option theirs = at[p][b];
+            if (theirs != null) {
+                Option mine = at[p][a];
+                if (mine == null || !beats(p, mine, theirs)) {
+                    return false;
+                }
+            }
+        }
+        return true;
     }
 
     /**
      * How many that beat it make a thing needless: of what helps nothing that counts, as many as one row has places; of what
      * helps, as many as there are places in which those might help already.
      */
-    private int enough(Map<Integer, Option> where) {
-        Option any = where.values().iterator().next();
-        boolean helps = upTo.compareTo(Aim.REFINEMENT) < 0
-                ? where.values().stream()
-                        .anyMatch(o -> Arrays.stream(o.grades()).anyMatch(g -> g > 0))
-                : any.on().length > 0;
-        return helps
-                ? where.keySet().stream().mapToInt(this::related).max().orElse(1)
-                : where.keySet().stream().mapToInt(this::row).max().orElse(1);
+    private int enough(int thing) {
+        int most = 1;
+        for (int p = 0; p < at.length; p++) {
+            Option o = at[p][thing];
+            if (o != null) {
+                most = Math.max(most, o.on().length > 0 ? related[p] : row(p));
+            }
+        }
+        return most;
     }
 
     private int row(int place) {
@@ -113,20 +118,24 @@ final class Fewer {
 
     /** In how many places an option of this place, or one that beats it, might stand. */
     private int related(int place) {
-        Set<Integer> things = new HashSet<>();
-        problem.places().get(place).options().forEach(o -> things.add(o.thing()));
-        return (int) problem.places().stream()
-                .filter(p -> p.options().stream().anyMatch(o -> things.contains(o.thing())))
-                .count();
+        int many = 0;
+        for (Option[] there : at) {
+            boolean any = false;
+            for (int t = 0; t < there.length && !any; t++) {
+                any = there[t] != null && at[place][t] != null;
+            }
+            many += any ? 1 : 0;
+        }
+        return many;
     }
 
-    private boolean beats(Place place, Option a, Option b) {
+    private boolean beats(int place, Option a, Option b) {
         if (a.nightly() != b.nightly()
                 || a.atLeast() > b.atLeast()
-                || !subset(a.held(), b.held())
-                || !subset(a.notInPlan(), b.notInPlan())
-                || !subset(a.notInRoutine(), b.notInRoutine())
-                || (ranked(place) && a.rank() != b.rank())) {
+                || !subset(a.held() & minded, b.held())
+                || !subset(a.notInPlan() & held, b.notInPlan())
+                || !subset(a.notInRoutine() & held, b.notInRoutine())
+                || (ranked[place] && a.rank() != b.rank())) {
             return false;
         }
         for (int r = 0; r < a.takes().length; r++) {
@@ -139,18 +148,15 @@ final class Fewer {
                 return false;
             }
         }
-        // the number decides between two that are as good, so that they do not beat each other
-        return asGood(a, b, a.thing() < b.thing());
+        return asGood(a, b);
     }
 
-    private boolean asGood(Option a, Option b, boolean first) {
-        boolean comfort = upTo.compareTo(Aim.COMFORT) < 0 || a.comfort() >= b.comfort();
-        boolean school = upTo.compareTo(Aim.SCHOOL) < 0 || a.school() >= b.school();
-        if (!comfort || !school) {
-            return false;
-        }
-        if (upTo.compareTo(Aim.REFINEMENT) < 0) {
-            return first || better(a, b);
+    /** Whether the first aim in which they may differ is on its side. */
+    private boolean asGood(Option a, Option b) {
+        int order = Double.compare(a.comfort(), b.comfort());
+        order = order != 0 ? order : Double.compare(a.school(), b.school());
+        if (order != 0) {
+            return order > 0;
         }
         double ahead = a.refinement() - b.refinement();
         for (int w = 0; w < a.helps().length && ahead >= 0; w++) {
@@ -158,28 +164,23 @@ final class Fewer {
             double sure = a.by()[w] == b.by()[w] ? a.helps()[w] : problem.same() * a.helps()[w];
             ahead -= Math.max(0, b.helps()[w] - sure);
         }
-        if (ahead < 0) {
+        if (ahead < 0 || a.bottles() > b.bottles()) {
             return false;
         }
-        return upTo.compareTo(Aim.THRIFT) < 0
-                ? first || better(a, b)
-                : a.thrift() > b.thrift() && a.bottle() <= b.bottle();
+        return cheaper(a.costs(), b.costs());
     }
 
-    /** Strictly better in an aim that counts here. */
-    private boolean better(Option a, Option b) {
-        boolean serves = false;
-        for (int w = 0; w < a.grades().length; w++) {
-            serves |= a.grades()[w] > b.grades()[w];
-        }
-        return serves
-                || (upTo.compareTo(Aim.COMFORT) >= 0 && a.comfort() > b.comfort())
-                || (upTo.compareTo(Aim.SCHOOL) >= 0 && a.school() > b.school());
+    private static boolean cheaper(Option.Costs a, Option.Costs b) {
+        int order = Double.compare(a.steps(), b.steps());
+        order = order != 0 ? order : Double.compare(a.money(), b.money());
+        order = order != 0 ? order : Double.compare(a.harshness(), b.harshness());
+        order = order != 0 ? order : Double.compare(a.name(), b.name());
+        return order < 0;
     }
 
-    private boolean ranked(Place place) {
-        int number = problem.places().indexOf(place);
-        return place.under() >= 0 || problem.places().stream().anyMatch(p -> p.under() == number);
+    private boolean ranked(int place) {
+        return problem.places().get(place).under() >= 0
+                || problem.places().stream().anyMatch(p -> p.under() == place);
     }
 
     private static boolean subset(long a, long b) {

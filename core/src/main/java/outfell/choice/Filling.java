@@ -14,6 +14,10 @@ final class Filling {
     /** Three ways in which a want is served: a number of base three, the first want first. */
     private static final int WAYS = WELL + 1;
 
+    private static final Aim[] AIMS = Aim.values();
+    private static final List<Aim> ADDED_UP =
+            Arrays.stream(AIMS).filter(a -> a != Aim.WANTS && a != Aim.BOTTLES).toList();
+
     private final Problem problem;
     private final List<Place> places;
     private final Limit[] limits;
@@ -33,15 +37,13 @@ final class Filling {
     private final double[] reserve;
 
     private final double[][] least;
-    private final Tally[] tallies;
+    private final Tally tally;
     /** For each first want, how many things serve it in each way. */
     private final int[][] serving;
 
     private int nightly;
-    private double comfort;
-    private double school;
-    private double refinement;
-    private double thrift;
+    /** By aim, what adds up over what stands. */
+    private final double[] sums = new double[Worth.AIMS];
 
     Filling(Problem problem) {
         this(problem, problem);
@@ -74,14 +76,7 @@ final class Filling {
         for (int p = 0; p < places.size(); p++) {
             keep(p, 1);
         }
-        int helpers = 1
-                + places.stream()
-                        .flatMap(p -> p.options().stream())
-                        .flatMapToInt(o -> Arrays.stream(o.by()))
-                        .max()
-                        .orElse(0);
-        this.tallies = new Tally[problem.wants()];
-        Arrays.setAll(tallies, _ -> new Tally(problem.another(), problem.same(), helpers));
+        this.tally = new Tally(problem.another(), problem.same());
         this.serving = new int[problem.firsts()][WAYS];
     }
 
@@ -125,17 +120,8 @@ final class Filling {
         return Arrays.stream(at).map(Optional::ofNullable).toList();
     }
 
-    /** What is used of a limit of what surely adds up: amounts, and what is not nightly. */
-    double addedUp(int r) {
-        return limits[r].sums() == Sums.PER_THING ? byAmount[r] : used[r];
-    }
-
-    Tally tally(int want) {
-        return tallies[want];
-    }
-
-    boolean stands(Option o) {
-        return stands[o.thing()] > 0;
+    boolean stands(int thing) {
+        return stands[thing] > 0;
     }
 
     /** Whether an option may be put into an open place, with room left for what is needed. */
@@ -226,13 +212,10 @@ final class Filling {
         nightly += o.nightly() ? 1 : 0;
         helping[p] = stands[o.thing()] == 0;
         if (helping[p]) {
-            for (int w : o.on()) {
-                tallies[w].push(o.helps()[w], o.by()[w]);
-            }
             for (int w = 0; w < serving.length; w++) {
                 serving[w][o.grades()[w]]++;
             }
-            thrift -= o.bottle();
+            sums[Aim.BOTTLES.ordinal()] -= o.bottles();
         }
         stands[o.thing()]++;
         add(o, 1);
@@ -249,14 +232,10 @@ final class Filling {
         add(o, -1);
         stands[o.thing()]--;
         if (helping[p]) {
-            int[] on = o.on();
-            for (int i = on.length - 1; i >= 0; i--) {
-                tallies[on[i]].pop();
-            }
             for (int w = 0; w < serving.length; w++) {
                 serving[w][o.grades()[w]]--;
             }
-            thrift += o.bottle();
+            sums[Aim.BOTTLES.ordinal()] += o.bottles();
         }
         for (int r : relevant[p]) {
             if (limits[r].sums() == Sums.PER_THING) {
@@ -271,10 +250,23 @@ final class Filling {
     }
 
     private void add(Option o, int sign) {
-        comfort += sign * o.comfort();
-        school += sign * o.school();
-        refinement += sign * o.refinement();
-        thrift += sign * o.thrift();
+        for (Aim aim : ADDED_UP) {
+            sums[aim.ordinal()] += sign * brings(o, aim);
+        }
+    }
+
+    /** What an option brings by itself to an aim that adds up; bottles are counted once a thing and helps beside others. */
+    static double brings(Option o, Aim aim) {
+        return switch (aim) {
+            case WANTS, BOTTLES -> 0;
+            case COMFORT -> o.comfort();
+            case SCHOOL -> o.school();
+            case REFINEMENT -> o.refinement();
+            case STEPS -> -o.costs().steps();
+            case MONEY -> -o.costs().money();
+            case MILDNESS -> -o.costs().harshness();
+            case NAME -> -o.costs().name();
+        };
     }
 
     /** Empties it, whatever the order in which it was filled. */
@@ -292,16 +284,10 @@ final class Filling {
         for (double[] each : perThing) {
             Arrays.fill(each, 0);
         }
-        for (Tally tally : tallies) {
-            tally.clear();
-        }
         for (int[] each : serving) {
             Arrays.fill(each, 0);
         }
-        comfort = 0;
-        school = 0;
-        refinement = 0;
-        thrift = 0;
+        Arrays.fill(sums, 0);
     }
 
     /** What is used of a limit, the longest nightly with it. */
@@ -330,52 +316,65 @@ final class Filling {
         return 0;
     }
 
-    /** The first wants as one number, when each is served at least so well. */
-    double wants(int[] atLeast) {
+    /** The first wants as one number. */
+    private double wants() {
         double code = 0;
         for (int w = 0; w < serving.length; w++) {
-            code = code * WAYS + Math.max(served(w), atLeast[w]);
+            code = code * WAYS + served(w);
         }
         return code;
     }
 
-    double comfort() {
-        return comfort;
-    }
-
-    double school() {
-        return school;
-    }
-
-    double thrift() {
-        return thrift;
+    /** What stands is worth for one aim. */
+    double value(Aim aim) {
+        return switch (aim) {
+            case WANTS -> wants();
+            case REFINEMENT -> steps(refined());
+            case COMFORT, SCHOOL, BOTTLES, STEPS, MONEY, MILDNESS, NAME -> sums[aim.ordinal()];
+        };
     }
 
     /** Points of refinement, before they are counted in whole steps. */
-    double refined() {
-        double sum = refinement;
-        for (Tally tally : tallies) {
+    private double refined() {
+        return sums[Aim.REFINEMENT.ordinal()] + helps();
+    }
+
+    /** What all helps come to, in points. */
+    double helps() {
+        double sum = 0;
+        for (int w = 0; w < problem.wants(); w++) {
+            tally.clear();
+            for (int p = 0; p < at.length; p++) {
+                Option o = at[p];
+                if (o != null && helping[p] && o.helps()[w] > 0) {
+                    tally.add(o.helps()[w], o.by()[w]);
+                }
+            }
             sum += tally.total();
         }
         return sum;
     }
 
-    /** What all helps come to, in points. */
-    double helps() {
-        return refined() - refinement;
+    private double steps(double points) {
+        return Math.floor(points / problem.alike() + Worth.DUST);
     }
 
-    double steps(double points) {
-        return Math.floor(points / problem.alike() + 1e-7);
+    /** Whether what stands is worth more, aim after aim and no further than where they part. */
+    boolean isMoreThan(Worth other) {
+        for (Aim aim : AIMS) {
+            double value = value(aim);
+            if (Math.abs(value - other.of(aim)) > Worth.DUST) {
+                return value > other.of(aim);
+            }
+        }
+        return false;
     }
 
     Worth worth() {
         double[] aims = new double[Worth.AIMS];
-        aims[Aim.WANTS.ordinal()] = wants(new int[serving.length]);
-        aims[Aim.COMFORT.ordinal()] = comfort;
-        aims[Aim.SCHOOL.ordinal()] = school;
-        aims[Aim.REFINEMENT.ordinal()] = steps(refined());
-        aims[Aim.THRIFT.ordinal()] = thrift;
+        for (Aim aim : AIMS) {
+            aims[aim.ordinal()] = value(aim);
+        }
         return new Worth(aims);
     }
 }

@@ -75,7 +75,9 @@ final class Ground {
     }
 
     private void fill(int depth, double empty) {
-        if (!walk.on() || best <= 0) {
+        boolean on = walk.on();
+        // the first fill is had whatever it takes
+        if ((!on && !bestPlan.isEmpty()) || best <= 0) {
             return;
         }
         double sofar = empty + filling.excess();

@@ -13,8 +13,8 @@ import java.util.Arrays;
  * @param comfort points of the aim of comfort
  * @param school points of what the school asks for
  * @param refinement points of its own among the refinements
- * @param thrift what it costs of everything that is saved, as a negative number
- * @param bottle what one more bottle weighs in thrift, 0 for one that is owned; counted once a thing
+ * @param bottles that have to be bought for it, once a thing
+ * @param costs what it takes of everything that is saved
  * @param takes of each limit, in the order of the problem's limits
  * @param atLeast of a limit a thing, whatever the amount: packs go past their time
  * @param nightly whether it has its own nights, on which no other nightly thing stands
@@ -32,8 +32,8 @@ public record Option(
         double comfort,
         double school,
         double refinement,
-        double thrift,
-        double bottle,
+        int bottles,
+        Costs costs,
         double[] takes,
         double atLeast,
         boolean nightly,
@@ -41,6 +41,14 @@ public record Option(
         long notInPlan,
         long notInRoutine,
         double rank) {
+
+    /**
+     * What one more thing in a place costs, in the order in which it is saved.
+     *
+     * @param harshness the opposite of mildness
+     * @param name a number of its own, by which ties end
+     */
+    public record Costs(double steps, double money, double harshness, double name) {}
 
     /** What it brings at most: every help counted whole. */
     double most() {
@@ -52,28 +60,6 @@ public record Option(
         return (notInPlan & other.held) == 0
                 && (other.notInPlan & held) == 0
                 && !(sameRoutine && ((notInRoutine & other.held) != 0 || (other.notInRoutine & held) != 0));
-    }
-
-    /** The same, minding and leaving behind only what matters to another. */
-    Option minding(long minded, long left) {
-        return new Option(
-                thing,
-                grades,
-                helps,
-                on,
-                by,
-                comfort,
-                school,
-                refinement,
-                thrift,
-                bottle,
-                takes,
-                atLeast,
-                nightly,
-                held & minded,
-                notInPlan & left,
-                notInRoutine & left,
-                rank);
     }
 
     // arrays make the generated ones compare identities anyway; two weighings are the same only when they are one

@@ -1,6 +1,7 @@
 package outfell.choice;
 
 import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * What a choice is worth: one number an aim, the first aim first. Nothing is traded upwards: the first aim in which two
@@ -15,12 +16,23 @@ public record Worth(double[] aims) implements Comparable<Worth> {
         SCHOOL,
         /** Second helps and the like, in whole steps: less than a step is no difference. */
         REFINEMENT,
-        /** Fewest bottles and steps, least money, and so on to the end of every tie. */
-        THRIFT
+        /** Fewest that have to be bought; the aims from here on are what is saved, as negative numbers. */
+        BOTTLES,
+        STEPS,
+        MONEY,
+        MILDNESS,
+        /** The end of every tie. */
+        NAME;
+
+        /** Whether it is only what is saved: everything else is as good. */
+        public boolean saves() {
+            return compareTo(REFINEMENT) > 0;
+        }
     }
 
     static final int AIMS = Aim.values().length;
-    static final double DUST = 1e-9;
+    /** Less than this is no difference. */
+    static final double DUST = 1e-7;
 
     public double of(Aim aim) {
         return aims[aim.ordinal()];
@@ -28,16 +40,11 @@ public record Worth(double[] aims) implements Comparable<Worth> {
 
     @Override
     public int compareTo(Worth other) {
-        return compare(aims, other.aims);
-    }
-
-    /** Negative when the first is worth less. */
-    static int compare(double[] a, double[] b) {
         for (int i = 0; i < AIMS; i++) {
-            if (a[i] < b[i] - DUST) {
+            if (aims[i] < other.aims[i] - DUST) {
                 return -1;
             }
-            if (a[i] > b[i] + DUST) {
+            if (aims[i] > other.aims[i] + DUST) {
                 return 1;
             }
         }
@@ -45,7 +52,7 @@ public record Worth(double[] aims) implements Comparable<Worth> {
     }
 
     /** The first aim in which two differ; absent when they are worth the same. */
-    public static java.util.Optional<Aim> parting(Worth a, Worth b) {
+    public static Optional<Aim> parting(Worth a, Worth b) {
         return Arrays.stream(Aim.values())
                 .filter(aim -> Math.abs(a.of(aim) - b.of(aim)) > DUST)
                 .findFirst();

@@ -206,11 +206,22 @@ public record Product(
     }
 
     public boolean has(ActiveKind kind) {
-        return actives.stream().anyMatch(a -> a.kind() == kind);
+        // asked for every product of a catalogue, many times a plan
+        for (ActiveIn active : actives) {
+            if (active.kind() == kind) {
+                return true;
+            }
+        }
+        return false;
     }
 
     public boolean hasAny(List<ActiveKind> kinds) {
-        return kinds.stream().anyMatch(this::has);
+        for (ActiveKind kind : kinds) {
+            if (has(kind)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether it has its own nights, by what is in it. */

@@ -81,18 +81,24 @@ final class Benefits {
             Product product, ActiveIn active, Benefit benefit, double usesPerWeek, Yardstick yardstick) {
         StepKind only = ONLY.get(benefit.concern());
         double reach = only == null ? REACH.getOrDefault(product.kind(), 0.0) : only == product.kind() ? 1 : 0;
-        double purpose = PURPOSES.stream()
-                .filter(p -> p.speaksOf(product, benefit.concern()))
-                .mapToDouble(Purpose::share)
-                .min()
-                .orElse(1);
-        return reach * purpose == 0
+        double purpose = reach == 0 ? 0 : purpose(product, benefit.concern());
+        return purpose == 0
                 ? 0
                 : purpose
                         * yardstick.of(benefit.because().evidence())
                         * fit(active, benefit, yardstick)
                         * Math.min(1, usesPerWeek / benefit.full())
                         * reach;
+    }
+
+    private static double purpose(Product product, Concern concern) {
+        double share = 1;
+        for (Purpose purpose : PURPOSES) {
+            if (purpose.share() < share && purpose.speaksOf(product, concern)) {
+                share = purpose.share();
+            }
+        }
+        return share;
     }
 
     /** Inside or above the useful range counts whole, surely below a part, a range that straddles its foot between. */

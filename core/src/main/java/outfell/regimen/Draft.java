@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.balance.Balance;
+import outfell.choice.Choice.Short;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
@@ -101,12 +102,26 @@ final class Draft {
                 chosen.posed().slots(),
                 chosen.posed().problem().limits(),
                 chosen.found().within().problem().limits()));
-        if (!chosen.found().proven()) {
-            notices.add(
-                    Because.house(
-                            "There was more to try than time: this is the best that was found, and a better one may be there."));
-        }
+        chosen.found().unproven().map(Draft::mightBeBetter).ifPresent(notices::add);
         return laid(chosen.posed().slots(), chosen.found());
+    }
+
+    /** What is said of a search that came to the end of its work before the end of its plans. */
+    private static Because mightBeBetter(Short unproven) {
+        String what = switch (unproven.aim()) {
+            case WANTS -> "another might serve a first concern better";
+            case COMFORT -> "another might be more comfortable";
+            case SCHOOL -> "another might keep more of what the method asks for";
+            case REFINEMENT ->
+                "another might bring more, by at most %.0f of a hundred points".formatted(Math.ceil(unproven.gap()));
+            case BOTTLES -> "another might do with %.0f bottles less".formatted(Math.ceil(unproven.gap()));
+            case STEPS -> "another might do with %.0f steps less".formatted(Math.ceil(unproven.gap()));
+            case MONEY -> "another, as good, might be cheaper by at most %.2f a month".formatted(unproven.gap());
+            case MILDNESS, NAME -> "others are as good";
+        };
+        return Because.house(
+                "There was more to try than one plan is given work for. This is the best that was found; %s."
+                        .formatted(what));
     }
 
     private record Chosen(Posed posed, Posed.Found found) {}

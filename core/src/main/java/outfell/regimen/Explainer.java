@@ -110,7 +110,7 @@ final class Explainer {
 
     /** The first aim in which the other is behind, and of that the one difference that weighs most. */
     private String why(Candidate chosen, Candidate other, Worth worth) {
-        Aim aim = Worth.parting(found.worth(), worth).orElse(Aim.THRIFT);
+        Aim aim = Worth.parting(found.worth(), worth).orElse(Aim.NAME);
         return switch (aim) {
             case WANTS ->
                 IntStream.range(0, weigher.firsts())
@@ -120,16 +120,19 @@ final class Explainer {
                                 .formatted(weigher.concerns().get(c).concern().words()))
                         .findFirst()
                         .orElse("What it helps is served already by other steps.");
-            case THRIFT -> thrift(chosen, other);
+            case BOTTLES, STEPS, MONEY, MILDNESS, NAME -> thrift(aim, chosen, other);
             case COMFORT, SCHOOL, REFINEMENT -> points(aim, chosen, other);
         };
     }
 
-    private static String thrift(Candidate chosen, Candidate other) {
-        double more = other.takes(Scarcity.MONEY) - chosen.takes(Scarcity.MONEY);
-        return other.option().bottle() > chosen.option().bottle()
-                ? "As good, and one bottle more to buy."
-                : more > CENT ? "As good, and %.2f a month dearer.".formatted(more) : "As good; decided by mildness.";
+    private static String thrift(Aim aim, Candidate chosen, Candidate other) {
+        double more = other.option().costs().money() - chosen.option().costs().money();
+        return switch (aim) {
+            case BOTTLES -> "As good, and one bottle more to buy.";
+            case MONEY -> "As good, and %.2f a month dearer.".formatted(more);
+            case MILDNESS -> "As good, and less mild.";
+            default -> "As good in everything; the first by name stands.";
+        };
     }
 
     private String points(Aim aim, Candidate chosen, Candidate other) {
@@ -212,11 +215,7 @@ final class Explainer {
                 .filter(c -> share(c, concern) > 0)
                 .max(Comparator.comparingDouble((Candidate c) -> share(c, concern))
                         .thenComparing(c -> c.product().id()));
-        return best.map(c -> limits().heldBack(
-                        found.chosen(),
-                        weigher.concerns().indexOf(concern) < weigher.firsts() ? Aim.WANTS : Aim.REFINEMENT,
-                        x -> share(x, concern) > 0,
-                        f -> by(f, concern))
+        return best.map(c -> limits().heldBack(found.chosen(), x -> share(x, concern) > 0, f -> by(f, concern))
                 .map(held -> Because.house("%s would help; %s.".formatted(held.name(), held.words())))
                 .orElseGet(() -> Because.house(standsAside(c))));
     }
@@ -293,7 +292,6 @@ final class Explainer {
                         ? "nothing on the shelf or in the catalogue that suits may stand there"
                         : limits().heldBack(
                                         found.chosen(),
-                                        Aim.SCHOOL,
                                         x -> x.product().kind() == place.kind(),
                                         f -> IntStream.range(0, slots.size())
                                                 .filter(s -> slots.get(s).part() == place.part()
@@ -313,7 +311,7 @@ final class Explainer {
     }
 
     private double helps(Product p, RankedConcern concern) {
-        return Benefits.of(p, 7, consultation.house().yardstick()).stream()
+        return weigher.helps(p, 7).stream()
                 .filter(h -> h.concern() == concern.concern())
                 .mapToDouble(Benefits.Help::share)
                 .max()

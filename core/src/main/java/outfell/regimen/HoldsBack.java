@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import outfell.choice.Worth.Aim;
 
 /** Which single limit keeps something out of a plan: the one that, let out by itself, lets it in. */
 final class HoldsBack {
@@ -39,20 +38,18 @@ final class HoldsBack {
 
     /**
      * @param chosen as it stands
-     * @param aim that it would serve: what comes after it cannot hold it back
      * @param missing candidates any of which would do: only limits that one of them would pass are let out
      * @param comesIn the name of what was missing, where another choice has it
      */
     Optional<Held> heldBack(
             List<Optional<Candidate>> chosen,
-            Aim aim,
             Predicate<Candidate> missing,
             Function<Posed.Found, Optional<String>> comesIn) {
         Set<Scarcity> passed = posed.passed(chosen, missing);
         for (Scarcity limit : ORDER) {
             if (passed.contains(limit)) {
                 Optional<String> name = comesIn.apply(
-                        posed.with(limit, Double.POSITIVE_INFINITY).sketch(aim));
+                        posed.with(limit, Double.POSITIVE_INFINITY).forAReason());
                 if (name.isPresent()) {
                     return Optional.of(new Held(name.get(), words(limit)));
                 }

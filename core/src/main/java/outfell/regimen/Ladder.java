@@ -125,10 +125,9 @@ public record Ladder(Limit limit, Optional<Double> hers, double uses, List<Rung>
 
     /** Whether what is needed does not fit so small a limit. */
     private static boolean passes(Limit limit, double at, Posed posed) {
-        Posed.Found found = at(limit, at, posed).sketch(Aim.WANTS);
+        Posed within = at(limit, at, posed).within();
         return limit.of.stream()
-                .anyMatch(
-                        s -> found.within().problem().limits().get(s.ordinal()).most() > at + DUST);
+                .anyMatch(s -> within.problem().limits().get(s.ordinal()).most() > at + DUST);
     }
 
     private static Posed at(Limit limit, double at, Posed posed) {
@@ -188,7 +187,7 @@ public record Ladder(Limit limit, Optional<Double> hers, double uses, List<Rung>
                 better.add(weigher.concerns().get(c).concern().words());
             }
         }
-        Aim aim = Worth.parting(mine.worth(), theirs.worth()).orElse(Aim.THRIFT);
+        Aim aim = Worth.parting(mine.worth(), theirs.worth()).orElse(Aim.NAME);
         String why = !better.isEmpty()
                 ? "for " + String.join(", ", better.stream().limit(NAMED).toList())
                 : switch (aim) {
@@ -196,7 +195,7 @@ public record Ladder(Limit limit, Optional<Double> hers, double uses, List<Rung>
                     case COMFORT -> "for comfort";
                     case SCHOOL -> "as the method asks";
                     case REFINEMENT -> "it fits a little better";
-                    case THRIFT -> "to save elsewhere";
+                    case BOTTLES, STEPS, MONEY, MILDNESS, NAME -> "to save elsewhere";
                 };
         String what = brings.isEmpty() ? "Other nights" : String.join("; ", brings);
         String instead = leaves.isEmpty() ? "" : ", in place of " + String.join("; ", leaves);

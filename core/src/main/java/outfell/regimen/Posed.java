@@ -49,7 +49,7 @@ final class Posed {
     /**
      * @param chosen by slot; absent where it stays empty
      * @param helps points of everything that helps a concern
-     * @param proven whether nothing better can be there
+     * @param unproven the first aim that a better plan might serve better, and by how much at most; absent where none can be there
      * @param within the same with its limits let out for what is needed
      * @param used of each limit, in the order of {@link Scarcity}
      */
@@ -57,7 +57,7 @@ final class Posed {
             List<Optional<Candidate>> chosen,
             Worth worth,
             double helps,
-            boolean proven,
+            Optional<Choice.Short> unproven,
             Posed within,
             List<Double> used) {
         double uses(Scarcity limit) {
@@ -77,14 +77,19 @@ final class Posed {
         return read(Choice.of(problem, Patience::ask));
     }
 
-    /** The same by the first aims only, looked for no longer than a reason is worth. */
-    Found sketch(Aim upTo) {
-        return read(Choice.of(problem, upTo, FOR_A_REASON, Patience::ask));
+    /** The same, looked for no longer than a reason is worth. */
+    Found forAReason() {
+        return read(Choice.of(problem, Aim.NAME, FOR_A_REASON, Patience::ask));
+    }
+
+    /** The same with its limits let out for what is needed. */
+    Posed within() {
+        return new Posed(slots, Choice.within(problem, Patience::ask));
     }
 
     /** The same, looked for as long as one rung of a ladder is worth. */
     Found rung() {
-        return read(Choice.of(problem, Aim.THRIFT, FOR_A_RUNG, Patience::ask));
+        return read(Choice.of(problem, Aim.NAME, FOR_A_RUNG, Patience::ask));
     }
 
     private Found read(Choice.Found found) {
@@ -92,7 +97,7 @@ final class Posed {
                 .mapToObj(s -> found.chosen().get(s).map(o -> candidate(s, o)))
                 .toList();
         return new Found(
-                chosen, found.worth(), found.helps(), found.proven(), new Posed(slots, found.within()), found.used());
+                chosen, found.worth(), found.helps(), found.unproven(), new Posed(slots, found.within()), found.used());
     }
 
     /** The same with one limit let out. */

@@ -35,13 +35,6 @@ import outfell.week.Tolerance;
 
 /** Weighs single products for a consultation: what each brings to every aim, what it takes, what it clashes with. */
 final class Weigher {
-    /** Thrift, in an order of its own: bottles, then steps, then money, then mildness, then the name in the table. */
-    private static final double BOTTLE = 1e4;
-
-    private static final double STEP = 1e2;
-    private static final double IRRITANCY = 1e-4;
-    private static final double NAME = 1e-7;
-
     private final Consultation consultation;
     private final SkinVerdict skin;
     private final Asked asked;
@@ -176,8 +169,8 @@ final class Weigher {
                         sum(points, Aim.COMFORT),
                         sum(points, Aim.SCHOOL),
                         sum(points, Aim.REFINEMENT),
-                        -trace(p, part, takes),
-                        uses.owns(p) ? 0 : BOTTLE,
+                        uses.owns(p) ? 0 : 1,
+                        costs(p, part, takes),
                         takes,
                         spendLeast(p),
                         rationed,
@@ -204,7 +197,7 @@ final class Weigher {
     }
 
     /** What a product does at so many days a week, wherever it stands. */
-    private List<Benefits.Help> helps(Product p, int days) {
+    List<Benefits.Help> helps(Product p, int days) {
         return benefits.computeIfAbsent(new OnDays(p.id(), days), _ -> Benefits.of(p, days, yardstick));
     }
 
@@ -308,10 +301,11 @@ final class Weigher {
         return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;
     }
 
-    /** What is saved: a step, money, mildness; last the name, by which of two that could change places the first stands by day. */
-    private double trace(Product p, Part part, double[] takes) {
-        double name = (part == Part.MORNING ? 1.5 : 1) * NAME * rank.getOrDefault(p.id(), 0);
-        return STEP + takes[Scarcity.MONEY.ordinal()] + IRRITANCY * p.irritancy() + name;
+    /** What is saved; last the name, by which of two that could change places the first stands by day. */
+    private Option.Costs costs(Product p, Part part, double[] takes) {
+        int name = rank.getOrDefault(p.id(), 0);
+        double cents = Math.rint(100 * takes[Scarcity.MONEY.ordinal()]) / 100;
+        return new Option.Costs(1, cents, p.irritancy(), part == Part.MORNING ? 3 * name : 2 * name);
     }
 
     private List<Point> points(Product p, Part part, Asking asking) {

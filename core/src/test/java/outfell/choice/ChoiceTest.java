@@ -2,6 +2,7 @@ package outfell.choice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -9,6 +10,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import outfell.choice.Worth.Aim;
 
 /** The choice is the one that trying everything finds, whatever the shape of the problem. */
 class ChoiceTest {
@@ -30,12 +32,37 @@ class ChoiceTest {
         assertThat(letOut).as("limits are let out in some of them").isBetween(1, PROBLEMS - 1);
     }
 
+    /** A search that comes to the end of its work says in which aim a better plan may be, and by how much at most. */
+    @Test
+    void what_was_not_proven_is_told_with_its_gap() {
+        int unproven = 0;
+        for (int seed = 0; seed < PROBLEMS; seed++) {
+            Problem problem = Problems.random(random(seed), 4, 3);
+            Choice.Found whole = Choice.of(problem, () -> {});
+            Choice.Found cut = Choice.of(problem, Aim.NAME, whole.visited() / 2, () -> {});
+            if (cut.unproven().isEmpty() || !cut.within().equals(whole.within())) {
+                continue;
+            }
+            unproven++;
+            Aim aim = cut.unproven().get().aim();
+            for (Aim before : EnumSet.range(Aim.WANTS, aim)) {
+                double missed = whole.worth().of(before) - cut.worth().of(before);
+                double points = before == Aim.REFINEMENT ? missed * problem.alike() : missed;
+                double gap = before == aim ? cut.unproven().get().gap() : 0;
+                assertThat(before == Aim.WANTS && aim == Aim.WANTS ? 0 : points)
+                        .as("seed %d, %s", seed, before)
+                        .isLessThanOrEqualTo(gap + (before == Aim.REFINEMENT ? problem.alike() : 0) + 1e-6);
+            }
+        }
+        assertThat(unproven).isGreaterThan(10);
+    }
+
     /** Where the needed places can be filled within the limits, no limit is let out. */
     @Test
     void limits_stand_where_what_is_needed_fits() {
         for (int seed = 0; seed < PROBLEMS; seed++) {
             Problem problem = Problems.random(random(seed), 4, 3);
-            boolean fits = Double.isFinite(Problems.best(problem).of(Worth.Aim.THRIFT));
+            boolean fits = Double.isFinite(Problems.best(problem).of(Aim.NAME));
             Problem within = Choice.of(problem, () -> {}).within();
             boolean allNeeded = needed(within).equals(needed(problem));
             assertThat(allNeeded && within.limits().equals(problem.limits()))

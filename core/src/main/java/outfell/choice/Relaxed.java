@@ -1,0 +1,384 @@
+package outfell.choice;
+
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A goal without what binds the rows together, which has a price instead: every row takes what brings most by itself, net of
+ * the prices, and no plan brings more than that. Prices are moved so that the bound falls (a subgradient, its step towards what
+ * is aimed at, deflected by the last one).
+ */
+final class Relaxed {
+    /** Rounds in which a bound falls as far as it will, mostly. */
+    static final int ROUNDS = 160;
+
+    /** Share of the last direction that is kept. */
+    private static final double KEPT = 0.7;
+
+    private static final double FIRST_STEP = 1.2;
+    /** Rounds without a lower bound after which the steps become shorter. */
+    private static final int STALE = 6;
+
+    private static final double SHORTEST = 0.02;
+    private static final double NONE = Double.NEGATIVE_INFINITY;
+
+    private final List<Row> rows;
+    private final Unit[][] units;
+    private final double[][] brings;
+    private final double[][][] adds;
+    private final double[] most;
+    private final @Nullable Repeats repeats;
+    private final Repeats.Items[][] items;
+    /** What the refinements have to come to where they are held. */
+    private final double refined;
+    /** Whether the refinements are the goal itself. */
+    private final boolean refines;
+
+    private final double[] price;
+    /** What a point of refinement is worth. */
+    private double refinement;
+
+    private double bound = Double.POSITIVE_INFINITY;
+    private double[][] net = new double[0][];
+
+    /** A goal that adds up. */
+    Relaxed(List<Row> rows, Lines lines, ToDoubleFunction<Unit> goal) {
+        this(rows, lines, goal, null, false, 0);
+    }
+
+    /** A goal that adds up, with the refinements held at what they have reached. */
+    Relaxed(List<Row> rows, Lines lines, ToDoubleFunction<Unit> goal, Repeats repeats, double refined) {
+        this(rows, lines, goal, repeats, false, refined);
+    }
+
+    /** The refinements. */
+    Relaxed(List<Row> rows, Lines lines, Repeats repeats) {
+        this(rows, lines, _ -> 0, repeats, true, 0);
+    }
+
+    private Relaxed(
+            List<Row> rows,
+            Lines lines,
+            ToDoubleFunction<Unit> goal,
+            @Nullable Repeats repeats,
+            boolean refines,
+            double refined) {
+        this.rows = rows;
+        this.repeats = repeats;
+        this.refines = refines;
+        this.refined = refined;
+        this.refinement = refines ? 1 : 0;
+        int n = rows.size();
+        this.units = new Unit[n][];
+        this.brings = new double[n][];
+        this.adds = new double[n][][];
+        this.items = new Repeats.Items[n][];
+        this.most = lines.most();
+        this.price = new double[most.length];
+        for (int r = 0; r < n; r++) {
+            units[r] = rows.get(r).units().toArray(Unit[]::new);
+            brings[r] = Arrays.stream(units[r]).mapToDouble(goal).toArray();
+            adds[r] = Arrays.stream(units[r]).map(lines::of).toArray(double[][]::new);
+            items[r] = repeats == null
+                    ? new Repeats.Items[0]
+                    : Arrays.stream(units[r]).map(repeats::items).toArray(Repeats.Items[]::new);
+        }
+        scale();
+    }
+
+    /** A line says the same whatever its unit; with like units the steps are of like length. */
+    private void scale() {
+        for (int l = 0; l < most.length; l++) {
+            double largest = 0;
+            for (double[][] row : adds) {
+                for (double[] o : row) {
+                    largest = Math.max(largest, Math.abs(o[l]));
+                }
+            }
+            if (largest > 0) {
+                most[l] /= largest;
+                for (double[][] row : adds) {
+                    for (double[] o : row) {
+                        o[l] /= largest;
+                    }
+                }
+            }
+        }
+    }
+
+    /** Prices, the worth of refinement, thresholds: all that is moved. */
+    private final class Moved {
+        private final double[] prices = price.clone();
+        private final double worth = refinement;
+        private final double[] thresholds =
+                repeats == null ? new double[0] : repeats.thresholds().clone();
+
+        void back() {
+            System.arraycopy(prices, 0, price, 0, price.length);
+            refinement = worth;
+            if (repeats != null) {
+                repeats.set(thresholds);
+            }
+        }
+    }
+
+    /** What is left of every line, what the refinements reach over what is held, and how the bound grows with each threshold. */
+    private static final class Slopes {
+        private final double[] lines;
+        private double refined;
+        private final double[] thresholds;
+
+        Slopes(double[] lines, double[] thresholds) {
+            this.lines = lines;
+            this.thresholds = thresholds;
+        }
+    }
+
+    /** Moves the prices until the bound is under what is aimed at, or falls no more. */
+    void tighten(double aimedAt, int rounds) {
+        Moved best = new Moved();
+        Slopes direction = slopes();
+        Arrays.fill(direction.lines, 0);
+        Arrays.fill(direction.thresholds, 0);
+        double step = FIRST_STEP;
+        int stale = 0;
+        for (int round = 0; round < rounds && step > SHORTEST; round++) {
+            Slopes slopes = slopes();
+            double now = priced(slopes);
+            stale = now < bound - 1e-3 * Math.max(1, bound - aimedAt) ? 0 : stale + 1;
+            if (now < bound) {
+                bound = now;
+                best = new Moved();
+            }
+            if (bound < aimedAt || bound == NONE) {
+                break;
+            }
+            if (stale >= STALE) {
+                stale = 0;
+                step /= 2;
+                best.back();
+                Arrays.fill(direction.lines, 0);
+                Arrays.fill(direction.thresholds, 0);
+                direction.refined = 0;
+                continue;
+            }
+            double length = deflect(direction, slopes);
+            if (length < 1e-12) {
+                break;
+            }
+            move(direction, step * (now - aimedAt + 1e-3) / length);
+        }
+        best.back();
+        sort();
+    }
+
+    private Slopes slopes() {
+        return new Slopes(most.clone(), repeats == null ? new double[0] : repeats.slopes());
+    }
+
+    private double deflect(Slopes direction, Slopes slopes) {
+        double length = 0;
+        for (int l = 0; l < price.length; l++) {
+            length += square(direction.lines, l, slopes.lines[l], price[l]);
+        }
+        if (repeats != null) {
+            double[] thresholds = repeats.thresholds();
+            for (int t = 0; t < thresholds.length; t++) {
+                length += square(direction.thresholds, t, refinement * slopes.thresholds[t], thresholds[t]);
+            }
+            if (!refines) {
+                direction.refined = slopes.refined + KEPT * direction.refined;
+                if (refinement == 0 && direction.refined > 0) {
+                    direction.refined = 0;
+                }
+                length += direction.refined * direction.refined;
+            }
+        }
+        return length;
+    }
+
+    /** What is nothing does not fall. */
+    private static double square(double[] direction, int i, double slope, double now) {
+        direction[i] = slope + KEPT * direction[i];
+        if (now == 0 && direction[i] > 0) {
+            direction[i] = 0;
+        }
+        return direction[i] * direction[i];
+    }
+
+    private void move(Slopes direction, double by) {
+        for (int l = 0; l < price.length; l++) {
+            price[l] = Math.max(0, price[l] - by * direction.lines[l]);
+        }
+        if (repeats != null) {
+            double[] thresholds = repeats.thresholds();
+            for (int t = 0; t < thresholds.length; t++) {
+                thresholds[t] = Math.max(0, thresholds[t] - by * direction.thresholds[t]);
+            }
+            if (!refines) {
+                refinement = Math.max(0, refinement - by * direction.refined);
+            }
+        }
+    }
+
+    /** The bound at these prices. */
+    private double priced(Slopes slopes) {
+        double sum = before();
+        slopes.refined = repeats == null ? 0 : repeats.constant() - refined;
+        for (int r = 0; r < units.length; r++) {
+            double[] nets = nets(r);
+            int needed = rows.get(r).needed();
+            for (int k = 0; k < rows.get(r).size(); k++) {
+                int taken = -1;
+                double top = k < needed ? NONE : 0;
+                for (int i = 0; i < nets.length; i++) {
+                    if (nets[i] > top) {
+                        top = nets[i];
+                        taken = i;
+                    }
+                }
+                sum += top;
+                if (taken < 0) {
+                    break;
+                }
+                take(r, taken, slopes);
+                nets[taken] = NONE;
+            }
+        }
+        return sum;
+    }
+
+    private void take(int r, int i, Slopes slopes) {
+        double[] a = adds[r][i];
+        for (int l = 0; l < a.length; l++) {
+            slopes.lines[l] -= a[l];
+        }
+        if (repeats != null) {
+            slopes.refined += repeats.adds(items[r][i]);
+            repeats.fall(items[r][i], slopes.thresholds);
+        }
+    }
+
+    private double[] nets(int r) {
+        double[] nets = brings[r].clone();
+        for (int i = 0; i < nets.length; i++) {
+            double[] a = adds[r][i];
+            double sum = 0;
+            for (int l = 0; l < price.length; l++) {
+                sum += price[l] * a[l];
+            }
+            nets[i] -= sum;
+            if (repeats != null && refinement > 0) {
+                nets[i] += refinement * repeats.adds(items[r][i]);
+            }
+        }
+        return nets;
+    }
+
+    /** What brings most net comes first in each row. */
+    private void sort() {
+        net = new double[units.length][];
+        bound = before();
+        for (int r = 0; r < units.length; r++) {
+            double[] nets = nets(r);
+            Unit[] old = units[r];
+            int[] order = IntStream.range(0, nets.length)
+                    .boxed()
+                    .sorted((a, b) -> nets[a] != nets[b] ? Double.compare(nets[b], nets[a]) : Integer.compare(a, b))
+                    .mapToInt(Integer::intValue)
+                    .toArray();
+            units[r] = Arrays.stream(order).mapToObj(i -> old[i]).toArray(Unit[]::new);
+            double[] bring = brings[r];
+            brings[r] = Arrays.stream(order).mapToDouble(i -> bring[i]).toArray();
+            double[][] add = adds[r];
+            adds[r] = Arrays.stream(order).mapToObj(i -> add[i]).toArray(double[][]::new);
+            if (repeats != null) {
+                Repeats.Items[] item = items[r];
+                items[r] = Arrays.stream(order).mapToObj(i -> item[i]).toArray(Repeats.Items[]::new);
+            }
+            net[r] = Arrays.stream(order).mapToDouble(i -> nets[i]).toArray();
+            bound += most(r, 0, rows.get(r).size(), rows.get(r).needed());
+        }
+    }
+
+    /** No plan brings more than this. */
+    double bound() {
+        return bound;
+    }
+
+    /** What there is before any row has taken anything. */
+    double before() {
+        double sum = repeats == null ? 0 : refinement * (repeats.constant() - refined);
+        for (int l = 0; l < price.length; l++) {
+            sum += price[l] * most[l];
+        }
+        return sum;
+    }
+
+    Unit[] units(int r) {
+        return units[r];
+    }
+
+    /** Net of what each unit brings, the most first. */
+    double[] net(int r) {
+        return net[r];
+    }
+
+    private double most(int r, int from, int places, int needed) {
+        return most(net[r], from, places, needed);
+    }
+
+    /** The most that some places bring with units from one on, sorted by their net. */
+    static double most(double[] nets, int from, int places, int needed) {
+        double sum = 0;
+        for (int k = 0; k < places; k++) {
+            int i = from + k;
+            if (k < needed && i >= nets.length) {
+                return NONE;
+            }
+            if (k >= needed && (i >= nets.length || nets[i] <= 0)) {
+                break;
+            }
+            sum += nets[i];
+        }
+        return sum;
+    }
+
+    /** The rows without what no plan can have that brings at least so much. */
+    List<Row> without(double atLeast) {
+        return IntStream.range(0, units.length)
+                .mapToObj(r -> {
+                    Row row = rows.get(r);
+                    double top = most(r, 0, row.size(), row.needed());
+                    Set<Unit> kept = new HashSet<>();
+                    for (int i = 0; i < units[r].length; i++) {
+                        if (bound - top + with(r, i, row) >= atLeast) {
+                            kept.add(units[r][i]);
+                        }
+                    }
+                    return row.only(kept::contains);
+                })
+                .toList();
+    }
+
+    /** The most that a row brings with one unit in it. */
+    private double with(int r, int i, Row row) {
+        double sum = net[r][i];
+        int taken = 1;
+        for (int k = 0; taken < row.size() && k < net[r].length; k++) {
+            if (k != i) {
+                if (taken >= row.needed() && net[r][k] <= 0) {
+                    break;
+                }
+                sum += net[r][k];
+                taken++;
+            }
+        }
+        return sum;
+    }
+}

@@ -1,0 +1,231 @@
+package outfell.choice;
+
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import outfell.choice.Choice.Short;
+import outfell.choice.Worth.Aim;
+
+/**
+ * Goal after goal, each with those before it held at their best. What a goal has shown to be in no best plan is left out of all
+ * that follow.
+ */
+final class Search {
+    private static final int WELL = 2;
+    /** Pairs of options that are looked at as one. */
+    private static final int MOST_PAIRS = 600;
+
+    /** What sums of fractions may be off by, in points. */
+    private static final double OFF = 1e-6;
+
+    /** What is sure is decided first; rows of several, which have most ways to be filled, last. */
+    private static final Comparator<Row> FEWEST_FIRST =
+            Comparator.comparingInt(Row::size).thenComparing(r -> r.units().size());
+
+    private final Problem problem;
+    private final Walk walk;
+    private final UnaryOperator<List<Optional<Option>>> polish;
+    private final Filling filling;
+    private final List<Goal> before = new ArrayList<>();
+    private final List<Double> held = new ArrayList<>();
+    private final List<Budget> budgets = new ArrayList<>();
+    private final Set<Integer> once;
+    private List<Row> rows;
+    /** What binds every plan; absent when pairs have been made since. */
+    private Optional<Lines> fixed = Optional.empty();
+
+    private List<Optional<Option>> best;
+
+    /**
+     * @param start a plan that there is
+     * @param polish makes a plan better where that is easy
+     */
+    Search(Problem problem, Walk walk, List<Optional<Option>> start, UnaryOperator<List<Optional<Option>>> polish) {
+        this.problem = problem;
+        this.walk = walk;
+        this.polish = polish;
+        this.filling = new Filling(problem);
+        this.rows = Row.of(problem);
+        this.once = Once.of(problem);
+        this.best = start;
+    }
+
+    List<Optional<Option>> best() {
+        return best;
+    }
+
+    /** @return where it ended before its end, by how much what was found may fall short */
+    Optional<Short> upTo(Aim last) {
+        for (Goal goal : Goal.upTo(last, problem.firsts())) {
+            Optional<Short> unproven = settled() ? Optional.empty() : goal.isWant() ? serve(goal) : add(goal);
+            if (unproven.isPresent()) {
+                return unproven;
+            }
+            before.add(goal);
+            held.add(value(goal));
+        }
+        return Optional.empty();
+    }
+
+    /** Whether there is no choice left. */
+    private boolean settled() {
+        return rows.stream().allMatch(r -> r.units().size() <= r.needed());
+    }
+
+    private double value(Goal goal) {
+        for (int p = 0; p < best.size(); p++) {
+            if (best.get(p).isPresent()) {
+                filling.take(p, best.get(p).get());
+            }
+        }
+        double value = goal.value(filling);
+        filling.reset();
+        return value;
+    }
+
+    private Optional<Short> serve(Goal goal) {
+        int reached = (int) value(goal);
+        boolean better = true;
+        while (better && reached < WELL) {
+            int now = reached;
+            if (rows.stream().flatMap(r -> r.units().stream()).allMatch(u -> u.grade(goal.want()) <= now)) {
+                break;
+            }
+            Lines lines = lines();
+            lines.serves(goal.want(), reached + 1);
+            // nothing to gain but a plan: the bound falls under nothing where there is none
+            Relaxed relaxed = new Relaxed(rows, lines, _ -> 0);
+            better = descend(goal, reached, lines, relaxed, -OFF);
+            if (walk.ended()) {
+                return Optional.of(new Short(goal.aim(), WELL - reached));
+            }
+            reached = (int) value(goal);
+        }
+        int most = reached;
+        rows = rows.stream().map(r -> r.only(u -> u.grade(goal.want()) <= most)).toList();
+        return Optional.empty();
+    }
+
+    private Optional<Short> add(Goal goal) {
+        pair();
+        rows = rows.stream().sorted(FEWEST_FIRST).toList();
+        boolean refines = goal.aim() == Aim.REFINEMENT;
+        double unit = refines ? problem.alike() : unit(goal.aim());
+        double least = refines ? OFF : unit / 2;
+        double reached = value(goal);
+        double points = refines ? reached * problem.alike() : reached;
+        Lines lines = lines();
+        Relaxed relaxed = relaxed(goal.aim(), lines);
+        descend(goal, reached, lines, relaxed, points + unit - least);
+        double now = value(goal);
+        double nowPoints = refines ? now * problem.alike() : now;
+        if (walk.ended()) {
+            return Optional.of(new Short(goal.aim(), Math.max(0, relaxed.bound() - nowPoints)));
+        }
+        relaxed.tighten(nowPoints + OFF, Relaxed.ROUNDS / 4);
+        if (relaxed.bound() > nowPoints + least) {
+            budgets.add(new Budget(rows, relaxed, nowPoints - least));
+        }
+        rows = relaxed.without(nowPoints - least);
+        return Optional.empty();
+    }
+
+    private Relaxed relaxed(Aim aim, Lines lines) {
+        if (aim.compareTo(Aim.REFINEMENT) < 0) {
+            return new Relaxed(rows, lines, u -> lines.adds(aim, u));
+        }
+        Repeats repeats = new Repeats(problem, rows);
+        repeats.setBy(best);
+        if (aim == Aim.REFINEMENT) {
+            return new Relaxed(rows, lines, repeats);
+        }
+        double refined = held.get(before.indexOf(new Goal(Aim.REFINEMENT, -1))) * problem.alike();
+        return new Relaxed(rows, lines, u -> lines.adds(aim, u), repeats, refined - OFF);
+    }
+
+    /** Least by which two plans can differ where all that adds up are thousandths; else what is no difference. */
+    private double unit(Aim aim) {
+        long common = 0;
+        for (Row row : rows) {
+            for (Unit unit : row.units()) {
+                for (Option o : unit.options()) {
+                    double thousandths = 1000 * (aim == Aim.BOTTLES ? o.bottles() : Filling.brings(o, aim));
+                    if (Math.abs(thousandths - Math.rint(thousandths)) > OFF) {
+                        return 2 * Worth.DUST;
+                    }
+                    common = gcd(common, Math.abs(Math.round(thousandths)));
+                }
+            }
+        }
+        return common == 0 ? 1 : common / 1000.0;
+    }
+
+    private static long gcd(long a, long b) {
+        return b == 0 ? a : gcd(b, a % b);
+    }
+
+    /** Two single places that may share a bottle are decided at once, where that is not too much. */
+    private void pair() {
+        for (int a = 0; a < rows.size(); a++) {
+            for (int b = a + 1; b < rows.size(); b++) {
+                Row first = rows.get(a);
+                Row second = rows.get(b);
+                if (first.single()
+                        && second.single()
+                        && first.units().size() * second.units().size() <= MOST_PAIRS
+                        && shares(first, second)) {
+                    List<Row> others = new ArrayList<>(rows);
+                    others.set(a, first.with(second, problem));
+                    others.remove(b);
+                    rows = others;
+                    fixed = Optional.empty();
+                }
+            }
+        }
+    }
+
+    private boolean shares(Row first, Row second) {
+        BitSet both = first.things();
+        both.and(second.things());
+        return both.stream().anyMatch(t -> !once.contains(t));
+    }
+
+    private boolean descend(Goal goal, double reached, Lines lines, Relaxed relaxed, double aimedAt) {
+        relaxed.tighten(aimedAt, Relaxed.ROUNDS);
+        if (relaxed.bound() < aimedAt) {
+            return false;
+        }
+        Beaten beaten = new Beaten(problem, rows, lines, goal.aim());
+        double[] all = held.stream().mapToDouble(Double::doubleValue).toArray();
+        Optional<List<Optional<Option>>> better = new Descent(
+                        problem, rows, goal, before, all, reached, relaxed, aimedAt, once, beaten, budgets, walk)
+                .run();
+        better.map(polish).ifPresent(plan -> best = plan);
+        return better.isPresent();
+    }
+
+    private Lines fixed() {
+        Lines lines = new Lines(problem, rows, once);
+        fixed = Optional.of(lines);
+        return lines;
+    }
+
+    /** What binds a plan now: the limits, and what is held. */
+    private Lines lines() {
+        Lines lines = new Lines(fixed.orElseGet(this::fixed));
+        for (int g = 0; g < before.size(); g++) {
+            Goal goal = before.get(g);
+            double reached = held.get(g);
+            switch (goal.aim()) {
+                case WANTS -> lines.serves(goal.want(), (int) reached);
+                case REFINEMENT -> {}
+                case COMFORT, SCHOOL, BOTTLES, STEPS, MONEY, MILDNESS, NAME -> lines.holds(goal.aim(), reached, OFF);
+            }
+        }
+        return lines;
+    }
+}
