@@ -15,11 +15,13 @@ import outfell.choice.Worth.Aim;
  */
 final class Beaten {
     private static final Aim[] AIMS = Aim.values();
+    /** What sums of fractions may be off by. */
+    private static final double OFF = 1e-9;
 
     private final Problem problem;
     private final List<Row> rows;
     private final Lines lines;
-    private final Aim upTo;
+    private final Goal goal;
     /** Rows whose things stand nowhere else. */
     private final boolean[] closed;
 
@@ -31,11 +33,11 @@ final class Beaten {
 
     private long minded;
 
-    Beaten(Problem problem, List<Row> rows, Lines lines, Aim upTo) {
+    Beaten(Problem problem, List<Row> rows, Lines lines, Goal goal) {
         this.problem = problem;
         this.rows = rows;
         this.lines = lines;
-        this.upTo = upTo;
+        this.goal = goal;
         this.closed = new boolean[rows.size()];
         this.ranked = new boolean[rows.size()];
         this.things = new BitSet[rows.size()];
@@ -152,13 +154,31 @@ final class Beaten {
             }
         }
         for (Aim aim : AIMS) {
+            if (aim.compareTo(goal.aim()) > 0) {
+                break;
+            }
             boolean enough = switch (aim) {
                 case WANTS -> true;
-                case REFINEMENT -> refined(a, b) >= -1e-9;
-                default -> lines.adds(aim, a) >= lines.adds(aim, b) - 1e-9;
+                case REFINEMENT -> refined(a, b) >= -OFF;
+                default -> ahead(aim, a, b) >= -OFF;
             };
-            if (aim.compareTo(upTo) <= 0 && !enough) {
+            if (!enough) {
                 return false;
+            }
+        }
+        return goal.then().isEmpty() || ahead(goal.aim(), a, b) > OFF || brings(goal.then(), a, b);
+    }
+
+    private double ahead(Aim aim, Unit a, Unit b) {
+        return lines.adds(aim, a) - lines.adds(aim, b);
+    }
+
+    /** Whether it is as good in aims of which the first in which they part decides. */
+    private boolean brings(List<Aim> aims, Unit a, Unit b) {
+        for (Aim aim : aims) {
+            double ahead = ahead(aim, a, b);
+            if (Math.abs(ahead) > OFF) {
+                return ahead > 0;
             }
         }
         return true;

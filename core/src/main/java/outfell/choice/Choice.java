@@ -12,7 +12,7 @@ import outfell.choice.Worth.Aim;
  */
 public final class Choice {
     /** Nodes and options looked at after which the best that was found is answered as not proven. */
-    private static final long MOST_WORK = 3_000_000;
+    private static final long MOST_WORK = 500_000;
 
     private static final int ROUNDS = 12;
 

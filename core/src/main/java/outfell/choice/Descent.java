@@ -57,12 +57,16 @@ final class Descent {
     private double aimedAt;
 
     private double best;
+    /** The same of the aims that come then. */
+    private double[] bestThen;
+
     private @Nullable List<Optional<Option>> bestPlan;
 
     /**
      * @param before goals that are held
      * @param held what each of them has reached, in their order
      * @param best what the goal has reached
+     * @param bestThen the same of the aims that come then
      * @param aimedAt what the goal has to bring to be more, as the bound counts it
      */
     Descent(
@@ -72,6 +76,7 @@ final class Descent {
             List<Goal> before,
             double[] held,
             double best,
+            double[] bestThen,
             Relaxed relaxed,
             double aimedAt,
             Set<Integer> once,
@@ -84,6 +89,7 @@ final class Descent {
         this.before = before;
         this.held = held;
         this.best = best;
+        this.bestThen = bestThen;
         this.relaxed = relaxed;
         this.aimedAt = aimedAt;
         this.once = once;
@@ -267,11 +273,23 @@ final class Descent {
             return;
         }
         double value = goal.value(filling);
-        if (value > best + Worth.DUST && holds()) {
-            aimedAt += counted(value - best);
-            best = value;
+        if ((value > best + Worth.DUST || (value > best - Worth.DUST && betterThen())) && holds()) {
+            aimedAt += counted(Math.max(0, value - best));
+            best = Math.max(best, value);
             bestPlan = filling.plan();
+            bestThen = goal.then().stream().mapToDouble(filling::value).toArray();
         }
+    }
+
+    /** Whether it is as good, and better in the first of the later aims in which they part. */
+    private boolean betterThen() {
+        for (int a = 0; a < bestThen.length; a++) {
+            double value = filling.value(goal.then().get(a));
+            if (Math.abs(value - bestThen[a]) > Worth.DUST) {
+                return value > bestThen[a];
+            }
+        }
+        return false;
     }
 
     private boolean holds() {

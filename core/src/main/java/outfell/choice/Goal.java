@@ -9,15 +9,22 @@ import outfell.choice.Worth.Aim;
  * What one search looks for: one of the first wants, or one of the later aims.
  *
  * @param want number of the want; -1 for an aim
+ * @param then aims that decide between plans that are as good for this one
  */
-record Goal(Aim aim, int want) {
+record Goal(Aim aim, int want, List<Aim> then) {
+    static final Goal REFINEMENT = of(Aim.REFINEMENT);
+
+    static Goal of(Aim aim) {
+        return new Goal(aim, -1, List.of());
+    }
+
     /** Every goal up to the last that belongs to an aim, in their order. */
     static List<Goal> upTo(Aim last, int firsts) {
         List<Goal> all = new ArrayList<>();
         for (int w = 0; w < firsts; w++) {
-            all.add(new Goal(Aim.WANTS, w));
+            all.add(new Goal(Aim.WANTS, w, List.of()));
         }
-        EnumSet.range(Aim.WANTS, last).stream().filter(a -> a != Aim.WANTS).forEach(a -> all.add(new Goal(a, -1)));
+        EnumSet.range(Aim.WANTS, last).stream().filter(a -> a != Aim.WANTS).forEach(a -> all.add(of(a)));
         return all;
     }
 
@@ -27,5 +34,10 @@ record Goal(Aim aim, int want) {
 
     double value(Filling filling) {
         return isWant() ? filling.served(want) : filling.value(aim);
+    }
+
+    /** The last aim by which plans are told apart. */
+    Aim last() {
+        return then.isEmpty() ? aim : then.getLast();
     }
 }

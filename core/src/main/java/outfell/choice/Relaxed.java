@@ -14,17 +14,30 @@ import org.jspecify.annotations.Nullable;
  * is aimed at, deflected by the last one).
  */
 final class Relaxed {
-    /** Rounds in which a bound falls as far as it will, mostly. */
-    static final int ROUNDS = 160;
-
     /** Share of the last direction that is kept. */
     private static final double KEPT = 0.7;
 
     private static final double FIRST_STEP = 1.2;
-    /** Rounds without a lower bound after which the steps become shorter. */
-    private static final int STALE = 6;
+    /** How long prices are moved. */
+    enum Effort {
+        /** As far as a bound falls quickly. */
+        QUICK(240, 8, 0.01),
+        /** Where the bound is good already. */
+        LAST(40, 6, 0.02);
 
-    private static final double SHORTEST = 0.02;
+        private final int rounds;
+        /** Rounds without a lower bound after which the steps become shorter. */
+        private final int stale;
+
+        private final double shortest;
+
+        Effort(int rounds, int stale, double shortest) {
+            this.rounds = rounds;
+            this.stale = stale;
+            this.shortest = shortest;
+        }
+    }
+
     private static final double NONE = Double.NEGATIVE_INFINITY;
 
     private final List<Row> rows;
@@ -140,14 +153,14 @@ final class Relaxed {
     }
 
     /** Moves the prices until the bound is under what is aimed at, or falls no more. */
-    void tighten(double aimedAt, int rounds) {
+    void tighten(double aimedAt, Effort effort) {
         Moved best = new Moved();
         Slopes direction = slopes();
         Arrays.fill(direction.lines, 0);
         Arrays.fill(direction.thresholds, 0);
         double step = FIRST_STEP;
         int stale = 0;
-        for (int round = 0; round < rounds && step > SHORTEST; round++) {
+        for (int round = 0; round < effort.rounds && step > effort.shortest; round++) {
             Slopes slopes = slopes();
             double now = priced(slopes);
             stale = now < bound - 1e-3 * Math.max(1, bound - aimedAt) ? 0 : stale + 1;
@@ -158,7 +171,7 @@ final class Relaxed {
             if (bound < aimedAt || bound == NONE) {
                 break;
             }
-            if (stale >= STALE) {
+            if (stale >= effort.stale) {
                 stale = 0;
                 step /= 2;
                 best.back();

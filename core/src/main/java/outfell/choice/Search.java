@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import outfell.choice.Choice.Short;
+import outfell.choice.Relaxed.Effort;
 import outfell.choice.Worth.Aim;
 
 /**
@@ -25,6 +26,9 @@ final class Search {
     /** What is sure is decided first; rows of several, which have most ways to be filled, last. */
     private static final Comparator<Row> FEWEST_FIRST =
             Comparator.comparingInt(Row::size).thenComparing(r -> r.units().size());
+
+    /** Nodes in which what is left to decide is decided at once, mostly. */
+    private static final long MOSTLY = 50_000;
 
     private final Problem problem;
     private final Walk walk;
@@ -61,6 +65,9 @@ final class Search {
     /** @return where it ended before its end, by how much what was found may fall short */
     Optional<Short> upTo(Aim last) {
         for (Goal goal : Goal.upTo(last, problem.firsts())) {
+            if (goal.aim() == Aim.MONEY && last == Aim.NAME && finished()) {
+                return Optional.empty();
+            }
             Optional<Short> unproven = settled() ? Optional.empty() : goal.isWant() ? serve(goal) : add(goal);
             if (unproven.isPresent()) {
                 return unproven;
@@ -99,7 +106,7 @@ final class Search {
             lines.serves(goal.want(), reached + 1);
             // nothing to gain but a plan: the bound falls under nothing where there is none
             Relaxed relaxed = new Relaxed(rows, lines, _ -> 0);
-            better = descend(goal, reached, lines, relaxed, -OFF);
+            better = descend(goal, reached, lines, relaxed, -OFF, walk);
             if (walk.ended()) {
                 return Optional.of(new Short(goal.aim(), WELL - reached));
             }
@@ -120,18 +127,29 @@ final class Search {
         double points = refines ? reached * problem.alike() : reached;
         Lines lines = lines();
         Relaxed relaxed = relaxed(goal.aim(), lines);
-        descend(goal, reached, lines, relaxed, points + unit - least);
+        descend(goal, reached, lines, relaxed, points + unit - least, walk);
         double now = value(goal);
         double nowPoints = refines ? now * problem.alike() : now;
         if (walk.ended()) {
             return Optional.of(new Short(goal.aim(), Math.max(0, relaxed.bound() - nowPoints)));
         }
-        relaxed.tighten(nowPoints + OFF, Relaxed.ROUNDS / 4);
+        relaxed.tighten(nowPoints + OFF, Effort.LAST);
         if (relaxed.bound() > nowPoints + least) {
             budgets.add(new Budget(rows, relaxed, nowPoints - least));
         }
         rows = relaxed.without(nowPoints - least);
         return Optional.empty();
+    }
+
+    /** Whether money, mildness and name are decided at once: where few plans cost the same, that is soon done. */
+    private boolean finished() {
+        pair();
+        Goal goal = new Goal(Aim.MONEY, -1, List.of(Aim.MILDNESS, Aim.NAME));
+        Lines lines = lines();
+        Walk part = walk.part(MOSTLY);
+        double reached = value(goal);
+        descend(goal, reached, lines, relaxed(Aim.MONEY, lines), reached - OFF, part);
+        return !part.ended();
     }
 
     private Relaxed relaxed(Aim aim, Lines lines) {
@@ -143,7 +161,7 @@ final class Search {
         if (aim == Aim.REFINEMENT) {
             return new Relaxed(rows, lines, repeats);
         }
-        double refined = held.get(before.indexOf(new Goal(Aim.REFINEMENT, -1))) * problem.alike();
+        double refined = held.get(before.indexOf(Goal.REFINEMENT)) * problem.alike();
         return new Relaxed(rows, lines, u -> lines.adds(aim, u), repeats, refined - OFF);
     }
 
@@ -194,15 +212,16 @@ final class Search {
         return both.stream().anyMatch(t -> !once.contains(t));
     }
 
-    private boolean descend(Goal goal, double reached, Lines lines, Relaxed relaxed, double aimedAt) {
-        relaxed.tighten(aimedAt, Relaxed.ROUNDS);
+    private boolean descend(Goal goal, double reached, Lines lines, Relaxed relaxed, double aimedAt, Walk on) {
+        relaxed.tighten(aimedAt, Effort.QUICK);
         if (relaxed.bound() < aimedAt) {
             return false;
         }
-        Beaten beaten = new Beaten(problem, rows, lines, goal.aim());
+        Beaten beaten = new Beaten(problem, rows, lines, goal);
+        double[] then = goal.then().stream().mapToDouble(a -> value(Goal.of(a))).toArray();
         double[] all = held.stream().mapToDouble(Double::doubleValue).toArray();
         Optional<List<Optional<Option>>> better = new Descent(
-                        problem, rows, goal, before, all, reached, relaxed, aimedAt, once, beaten, budgets, walk)
+                        problem, rows, goal, before, all, reached, then, relaxed, aimedAt, once, beaten, budgets, on)
                 .run();
         better.map(polish).ifPresent(plan -> best = plan);
         return better.isPresent();

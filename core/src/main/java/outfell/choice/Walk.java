@@ -5,7 +5,6 @@ final class Walk {
     private final Runnable patience;
     private final long most;
     private long visited;
-    private long worked;
 
     /** @param patience asked at every node; it throws when nobody waits any more */
     Walk(Runnable patience, long most) {
@@ -13,21 +12,20 @@ final class Walk {
         this.most = most;
     }
 
-    /** One node more; false once there was too much. */
+    /** One node more; false once there were too many. */
     boolean on() {
         patience.run();
         visited++;
-        worked++;
-        return worked <= most;
+        return visited <= most;
     }
 
-    /** One option more that was looked at for a bound. */
-    void work() {
-        worked++;
+    /** A part of it that ends earlier. */
+    Walk part(long most) {
+        return new Walk(this::on, most);
     }
 
     boolean ended() {
-        return worked > most;
+        return visited > most;
     }
 
     long visited() {

@@ -20,9 +20,9 @@ import outfell.routine.Part;
 /** A plan's slots posed as a problem of numbers, and its answers read as candidates again. */
 final class Posed {
     /** Work of a search that only asks whether something would come in. */
-    private static final long FOR_A_REASON = 300_000;
+    private static final long FOR_A_REASON = 60_000;
 
-    private static final long FOR_A_RUNG = 400_000;
+    private static final long FOR_A_RUNG = 100_000;
 
     private final List<Slot> slots;
     private final Problem problem;
