@@ -1710,6 +1710,7 @@ export interface components {
             change?: components["schemas"]["Because"];
             lines: components["schemas"]["Line"][];
             sealRule?: components["schemas"]["Because"];
+            verdict: components["schemas"]["Because"];
         };
         Grade: {
             /** Format: int32 */
@@ -2159,6 +2160,7 @@ export interface components {
             gauge: components["schemas"]["Gauge"];
             /** @enum {string} */
             part: "MORNING" | "EVENING";
+            whyNot?: components["schemas"]["Because"];
         };
         PartForm: {
             /** Format: double */

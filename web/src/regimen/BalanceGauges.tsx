@@ -27,14 +27,16 @@ export function BalanceGauges({ regimen }: { regimen: Regimen }) {
     <section aria-label={say('regimen.balance')} className="balance">
       <h2>{say('regimen.waterOilsAndSeal')}</h2>
       <div className="balance-parts">
-        {regimen.balances.map(({ part, gauge }) => (
+        {regimen.balances.map(({ part, gauge, whyNot }) => (
           <div key={part}>
             <h3>{partName(part)}</h3>
+            <p>{gauge.verdict.sentence}</p>
             {gauge.lines.map((line) => (
               <Bar key={line.need} line={line} />
             ))}
             {gauge.change && <p>{gauge.change.sentence}</p>}
             {gauge.sealRule && <p>{gauge.sealRule.sentence}</p>}
+            {whyNot && <p>{whyNot.sentence}</p>}
             <p className="second">
               <Why because={gauge.because} />
             </p>
@@ -45,15 +47,12 @@ export function BalanceGauges({ regimen }: { regimen: Regimen }) {
   )
 }
 
-/** One sum as a bar; the bracket is the band it should end in. A bar past the end of the scale is cut and says its number. */
+/** One sum as a bar; the bracket is the band it should end in. The figures are in the why. */
 function Bar({ line }: { line: Line }) {
   const most = Math.max(line.range.high * 1.6, 100)
   const x = (points: number) => (Math.min(points, most) / most) * 300
   const words = say('regimen.toAsked', {
     value: NAME[line.need],
-    points: Math.round(line.points),
-    low: Math.round(line.range.low),
-    high: Math.round(line.range.high),
     value2: LIES[line.lies],
   })
   return (
@@ -76,7 +75,7 @@ function Bar({ line }: { line: Line }) {
         />
       </svg>
       <span className={line.lies === 'LOW' || line.lies === 'HIGH' ? 'balance-off' : ''}>
-        {Math.round(line.points)}, {LIES[line.lies]}
+        {LIES[line.lies]}
       </span>
       {line.most !== '' && <span className="second">{say('regimen.mostFrom', { most: line.most })}</span>}
     </div>

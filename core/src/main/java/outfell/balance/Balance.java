@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Row;
 import outfell.product.Composition;
@@ -55,12 +56,22 @@ public final class Balance {
     public record Line(Need need, double points, Target.Range range, Lies lies, String most) {}
 
     /**
+     * @param verdict in words, without a figure
      * @param lines water, oils, seal
      * @param sealRule said when the room is so dry that held water wants a seal, and there is too little
      * @param change the one change that would bring it in, or nearest; absent when nothing need change
-     * @param because what made the bands
+     * @param because what made the bands, and the figures
      */
-    public record Gauge(List<Line> lines, Optional<Because> sealRule, Optional<Because> change, Because because) {}
+    public record Gauge(
+            Because verdict, List<Line> lines, Optional<Because> sealRule, Optional<Because> change, Because because) {
+        /** Whether nothing about it need change. */
+        public boolean stays() {
+            return lines.stream().noneMatch(l -> wants(l.need(), l.lies())) && sealRule.isEmpty();
+        }
+    }
+
+    /** What the reference of a need comes to. */
+    private static final double REFERENCE_POINTS = 100;
 
     private static final Row REFERENCES = Target.FILE.row("references");
     private static final Points REFERENCE = new Points(
@@ -72,6 +83,11 @@ public final class Balance {
     private static final double AMOUNT_FROM = Target.FILE.number("amount-from", 0.1, 1);
     private static final double AMOUNT_TO = Target.FILE.number("amount-to", 1, 3);
     private static final double AMOUNT_STEP = 0.05;
+    /** An amount moved by no more than this share is moved a little. */
+    private static final double LITTLE = Target.FILE.number("little", 0, 1);
+    /** A sum outside by more than this share of its limit is much outside. */
+    private static final double MUCH = Target.FILE.number("much", 0, 1);
+
     private static final Row SEAL_RULE = Target.FILE.row("seal-rule");
     private static final double ROOM_BELOW = SEAL_RULE.number("room-below", 0, 100);
     private static final double WATER_FROM = SEAL_RULE.number("water-from", 0, 1000);
@@ -87,9 +103,9 @@ public final class Balance {
      */
     public static Points points(Composition composition, double q) {
         return new Points(
-                100 * composition.humectant() * q / REFERENCE.water(),
-                100 * composition.emollient() * q / REFERENCE.oils(),
-                100 * composition.occlusive() * q / REFERENCE.seal());
+                REFERENCE_POINTS * composition.humectant() * q / REFERENCE.water(),
+                REFERENCE_POINTS * composition.emollient() * q / REFERENCE.oils(),
+                REFERENCE_POINTS * composition.occlusive() * q / REFERENCE.seal());
     }
 
     /** What counts of a sunscreen's points in the morning. */
@@ -99,9 +115,10 @@ public final class Balance {
 
     /**
      * @param roomHumidity relative, percent
+     * @param when "by day", "by night"
      */
-    public static Gauge gauge(List<Layer> layers, Target target, double roomHumidity) {
-        Points sum = sum(layers);
+    public static Gauge gauge(List<Layer> layers, Target target, double roomHumidity, String when) {
+        Points sum = felt(sum(layers));
         List<Line> lines = java.util.Arrays.stream(Need.values())
                 .map(need -> new Line(
                         need,
@@ -112,8 +129,62 @@ public final class Balance {
                 .toList();
         Optional<Because> sealRule = sealRule(sum, roomHumidity);
         boolean stays = lines.stream().noneMatch(l -> wants(l.need(), l.lies()));
+        Optional<Tried> change = stays ? Optional.empty() : change(layers, target);
         return new Gauge(
-                lines, sealRule, stays ? Optional.empty() : Optional.of(change(layers, target)), target.because());
+                Because.house(verdict(lines, when)),
+                lines,
+                sealRule,
+                stays ? Optional.empty() : Optional.of(said(change, sum, target)),
+                target.because().withSentence(figures(target, lines, change)));
+    }
+
+    private static String verdict(List<Line> lines, String when) {
+        List<String> asks = lines.stream()
+                .filter(l -> wants(l.need(), l.lies()))
+                .map(Balance::asks)
+                .toList();
+        return asks.isEmpty()
+                ? "Balanced %s: water, oil and seal are about what skin and air ask.".formatted(when)
+                : StringUtils.capitalize("%s %s.".formatted(String.join(", ", asks), when));
+    }
+
+    /** "a little more seal", or "more seal" where it lies outside by over half of its limit. */
+    private static String asks(Line line) {
+        boolean low = line.lies() == Lies.LOW;
+        double limit = low ? line.range().low() : line.range().high();
+        double off = line.range().outside(line.points()) / Math.max(1, limit);
+        return "%s%s %s"
+                .formatted(
+                        off > MUCH ? "" : "a little ",
+                        low ? "more" : "less",
+                        line.need().plain());
+    }
+
+    private static String figures(Target target, List<Line> lines, Optional<Tried> change) {
+        String figures = String.join(
+                ", ",
+                lines.stream()
+                        .map(l -> "%s %.0f of %.0f to %.0f"
+                                .formatted(
+                                        l.need().plain(),
+                                        l.points(),
+                                        l.range().low(),
+                                        l.range().high()))
+                        .toList());
+        return "%s In points, 100 for a layer of the reference: %s.%s"
+                .formatted(
+                        target.because().sentence(),
+                        figures,
+                        change.map(c -> c.figures().isEmpty() ? "" : " " + c.figures())
+                                .orElse(""));
+    }
+
+    /** What water-binders are felt to do: over the reference each further one does less, by the square root. */
+    static Points felt(Points sum) {
+        double water = sum.water() <= REFERENCE_POINTS
+                ? sum.water()
+                : REFERENCE_POINTS * Math.sqrt(sum.water() / REFERENCE_POINTS);
+        return new Points(water, sum.oils(), sum.seal());
     }
 
     static Lies lies(double points, Target.Range range) {
@@ -153,49 +224,57 @@ public final class Balance {
                         .formatted(roomHumidity, seals, WATER_SHARE * sum.water())));
     }
 
-    private record Tried(double outside, double moved, String sentence) {}
+    /** @param figures of an amount, in grams; empty where something is left out */
+    private record Tried(double outside, double moved, String sentence, String figures) {}
+
+    private static Because said(Optional<Tried> change, Points sum, Target target) {
+        return Because.house(change.map(t -> t.sentence()
+                        + (t.outside() == 0
+                                ? ": that brings all three in."
+                                : ": nearer, yet not all inside; " + lacks(sum, target)))
+                .orElseGet(() -> "No amount mends it: " + lacks(sum, target)));
+    }
 
     /** Another amount of one layer, or one layer left out: what leaves least outside, then what moves least. */
-    private static Because change(List<Layer> layers, Target target) {
+    private static Optional<Tried> change(List<Layer> layers, Target target) {
         Points sum = sum(layers);
-        double now = outside(sum, target);
+        double now = outside(felt(sum), target);
         List<Tried> tried = new ArrayList<>();
         for (Layer layer : layers) {
             if (!layer.dosed()) {
                 amounts(layer, sum, target, tried);
             }
             if (!layer.needed()) {
-                double outside = outside(sum.and(layer.counted().times(-1)), target);
-                tried.add(new Tried(outside, 1, "Leave out %s".formatted(layer.name())));
+                double outside = outside(felt(sum.and(layer.counted().times(-1))), target);
+                tried.add(new Tried(outside, 1, "Leave out %s".formatted(layer.name()), ""));
             }
         }
         return tried.stream()
                 .filter(t -> t.outside() < now - 1)
-                .min(Comparator.comparingDouble(Tried::outside).thenComparingDouble(Tried::moved))
-                .map(t -> Because.house(t.sentence()
-                        + (t.outside() == 0
-                                ? ": that brings all three in."
-                                : ": nearer, yet not all inside; " + lacks(sum, target))))
-                .orElseGet(() -> Because.house("No amount mends it: " + lacks(sum, target)));
+                .min(Comparator.comparingDouble(Tried::outside).thenComparingDouble(Tried::moved));
     }
 
     private static void amounts(Layer layer, Points sum, Target target, List<Tried> tried) {
         int steps = (int) Math.round((AMOUNT_TO - AMOUNT_FROM) / AMOUNT_STEP);
         for (int i = 0; i <= steps; i++) {
             double factor = AMOUNT_FROM + i * AMOUNT_STEP;
-            double outside = outside(sum.and(layer.counted().times(factor - 1)), target);
-            String verb = factor > 1 ? "Raise" : "Lower";
+            double outside = outside(felt(sum.and(layer.counted().times(factor - 1))), target);
             tried.add(new Tried(
                     outside,
                     Math.abs(factor - 1),
+                    "%s %s".formatted(moreOrLess(factor), layer.name()),
                     String.format(
                             Locale.ROOT,
-                            "%s %s from %.2f to %.2f g",
-                            verb,
+                            "%s from %.2f to %.2f g.",
                             layer.name(),
                             layer.grams(),
                             layer.grams() * factor)));
         }
+    }
+
+    private static String moreOrLess(double factor) {
+        String little = Math.abs(factor - 1) <= LITTLE + 1e-9 ? "A little " : "";
+        return StringUtils.capitalize(little + (factor > 1 ? "more" : "less"));
     }
 
     /** Points outside beyond what an edge allows, each in shares of its band. */

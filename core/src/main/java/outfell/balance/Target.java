@@ -30,7 +30,8 @@ public record Target(Range water, Range oils, Range seal, Because because) {
         }
     }
 
-    private record Shift(String id, Points by, String words) {}
+    /** @param low what is added to the least; @param high to the most */
+    record Shift(String id, Points low, Points high, String words) {}
 
     static final Row FILE = KnowledgeFile.yaml("balance.yaml");
     private static final Map<Band, Target> TYPES = types();
@@ -55,23 +56,24 @@ public record Target(Range water, Range oils, Range seal, Because because) {
 
     /** What a skin asks in an air, evening; by area where the T-zone is of another type than the cheeks. */
     public static Target evening(SkinVerdict skin, Air air) {
+        return evening(skin.type().bandT(), skin.type().bandU(), shifts(skin, air));
+    }
+
+    /** @param shifts ids of what moves the bands */
+    static Target evening(Band t, Band u, List<String> shifts) {
         List<String> why = new ArrayList<>();
-        why.add(
-                skin.type().bandT() == skin.type().bandU()
-                        ? skin.type().bandU().name().toLowerCase(java.util.Locale.ROOT) + " skin"
-                        : "%s T-zone, %s cheeks"
-                                .formatted(
-                                        lower(skin.type().bandT()),
-                                        lower(skin.type().bandU())));
-        Points by = Points.NONE;
-        for (String id : shifts(skin, air)) {
+        why.add(t == u ? lower(u) + " skin" : "%s T-zone, %s cheeks".formatted(lower(t), lower(u)));
+        Points low = Points.NONE;
+        Points high = Points.NONE;
+        for (String id : shifts) {
             Shift shift =
                     SHIFTS.stream().filter(s -> s.id().equals(id)).findFirst().orElseThrow();
-            by = by.and(shift.by());
+            low = low.and(shift.low());
+            high = high.and(shift.high());
             why.add(shift.words());
         }
-        return between(of(skin.type().bandT()), of(skin.type().bandU()))
-                .moved(by)
+        return between(of(t), of(u))
+                .moved(low, high)
                 .withBecause(Because.house("Asked by %s.".formatted(String.join(", ", why))));
     }
 
@@ -115,12 +117,16 @@ public record Target(Range water, Range oils, Range seal, Because because) {
         return new Range(T_ZONE * t.low() + (1 - T_ZONE) * u.low(), T_ZONE * t.high() + (1 - T_ZONE) * u.high());
     }
 
-    Target moved(Points by) {
-        return new Target(moved(water, by.water()), moved(oils, by.oils()), moved(seal, by.seal()), because);
+    Target moved(Points low, Points high) {
+        return new Target(
+                moved(water, low.water(), high.water()),
+                moved(oils, low.oils(), high.oils()),
+                moved(seal, low.seal(), high.seal()),
+                because);
     }
 
-    private static Range moved(Range range, double by) {
-        return new Range(Math.max(0, range.low() + by), Math.max(LEAST_HIGH, range.high() + by));
+    private static Range moved(Range range, double low, double high) {
+        return new Range(Math.max(0, range.low() + low), Math.max(LEAST_HIGH, range.high() + high));
     }
 
     Target withBecause(Because other) {
@@ -162,10 +168,21 @@ public record Target(Range water, Range oils, Range seal, Because because) {
 
     private static Shift shift(Row row) {
         row.because("shift");
+        List<Double> water = ends(row, Need.WATER);
+        List<Double> oils = ends(row, Need.OILS);
+        List<Double> seal = ends(row, Need.SEAL);
         return new Shift(
                 row.text("id"),
-                new Points(
-                        row.number("water", -200, 200), row.number("oils", -200, 200), row.number("seal", -200, 200)),
+                new Points(water.getFirst(), oils.getFirst(), seal.getFirst()),
+                new Points(water.getLast(), oils.getLast(), seal.getLast()),
                 row.text("words"));
+    }
+
+    private static List<Double> ends(Row row, Need need) {
+        List<Double> ends = row.numbers(need.key());
+        if (ends.size() != 2 || ends.stream().anyMatch(x -> Math.abs(x) > 200)) {
+            throw row.fault("%s needs what is added to the least and to the most, -200 to 200".formatted(need.key()));
+        }
+        return ends;
     }
 }

@@ -11,18 +11,45 @@ import java.util.List;
  * @param filter UV filters
  */
 public record Composition(double humectant, double emollient, double occlusive, double filter) {
+    /** Something of what is listed is in it, however much is declared. */
+    private static final double LEAST_OPEN = 0.01;
+
     public static final Composition NONE = new Composition(0, 0, 0, 0);
 
     /** Shares of the four bands in which a layer is drawn; they add up to 1. */
     public record Shares(double water, double oils, double sealing, double filter) {}
 
     static Composition of(List<LabelLine> certain) {
+        return of(certain, 1);
+    }
+
+    /**
+     * The same of a product that is mostly water.
+     *
+     * @param solids the most that is not water, as a mass fraction: what the label's order leaves open shares what is left of it
+     */
+    static Composition of(List<LabelLine> certain, double solids) {
+        double declared = 0;
+        double open = 0;
+        for (LabelLine line : certain) {
+            if (line.declared().isPresent()) {
+                declared += fraction(line);
+            } else if (line.isAny(Tag.HUMECTANT, Tag.EMOLLIENT, Tag.OCCLUSIVE, Tag.UV_ORGANIC, Tag.UV_MINERAL)) {
+                open += fraction(line);
+            }
+        }
+        double left = Math.max(LEAST_OPEN, solids - declared);
+        return scaled(certain, open > left && solids < 1 ? left / open : 1);
+    }
+
+    /** @param share of what is likely that each line which declares nothing is taken for */
+    private static Composition scaled(List<LabelLine> certain, double share) {
         double h = 0;
         double e = 0;
         double o = 0;
         double f = 0;
         for (LabelLine line : certain) {
-            double fraction = fraction(line);
+            double fraction = fraction(line) * (line.declared().isPresent() ? 1 : share);
             boolean softens = line.is(Tag.EMOLLIENT);
             boolean seals = line.is(Tag.OCCLUSIVE) && !line.is(Tag.UV_MINERAL);
             h += line.is(Tag.HUMECTANT) ? fraction : 0;

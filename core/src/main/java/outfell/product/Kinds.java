@@ -16,11 +16,12 @@ public final class Kinds {
      * @param label as shown
      * @param texture grade when nothing else tells, 1 to 8
      * @param left share of its actives' work that is left after it comes off, over 0 to 1; 1 for what stays minutes or for good
+     * @param solids of a watery product, the most that is not water; a mass fraction over 0 to 1
      * @param purpose what such a step is for, when no concern names it
      * @param because evidence and source of the row
      */
     public record KindOfStep(
-            StepKind kind, String label, double texture, double left, String purpose, Because because) {}
+            StepKind kind, String label, double texture, double left, double solids, String purpose, Because because) {}
 
     /** A word on the pack that points to a kind or to a texture grade. */
     private record Cue<T>(String word, T to) {}
@@ -94,6 +95,7 @@ public final class Kinds {
                 row.text("label"),
                 row.number("texture", 1, 8),
                 row.has("left") ? row.number("left", 0.01, 1) : 1,
+                row.has("solids") ? row.number("solids", 0.01, 1) : 1,
                 row.text("purpose"),
                 row.because(row.text("label")));
     }

@@ -31,9 +31,12 @@ public final class ProductReader {
         List<LabelLine> held = label.held();
         int spf = spf(facts.name());
         boolean waterFree = waterFree(facts, certain);
-        Composition composition = Composition.of(certain);
+        Composition listed = Composition.of(certain);
         List<ActiveIn> actives = actives(facts, held);
-        Told<StepKind> kind = kind(facts, certain, actives, composition, waterFree, spf);
+        Told<StepKind> kind = kind(facts, certain, actives, listed, waterFree, spf);
+        Composition composition = waterFree
+                ? listed
+                : Composition.of(certain, Kinds.of(kind.value()).solids());
         Told<Double> texture = texture(facts, kind.value(), composition, waterFree, certain);
         List<Finding> findings = new ArrayList<>();
         findings.add(new Finding("kind of step", Kinds.of(kind.value()).label(), kind.sure(), kind.because()));

@@ -12,7 +12,6 @@ import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import outfell.balance.Balance;
 import outfell.choice.Choice.Short;
 import outfell.knowledge.Because;
 import outfell.method.Method;
@@ -23,7 +22,6 @@ import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultation.Choice;
 import outfell.regimen.Regimen.KeptOut;
-import outfell.regimen.Regimen.PartBalance;
 import outfell.regimen.Regimen.Refusal;
 import outfell.routine.Adjustment;
 import outfell.routine.Layout;
@@ -244,7 +242,9 @@ final class Draft {
                 am,
                 pm,
                 found.helps(),
-                balances(slots, found),
+                skin.type() instanceof TypeVerdict.NotYet
+                        ? List.of()
+                        : new Balanced(weigher, asked, slots, found, explainer).parts(),
                 tonight(slots, found, layout),
                 asked,
                 explainer.alternatives(),
@@ -339,36 +339,6 @@ final class Draft {
                 .flatMap(Optional::stream)
                 .map(Candidate::product)
                 .toList();
-    }
-
-    private List<PartBalance> balances(List<Slot> slots, Posed.Found found) {
-        if (skin.type() instanceof TypeVerdict.NotYet) {
-            return List.of();
-        }
-        return Stream.of(Part.values())
-                .map(part -> new PartBalance(
-                        part,
-                        Balance.gauge(
-                                layers(part, slots, found),
-                                weigher.target(part),
-                                asked.air().roomHumidity())))
-                .toList();
-    }
-
-    /** What lies on the face every day: the nights' own steps are thin, and not on every night. */
-    private List<Balance.Layer> layers(Part part, List<Slot> slots, Posed.Found found) {
-        List<Balance.Layer> layers = new ArrayList<>();
-        for (int s = 0; s < slots.size(); s++) {
-            Slot slot = slots.get(s);
-            found.chosen()
-                    .get(s)
-                    .filter(c -> slot.part() == part && !c.rationed())
-                    .map(c -> weigher.layer(part, c.product(), slot.required()))
-                    .filter(l ->
-                            l.points().water() + l.points().oils() + l.points().seal() > 0)
-                    .ifPresent(layers::add);
-        }
-        return layers;
     }
 
     /** What the plan is made without: a face that was read, questions nobody asked, answers that have grown stale. */

@@ -109,7 +109,7 @@ final class Explainer {
     }
 
     /** The first aim in which the other is behind, and of that the one difference that weighs most. */
-    private String why(Candidate chosen, Candidate other, Worth worth) {
+    String why(Candidate chosen, Candidate other, Worth worth) {
         Aim aim = Worth.parting(found.worth(), worth).orElse(Aim.NAME);
         return switch (aim) {
             case WANTS ->

@@ -2,6 +2,7 @@ package outfell.regimen;
 
 import java.time.Month;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -51,7 +52,8 @@ public record Regimen(
         List<SheetNotes.SheetNote> sheetNotes) {
 
     /** The gauge of one routine. */
-    public record PartBalance(Part part, Balance.Gauge gauge) {}
+    /** @param whyNot why the plan does not bring it in; absent where nothing need change */
+    public record PartBalance(Part part, Balance.Gauge gauge, Optional<Because> whyNot) {}
 
     /** What else could stand in one step's place, nearest first. */
     public record Alternatives(Part part, ProductId instead, List<Alternative> choices) {}

@@ -135,15 +135,15 @@ public final class Amounts {
     }
 
     /**
-     * How thick a daily layer lies on the face, mg/cm²: grams × 1000 / area. Nought for what comes off, and for eyes, lips and
-     * dry places, which are not the face as a whole.
+     * How thick a daily layer lies on the face, mg/cm²: grams × 1000 / area, a film on the dry places as its mean. Nought for what
+     * comes off, and for eyes and lips, which are not the face as a whole.
      */
     public static double density(Product product, Band band, int layers, Part part) {
         Use use = of(product.kind());
         return switch (product.kind()) {
-            case FIRST_CLEANSE, WASH, SCRUB, ENZYME, CLAY_MASK, EYE, LIP, SEAL -> 0;
+            case FIRST_CLEANSE, WASH, SCRUB, ENZYME, CLAY_MASK, EYE, LIP -> 0;
             case SUNSCREEN -> SUNSCREEN_DENSE;
-            case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL ->
+            case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL, SEAL ->
                 use.grams() * factor(use, band, part) * layers * 1000 / FACE_CM2;
         };
     }
