@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Because;
+import outfell.product.ActiveIn;
 import outfell.product.Actives;
+import outfell.product.Kinds;
 import outfell.product.Product;
 
 /**
@@ -47,6 +49,11 @@ public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings,
                 .filter(r -> r.where() != Meetings.Where.PRODUCT && r.where() != Meetings.Where.ORDER)
                 .filter(r -> r.meeting() == Meeting.NEVER || r.meeting() == Meeting.AM_PM)
                 .toList();
+    }
+
+    /** What a product leaves on the skin to meet others: of what is rinsed off in a wash, nothing. */
+    public static List<ActiveIn> held(Product p) {
+        return Kinds.of(p.kind()).left() < 1 ? List.of() : p.actives();
     }
 
     /** The rule by which two products may not stand in one routine, or in one plan. */

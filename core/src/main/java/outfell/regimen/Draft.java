@@ -77,13 +77,14 @@ final class Draft {
                 .toList();
         this.uses = new Uses(consultation, asked, tolerance);
         this.adjustments = new Adjustments(consultation, uses, tolerance);
-        this.pins = new Pins(consultation, safety, asked, tolerance, uses, barred);
+        Parting parting = new Parting(consultation, uses);
+        this.pins = new Pins(consultation, safety, asked, tolerance, uses, barred, parting);
         this.refusals.addAll(pins.refusals());
         this.refusals.addAll(adjustments.refusals());
         boolean tight = consultation.reading().observations().stream()
                 .anyMatch(o -> o.sign() == Sign.TIGHTNESS && o.grade() > 0);
         this.suits = new Suits(skin, asked, tight);
-        this.weigher = new Weigher(consultation, skin, asked, uses, suits, allowed, adjustments.followed());
+        this.weigher = new Weigher(consultation, skin, asked, uses, suits, parting, allowed, adjustments.followed());
         this.places = places(false);
         this.allowance = new Allowance(consultation, uses, tolerance);
     }

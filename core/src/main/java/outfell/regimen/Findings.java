@@ -178,8 +178,8 @@ public final class Findings {
             }
         }
         if (x.part() == y.part() && x.at() < y.at() && oneNight(x, y)) {
-            for (ActiveIn a : held(x)) {
-                for (ActiveIn b : held(y)) {
+            for (ActiveIn a : Conflicts.held(x.product())) {
+                for (ActiveIn b : Conflicts.held(y.product())) {
                     conflicts
                             .interactions()
                             .between(x.product(), a.kind(), y.product(), b.kind())
@@ -188,13 +188,6 @@ public final class Findings {
             }
         }
         return all;
-    }
-
-    private static List<ActiveIn> held(Placed x) {
-        StepKind kind = x.product().kind();
-        return kind == StepKind.WASH || kind == StepKind.FIRST_CLEANSE
-                ? List.of()
-                : x.product().actives();
     }
 
     private static boolean near(Meetings.Where where, Placed x, Placed y) {

@@ -3,9 +3,13 @@ package outfell.regimen;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.apache.commons.lang3.StringUtils;
 import outfell.conflict.Interactions;
 import outfell.conflict.Interactions.Interaction;
 import outfell.conflict.Meetings;
+import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
@@ -15,7 +19,11 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 
-/** How the actives of products part them from one another, as bits. */
+/**
+ * What may stand together: the one rule that the choice, what is put in by hand and what is said of both ask. For the choice as
+ * bits, by which two products part when one leaves behind what the other minds; for people as the reason. A test holds the two
+ * against each other.
+ */
 final class Parting {
     private static final int HIGH_FILTER = 50;
     private static final List<ActiveKind> LIGHT_WEAKENS = List.of(ActiveKind.RETINOID, ActiveKind.AHA);
@@ -49,21 +57,71 @@ final class Parting {
     }
 
     Bits of(Product p) {
-        return known.computeIfAbsent(p.id(), _ -> meetsNothing(p) ? Bits.NONE : bits(p));
+        return known.computeIfAbsent(p.id(), _ -> rinsed(p) ? Bits.NONE : bits(p));
     }
 
-    /** What is rinsed off in a wash meets nothing. */
-    private static boolean meetsNothing(Product p) {
+    /** Why two products may not stand in one plan, or in one routine; absent when they may. */
+    Optional<Because> why(Product a, Product b, boolean sameRoutine) {
+        if (rinsed(a) || rinsed(b)) {
+            return Optional.empty();
+        }
+        return Stream.of(between(a, b, sameRoutine), between(b, a, sameRoutine))
+                .flatMap(Optional::stream)
+                .findFirst()
+                .map(because -> because.withSentence("With %s: %s".formatted(b.name(), because.sentence())));
+    }
+
+    /** What one product minds of another. */
+    private Optional<Because> between(Product a, Product b, boolean sameRoutine) {
+        Optional<Meetings.Rule> met = parting.stream()
+                .filter(r -> sameRoutine || r.inPlan())
+                .filter(r -> r.between(a, b))
+                .findFirst();
+        if (met.isPresent()) {
+            return met.map(Meetings.Rule::because);
+        }
+        if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
+            return Optional.of(Because.custom("Two retinoids: no gain, more to bear."));
+        }
+        Optional<ActiveKind> waits = uses.waitBeside(a).stream().filter(b::has).findFirst();
+        if (waits.isPresent()) {
+            return Optional.of(Because.custom("%s waits until the retinoid is got used to: %d weeks."
+                    .formatted(StringUtils.capitalize(Actives.of(waits.get()).label()), Uses.GOT_USED_TO)));
+        }
+        if (wantsHighFilter(a) && lowFilter(b)) {
+            return Optional.of(Because.custom(
+                    "%s thins what light meets: by day it asks for SPF %d.".formatted(a.name(), HIGH_FILTER)));
+        }
+        for (ActiveIn x : a.actives()) {
+            for (ActiveIn y : b.actives()) {
+                Optional<Interaction> i = interactions.between(a, x.kind(), b, y.kind());
+                if (i.filter(m -> apartInPlan(m) || (sameRoutine && apartInRoutine(a.rationed(), m, y.kind())))
+                        .isPresent()) {
+                    return i.map(Interaction::because);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean rinsed(Product p) {
         return Kinds.of(p.kind()).left() < 1;
     }
 
     private Bits bits(Product p) {
-        boolean strong = p.rationed() && !p.kind().comesOff();
-        boolean wantsHighFilter = strong && (p.prescription() || p.hasAny(LIGHT_WEAKENS));
-        boolean lowFilter = p.kind() == StepKind.SUNSCREEN && p.spf() < HIGH_FILTER;
         long filter = 1L << lowFilterBit();
         return new Bits(
-                held(p) | (lowFilter ? filter : 0), clash(p, false) | (wantsHighFilter ? filter : 0), clash(p, true));
+                held(p) | (lowFilter(p) ? filter : 0),
+                clash(p, false) | (wantsHighFilter(p) ? filter : 0),
+                clash(p, true));
+    }
+
+    private static boolean wantsHighFilter(Product p) {
+        return p.rationed() && !p.kind().comesOff() && (p.prescription() || p.hasAny(LIGHT_WEAKENS));
+    }
+
+    private static boolean lowFilter(Product p) {
+        return p.kind() == StepKind.SUNSCREEN && p.spf() < HIGH_FILTER;
     }
 
     private int lowFilterBit() {

@@ -7,11 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import outfell.conflict.Interactions;
-import outfell.conflict.Meeting;
-import outfell.conflict.Meetings;
 import outfell.knowledge.Because;
-import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -32,17 +28,26 @@ final class Pins {
     private final Tolerance tolerance;
     private final Uses uses;
     private final Barred barred;
+    private final Parting parting;
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
     private final List<Choice> kept;
 
-    Pins(Consultation consultation, SafetyVerdict safety, Asked asked, Tolerance tolerance, Uses uses, Barred barred) {
+    Pins(
+            Consultation consultation,
+            SafetyVerdict safety,
+            Asked asked,
+            Tolerance tolerance,
+            Uses uses,
+            Barred barred,
+            Parting parting) {
         this.consultation = consultation;
         this.safety = safety;
         this.asked = asked;
         this.tolerance = tolerance;
         this.uses = uses;
         this.barred = barred;
+        this.parting = parting;
         this.kept = pins();
     }
 
@@ -134,7 +139,9 @@ final class Pins {
             return secondNew;
         }
         return kept.stream()
-                .map(k -> Planner.find(consultation, k.product()).flatMap(other -> clash(p, other, k.part() == part)))
+                .map(k -> Planner.find(consultation, k.product())
+                        .flatMap(other ->
+                                other.id().equals(p.id()) ? Optional.empty() : parting.why(p, other, k.part() == part)))
                 .flatMap(Optional::stream)
                 .findFirst();
     }
@@ -160,36 +167,5 @@ final class Pins {
         return tolerance
                 .because()
                 .withSentence("%s has no night: a %s skin bears none of it.".formatted(p.name(), tolerance.label()));
-    }
-
-    private Optional<Because> clash(Product a, Product b, boolean sameRoutine) {
-        Optional<Meetings.Rule> met = a.id().equals(b.id())
-                ? Optional.empty()
-                : consultation.house().conflicts().apart(a, b, sameRoutine);
-        if (met.isPresent()) {
-            return met.map(r -> r.because()
-                    .withSentence("With %s: %s".formatted(b.name(), r.because().sentence())));
-        }
-        if (a.has(ActiveKind.RETINOID) && b.has(ActiveKind.RETINOID)) {
-            return Optional.of(Because.custom("Two retinoids: no gain, more to bear; %s stays.".formatted(b.name())));
-        }
-        for (ActiveIn x : a.actives()) {
-            for (ActiveIn y : b.actives()) {
-                Optional<Interactions.Interaction> i =
-                        consultation.house().conflicts().interactions().between(a, x.kind(), b, y.kind());
-                boolean apart = i.isPresent()
-                        && (i.get().meeting() == Meeting.NEVER
-                                || (sameRoutine && i.get().meeting() == Meeting.AM_PM)
-                                || (sameRoutine
-                                        && i.get().meeting() == Meeting.NIGHTS
-                                        && !(a.rationed() && b.rationed())));
-                if (apart) {
-                    return i.map(clash -> clash.because()
-                            .withSentence("With %s: %s"
-                                    .formatted(b.name(), clash.because().sentence())));
-                }
-            }
-        }
-        return Optional.empty();
     }
 }

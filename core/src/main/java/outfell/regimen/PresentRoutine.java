@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import outfell.conflict.Conflicts;
 import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
 import outfell.knowledge.Because;
@@ -77,21 +78,21 @@ public final class PresentRoutine {
     private final SafetyVerdict safety;
     private final StepOrder order;
     private final Tolerance tolerance;
-    private final Interactions interactions;
+    private final Conflicts conflicts;
 
     private PresentRoutine(
-            List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method, Interactions interactions) {
+            List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method, Conflicts conflicts) {
         this.shelf = shelf;
         this.skin = skin;
         this.safety = safety;
         this.order = new StepOrder(method);
-        this.interactions = interactions;
+        this.conflicts = conflicts;
         this.tolerance = Tolerance.of(skin);
     }
 
     public static Present read(
-            List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method, Interactions interactions) {
-        PresentRoutine routine = new PresentRoutine(shelf, skin, safety, method, interactions);
+            List<Used> shelf, SkinVerdict skin, SafetyVerdict safety, Method method, Conflicts conflicts) {
+        PresentRoutine routine = new PresentRoutine(shelf, skin, safety, method, conflicts);
         List<Flawed> found = new ArrayList<>();
         found.addAll(routine.clashes());
         found.addAll(routine.doubles());
@@ -206,35 +207,37 @@ public final class PresentRoutine {
     }
 
     private Optional<Flawed> clash(Used a, Used b) {
-        if (held(a.product()).isEmpty() || held(b.product()).isEmpty() || a.daysAWeek() == 0 || b.daysAWeek() == 0) {
+        if (Conflicts.held(a.product()).isEmpty()
+                || Conflicts.held(b.product()).isEmpty()
+                || a.daysAWeek() == 0
+                || b.daysAWeek() == 0) {
             return Optional.empty();
         }
         boolean together = (a.morning() && b.morning()) || (a.evening() && b.evening());
-        for (ActiveIn x : held(a.product())) {
-            for (ActiveIn y : held(b.product())) {
+        Optional<Flawed> met = conflicts
+                .apart(a.product(), b.product(), together)
+                .map(rule -> clash(a, b, rule.meeting(), rule.because()));
+        if (met.isPresent()) {
+            return met;
+        }
+        for (ActiveIn x : Conflicts.held(a.product())) {
+            for (ActiveIn y : Conflicts.held(b.product())) {
                 Optional<Interactions.Interaction> i =
-                        interactions.between(a.product(), x.kind(), b.product(), y.kind());
+                        conflicts.interactions().between(a.product(), x.kind(), b.product(), y.kind());
                 if (i.isPresent() && meets(i.get().meeting(), together, a.daysAWeek() + b.daysAWeek())) {
-                    return Optional.of(new Flawed(
-                            Flaw.CLASH,
-                            List.of(a.product().name(), b.product().name()),
-                            i.get()
-                                    .because()
-                                    .withSentence("%s with %s, %s: %s"
-                                            .formatted(
-                                                    a.product().name(),
-                                                    b.product().name(),
-                                                    i.get().meeting().words(),
-                                                    i.get().because().sentence()))));
+                    return i.map(found -> clash(a, b, found.meeting(), found.because()));
                 }
             }
         }
         return Optional.empty();
     }
 
-    /** What is rinsed off in a wash meets nothing. */
-    private static List<ActiveIn> held(Product p) {
-        return p.kind() == StepKind.WASH || p.kind() == StepKind.FIRST_CLEANSE ? List.of() : p.actives();
+    private static Flawed clash(Used a, Used b, Meeting meeting, Because because) {
+        return new Flawed(
+                Flaw.CLASH,
+                List.of(a.product().name(), b.product().name()),
+                because.withSentence("%s with %s, %s: %s"
+                        .formatted(a.product().name(), b.product().name(), meeting.words(), because.sentence())));
     }
 
     private static boolean meets(Meeting meeting, boolean together, int daysOfBoth) {
@@ -250,7 +253,7 @@ public final class PresentRoutine {
         Map<ActiveKind, List<String>> holders = new EnumMap<>(ActiveKind.class);
         for (Used used : shelf) {
             if (used.daysAWeek() > 0) {
-                held(used.product()).stream()
+                Conflicts.held(used.product()).stream()
                         .map(ActiveIn::kind)
                         .filter(k -> !MAY_REPEAT.contains(k))
                         .distinct()

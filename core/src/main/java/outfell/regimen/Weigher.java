@@ -56,6 +56,7 @@ final class Weigher {
             Asked asked,
             Uses uses,
             Suits suits,
+            Parting parting,
             List<Product> allowed,
             List<Adjustment> byHand) {
         this.consultation = consultation;
@@ -66,7 +67,7 @@ final class Weigher {
         this.byHand = byHand;
         this.yardstick = consultation.house().yardstick();
         this.evening = Target.evening(skin, asked.air());
-        this.parting = new Parting(consultation, uses);
+        this.parting = parting;
         List<RankedConcern> heaviest =
                 skin.concerns().stream().limit(yardstick.firstConcerns()).toList();
         List<RankedConcern> first = skin.concerns().stream()

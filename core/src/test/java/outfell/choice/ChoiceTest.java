@@ -15,6 +15,7 @@ import outfell.choice.Worth.Aim;
 /** The choice is the one that trying everything finds, whatever the shape of the problem. */
 class ChoiceTest {
     private static final int PROBLEMS = 300;
+    private static final int WITNESSED = 10;
 
     @Test
     void it_equals_trying_every_plan() {
@@ -30,6 +31,19 @@ class ChoiceTest {
             letOut += found.within().equals(problem) ? 0 : 1;
         }
         assertThat(letOut).as("limits are let out in some of them").isBetween(1, PROBLEMS - 1);
+    }
+
+    /** Six kinds of up to seven things, in rows, pairs and alone: too many plans to try each. */
+    @Test
+    void a_general_solver_finds_the_same() {
+        for (int seed = 0; seed < WITNESSED; seed++) {
+            Problem problem = Problems.random(random(seed), 6, 7);
+            Choice.Found found = Choice.of(problem, () -> {});
+            assertThat(found.proven()).as("seed %d", seed).isTrue();
+            assertThat(found.worth())
+                    .as("seed %d", seed)
+                    .isEqualByComparingTo(new GeneralSolver(found.within()).best());
+        }
     }
 
     /** A search that comes to the end of its work says in which aim a better plan may be, and by how much at most. */

@@ -126,7 +126,7 @@ class PresentRoutineTest {
                         skin,
                         Stream.of(shelf).map(Used::product).toList()),
                 Methods.find("classic").orElseThrow(),
-                outfell.conflict.Conflicts.SHIPPED.interactions());
+                outfell.conflict.Conflicts.SHIPPED);
     }
 
     private static Used daily(String id) {

@@ -4,7 +4,7 @@ import java.time.Month;
 import java.util.List;
 import java.util.Set;
 import org.springframework.stereotype.Service;
-import outfell.conflict.Interactions;
+import outfell.conflict.Conflicts;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
@@ -57,9 +57,9 @@ public class Plans {
             ProbeBands bands,
             List<PresentRoutine.Used> shelf,
             Method method,
-            Interactions interactions) {
+            Conflicts conflicts) {
         SkinVerdict skin = SkinReader.read(asked.face(), lifted, bands);
-        return PresentRoutine.read(shelf, skin, screen(asked, skin), method, interactions);
+        return PresentRoutine.read(shelf, skin, screen(asked, skin), method, conflicts);
     }
 
     public VerdictView verdict(Cases.Asked asked, Set<Concern> lifted, ProbeBands bands) {

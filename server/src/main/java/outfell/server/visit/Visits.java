@@ -419,7 +419,7 @@ public class Visits {
                 now,
                 shelf.used(visit.client()),
                 methods.get(visit.method()),
-                schools.current().interactions());
+                schools.current());
     }
 
     private Cases.Asked asked(Visit visit, ProbeBands now) {
