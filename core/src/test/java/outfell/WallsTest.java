@@ -2,6 +2,7 @@ package outfell;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -33,6 +34,51 @@ class WallsTest {
     @Test
     void packages_form_no_circle() {
         slices().matching("outfell.(*)..").should().beFreeOfCycles().check(CORE);
+    }
+
+    @Test
+    void the_choice_knows_no_skin() {
+        classes()
+                .that()
+                .resideInAPackage("outfell.choice")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("outfell.choice", "java..", "org.jspecify..")
+                .check(CORE);
+    }
+
+    /** From what is asked to the plan: each room is entered from those that come after it. */
+    @Test
+    void a_plan_flows_one_way() {
+        layeredArchitecture()
+                .consideringOnlyDependenciesInLayers()
+                .layer("consultation")
+                .definedBy("outfell.consultation")
+                .layer("choice")
+                .definedBy("outfell.choice")
+                .layer("aims")
+                .definedBy("outfell.aims")
+                .layer("hand")
+                .definedBy("outfell.hand")
+                .layer("causes")
+                .definedBy("outfell.causes")
+                .layer("shelf")
+                .definedBy("outfell.shelf")
+                .layer("regimen")
+                .definedBy("outfell.regimen")
+                .whereLayer("choice")
+                .mayOnlyBeAccessedByLayers("aims", "causes", "regimen")
+                .whereLayer("aims")
+                .mayOnlyBeAccessedByLayers("hand", "causes", "shelf", "regimen")
+                .whereLayer("hand")
+                .mayOnlyBeAccessedByLayers("regimen")
+                .whereLayer("causes")
+                .mayOnlyBeAccessedByLayers("regimen")
+                .whereLayer("shelf")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("regimen")
+                .mayNotBeAccessedByAnyLayer()
+                .check(CORE);
     }
 
     @Test

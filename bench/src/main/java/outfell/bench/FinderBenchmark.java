@@ -17,7 +17,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import outfell.product.Product;
-import outfell.regimen.Finder;
+import outfell.shelf.Finder;
 import outfell.skin.Concern;
 
 /** One search among ten thousand products, as at each letter typed. */

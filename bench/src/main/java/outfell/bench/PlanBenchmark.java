@@ -18,8 +18,8 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import outfell.climate.Sites;
+import outfell.consultation.Consultation;
 import outfell.product.Product;
-import outfell.regimen.Consultation;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 

@@ -3,6 +3,7 @@ package outfell.regimen;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.method.Schools;
@@ -72,7 +73,7 @@ public record Change(Part part, StepKind kind, String what, String from, String 
     private static boolean named(Consultation consultation, List<Consultation.Choice> choices, Part part, String name) {
         return choices.stream()
                 .filter(c -> c.part() == part)
-                .flatMap(c -> Planner.find(consultation, c.product()).stream())
+                .flatMap(c -> consultation.find(c.product()).stream())
                 .anyMatch(p -> !name.isEmpty() && name.startsWith(p.name()));
     }
 

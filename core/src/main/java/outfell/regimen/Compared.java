@@ -2,6 +2,8 @@ package outfell.regimen;
 
 import java.util.List;
 import java.util.Map;
+import outfell.causes.Served;
+import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
 import outfell.supply.Supply;
@@ -51,7 +53,7 @@ public record Compared(
     private static List<String> lost(Regimen other, Regimen mine) {
         return other.served().stream()
                 .filter(s -> !s.by().isEmpty())
-                .map(Regimen.Served::concern)
+                .map(Served::concern)
                 .filter(c -> mine.served().stream().anyMatch(s -> s.concern().equals(c) && s.by().isEmpty()))
                 .toList();
     }

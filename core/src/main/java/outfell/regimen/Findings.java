@@ -13,23 +13,22 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import outfell.aims.Barred;
 import outfell.conflict.Conflicts;
 import outfell.conflict.Meeting;
 import outfell.conflict.Meetings;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Choice;
 import outfell.knowledge.Because;
 import outfell.product.ActiveIn;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
-import outfell.regimen.Consultation.Choice;
 import outfell.routine.Adjustment;
 import outfell.routine.Part;
 import outfell.routine.Routine;
 import outfell.routine.Step;
-import outfell.skin.Band;
-import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
-import outfell.skin.SkinVerdict.BarrierState;
 
 /** What the steps of a plan do to one another: within a product, a routine, a night and the whole plan, gravest first. */
 public final class Findings {
@@ -98,7 +97,8 @@ public final class Findings {
             Routine routine = planned.regimen().routine(part);
             for (int i = 0; i < routine.steps().size(); i++) {
                 int at = i;
-                Planner.find(consultation, routine.steps().get(i).product())
+                consultation
+                        .find(routine.steps().get(i).product())
                         .ifPresent(p ->
                                 placed.add(new Placed(part, at, routine.steps().get(at), p)));
             }
@@ -131,7 +131,7 @@ public final class Findings {
         boolean here = rule.where() == Meetings.Where.PRODUCT
                 && rule.a().test(x.product())
                 && rule.b().map(b -> b.test(x.product())).orElse(true)
-                && holds(rule, x.part(), skin);
+                && Barred.holds(rule, x.part(), skin);
         return here
                 ? Optional.of(new Met(
                         rule.id(),
@@ -144,26 +144,6 @@ public final class Findings {
                 : Optional.empty();
     }
 
-    /** Whether a rule is for that hour and this skin. */
-    static boolean holds(Meetings.Rule rule, Part part, SkinVerdict skin) {
-        boolean hour = rule.hour().map(h -> h.name().equals(part.name())).orElse(true);
-        return hour
-                && rule.skin()
-                        .map(s -> switch (s) {
-                            case SENSITIVE -> skin.sensitivity().treatAsSensitive();
-                            case OILY ->
-                                skin.type().bandT() == Band.OILY || skin.type().bandU() == Band.OILY;
-                            case STRAINED ->
-                                skin.barrier().state() == BarrierState.STRAINED
-                                        || skin.barrier().state() == BarrierState.BROKEN;
-                            case PRONE ->
-                                skin.concerns().stream()
-                                        .anyMatch(c ->
-                                                c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
-                        })
-                        .orElse(true);
-    }
-
     private static List<Met> pairs(Conflicts conflicts, Placed x, Placed y, SkinVerdict skin) {
         List<Met> all = new ArrayList<>();
         for (Meetings.Rule rule : conflicts.meetings()) {
@@ -173,7 +153,7 @@ public final class Findings {
                     && rule.a().test(x.product())
                     && rule.b().get().test(y.product())
                     && near(rule.where(), x, y)
-                    && holds(rule, x.part(), skin)) {
+                    && Barred.holds(rule, x.part(), skin)) {
                 all.add(pair(rule.id(), rule.meeting(), x, y, rule.because(), rule.otherSchool()));
             }
         }

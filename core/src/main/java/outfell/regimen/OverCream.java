@@ -1,6 +1,7 @@
 package outfell.regimen;
 
 import java.util.Optional;
+import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -26,8 +27,7 @@ final class OverCream {
                 morning.steps().stream()
                         .filter(s -> s.kind() == StepKind.MOISTURISER)
                         .findFirst()
-                        .flatMap(cream ->
-                                Planner.find(consultation, sun.product()).map(p -> mixed(p, sun, cream)));
+                        .flatMap(cream -> consultation.find(sun.product()).map(p -> mixed(p, sun, cream)));
         });
     }
 

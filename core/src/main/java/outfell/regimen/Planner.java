@@ -3,17 +3,15 @@ package outfell.regimen;
 import java.time.Month;
 import java.util.List;
 import java.util.Optional;
-import outfell.climate.Air;
+import outfell.causes.Ladder;
+import outfell.consultation.Consultation;
+import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.method.Method;
-import outfell.product.Product;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
-import outfell.season.Asked;
-import outfell.season.Season;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
-import outfell.skin.SkinVerdict.RankedConcern;
 
 /** The front door of the core: a consultation in, a regimen or a referral out. Pure and deterministic. */
 public final class Planner {
@@ -33,21 +31,7 @@ public final class Planner {
             return new Outcome.ReferFirst(skin, safety, safety.open());
         }
         return new Outcome.Planned(
-                skin, safety, new Draft(consultation, skin, safety, ask(consultation, skin, safety)).regimen());
-    }
-
-    /** What the air of the consultation's month asks of this skin. */
-    static Asked ask(Consultation consultation, SkinVerdict skin, SafetyVerdict safety) {
-        Air air = Air.of(consultation.site().in(consultation.month()));
-        return Season.ask(
-                air,
-                new Asked.Wearer(
-                        skin,
-                        consultation.reading().history().swings(),
-                        consultation.life().outdoorHours(),
-                        safety.sun().least().map(l -> new Asked.Least(l.spf(), l.because())),
-                        safety.sun().noNewAcid(),
-                        skin.concerns().stream().map(RankedConcern::concern).toList()));
+                skin, safety, new Draft(consultation, skin, safety, consultation.ask(skin, safety)).regimen());
     }
 
     /**
@@ -90,7 +74,7 @@ public final class Planner {
                                 consultation,
                                 planned.skin(),
                                 planned.safety(),
-                                ask(consultation, planned.skin(), planned.safety()))
+                                consultation.ask(planned.skin(), planned.safety()))
                         .ladders()
                 : List.of();
     }
@@ -115,11 +99,7 @@ public final class Planner {
         }
         return planned.regimen().refusals().stream()
                 .filter(r -> r.part() == pin.part() && r.product().equals(pin.product()))
-                .map(Regimen.Refusal::because)
+                .map(Refusal::because)
                 .findFirst();
-    }
-
-    static Optional<Product> find(Consultation consultation, outfell.product.ProductId id) {
-        return consultation.products().stream().filter(p -> p.id().equals(id)).findFirst();
     }
 }

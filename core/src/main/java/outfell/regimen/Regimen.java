@@ -2,11 +2,16 @@ package outfell.regimen;
 
 import java.time.Month;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import outfell.balance.Balance;
+import outfell.aims.PatchCall;
+import outfell.causes.Alternatives;
+import outfell.causes.PartBalance;
+import outfell.causes.Served;
+import outfell.causes.ShelfAdvice;
+import outfell.consultation.Consultation;
+import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
@@ -51,36 +56,6 @@ public record Regimen(
         List<PatchCall> patches,
         List<SheetNotes.SheetNote> sheetNotes) {
 
-    /** The gauge of one routine. */
-    /** @param whyNot why the plan does not bring it in; absent where nothing need change */
-    public record PartBalance(Part part, Balance.Gauge gauge, Optional<Because> whyNot) {}
-
-    /** What else could stand in one step's place, nearest first. */
-    public record Alternatives(Part part, ProductId instead, List<Alternative> choices) {}
-
-    /**
-     * @param priceDifference what it costs more, in the practice's currency
-     */
-    public record Alternative(ProductId product, String name, double priceDifference, Because because) {}
-
-    /** What becomes of a thing she owns. */
-    public record ShelfAdvice(ProductId product, String name, Fate fate, Because because) {}
-
-    /** Used, kept for another time, or stopped. */
-    public enum Fate {
-        USED,
-        SET_ASIDE,
-        /** Nothing is known against it: its list is to be read first, or everybody's questions to be asked. */
-        WAITS,
-        STOP
-    }
-
-    /** @param by names of the products that serve it; none when nothing may or can */
-    public record Served(String concern, double weight, List<String> by, Because because) {}
-
-    /** A pin that a rule forbids. */
-    public record Refusal(Part part, ProductId product, String name, Because because) {}
-
     /**
      * What a ban keeps out of this plan.
      *
@@ -88,22 +63,6 @@ public record Regimen(
      * @param products names of those on the shelf and in the catalogue that it keeps out
      */
     public record KeptOut(String name, Because because, boolean guess, List<String> products) {}
-
-    /** Whether a strong new step may begin. */
-    public record PatchCall(ProductId product, String name, PatchState state, Because because) {
-        /** Whether it is left out on the sheet until the test is read. */
-        public boolean waits() {
-            return state == PatchState.MISSING || state == PatchState.RUNNING;
-        }
-    }
-
-    /** Where the patch test of a step stands. */
-    public enum PatchState {
-        MISSING,
-        RUNNING,
-        PASSED,
-        WAIVED
-    }
 
     /** Every product in it. */
     public Set<ProductId> products() {

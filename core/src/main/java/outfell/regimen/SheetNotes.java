@@ -1,10 +1,11 @@
 package outfell.regimen;
 
 import java.util.List;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Place;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
-import outfell.regimen.Consultation.Place;
 
 /** What the client's sheet says beside the steps, from sheet.yaml. */
 public final class SheetNotes {

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import outfell.aims.Candidate;
+import outfell.aims.Slot;
 import outfell.choice.Worth;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;

@@ -10,10 +10,11 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Choice;
+import outfell.consultation.Consultation.Life;
 import outfell.method.Methods;
 import outfell.product.Product;
-import outfell.regimen.Consultation.Choice;
-import outfell.regimen.Consultation.Life;
 import outfell.routine.Part;
 
 /** Whatever is put in by hand, and however much of it: it stands in the plan, or is refused with a sentence. */

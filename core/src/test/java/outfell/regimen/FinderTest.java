@@ -15,8 +15,9 @@ import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
-import outfell.regimen.Finder.FreeOf;
-import outfell.regimen.Finder.Wanted;
+import outfell.shelf.Finder;
+import outfell.shelf.Finder.FreeOf;
+import outfell.shelf.Finder.Wanted;
 import outfell.skin.Concern;
 
 class FinderTest {

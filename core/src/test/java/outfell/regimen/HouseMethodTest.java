@@ -9,11 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Life;
+import outfell.consultation.Yardstick;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.StepKind;
-import outfell.regimen.Consultation.Life;
 import outfell.routine.Step;
 import outfell.skin.Concern;
 

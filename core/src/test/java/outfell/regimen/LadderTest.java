@@ -9,10 +9,12 @@ import java.util.Set;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
-import outfell.regimen.Consultation.Life;
-import outfell.regimen.Consultation.Taste;
-import outfell.regimen.Ladder.Rung;
-import outfell.regimen.Ladder.Where;
+import outfell.causes.Ladder;
+import outfell.causes.Ladder.Rung;
+import outfell.causes.Ladder.Where;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Life;
+import outfell.consultation.Consultation.Taste;
 import outfell.routine.Part;
 
 /** Each rung is the plan that its limit gives; they rise, and the standing plan is one of them. */

@@ -6,6 +6,7 @@ import java.time.Month;
 import java.util.EnumSet;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import outfell.causes.Months;
 
 class MonthsTest {
     @Test

@@ -6,8 +6,11 @@ import java.time.Month;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import outfell.aims.Parting;
+import outfell.aims.Uses;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Life;
 import outfell.product.Product;
-import outfell.regimen.Consultation.Life;
 import outfell.safety.SafetyScreen;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
@@ -28,7 +31,7 @@ class PartingTest {
                 Life.USUAL);
         SkinVerdict skin = SkinReader.read(c.reading(), c.lifted());
         var safety = SafetyScreen.screen(c.answers(), c.reading(), skin, List.of());
-        Parting parting = new Parting(c, new Uses(c, Planner.ask(c, skin, safety), Tolerance.of(skin)));
+        Parting parting = new Parting(c, new Uses(c, c.ask(skin, safety), Tolerance.of(skin)));
         int apart = 0;
         for (Product a : c.products()) {
             for (Product b : c.products()) {

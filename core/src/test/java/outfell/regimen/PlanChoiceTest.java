@@ -14,11 +14,15 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import outfell.aims.Candidate;
+import outfell.aims.Posed;
+import outfell.aims.Slot;
 import outfell.choice.Worth;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Life;
+import outfell.consultation.Consultation.Taste;
 import outfell.method.Methods;
 import outfell.product.Product;
-import outfell.regimen.Consultation.Life;
-import outfell.regimen.Consultation.Taste;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.skin.SkinReader;
@@ -182,7 +186,7 @@ class PlanChoiceTest {
                 c.reading(),
                 skin,
                 c.shelf().stream().map(Consultation.Owned::product).toList());
-        return new Draft(c, skin, safety, Planner.ask(c, skin, safety));
+        return new Draft(c, skin, safety, c.ask(skin, safety));
     }
 
     /** One product fills one of several slots alike, not two. */

@@ -13,19 +13,23 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import outfell.aims.PatchCall;
+import outfell.aims.PatchCall.PatchState;
+import outfell.aims.Tastes;
+import outfell.causes.ShelfAdvice;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Life;
+import outfell.consultation.Consultation.Owned;
+import outfell.consultation.Consultation.Patched;
+import outfell.consultation.Consultation.Place;
+import outfell.consultation.Consultation.Standing;
+import outfell.consultation.Consultation.Taste;
+import outfell.consultation.Consultation.Waiver;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
-import outfell.regimen.Consultation.Life;
-import outfell.regimen.Consultation.Owned;
-import outfell.regimen.Consultation.Patched;
-import outfell.regimen.Consultation.Place;
-import outfell.regimen.Consultation.Standing;
-import outfell.regimen.Consultation.Taste;
-import outfell.regimen.Consultation.Waiver;
-import outfell.regimen.Regimen.PatchState;
 import outfell.routine.Step;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
@@ -61,7 +65,7 @@ class SafetyInPlanTest {
         Regimen r = planned(consultation(
                 Consultations.NOTHING, Life.USUAL, List.of(Consultations.owned(strong.value(), 8)), List.of()));
         assertThat(r.products()).contains(strong);
-        assertThat(r.patches()).extracting(Regimen.PatchCall::product).doesNotContain(strong);
+        assertThat(r.patches()).extracting(PatchCall::product).doesNotContain(strong);
     }
 
     @Test
@@ -244,7 +248,7 @@ class SafetyInPlanTest {
         assertThat(r.shelf())
                 .filteredOn(s -> s.because().sentence().contains("no sunscreen that can be believed"))
                 .singleElement()
-                .satisfies(s -> assertThat(s.fate()).isEqualTo(Regimen.Fate.WAITS));
+                .satisfies(s -> assertThat(s.fate()).isEqualTo(ShelfAdvice.Fate.WAITS));
     }
 
     @Test
@@ -327,7 +331,7 @@ class SafetyInPlanTest {
                 .patches()
                 .stream()
                 .filter(p -> p.product().equals(product))
-                .map(Regimen.PatchCall::state)
+                .map(PatchCall::state)
                 .findFirst()
                 .orElseThrow();
     }

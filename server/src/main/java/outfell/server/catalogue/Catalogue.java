@@ -22,12 +22,12 @@ import outfell.product.HomeUse;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
-import outfell.regimen.Finder;
 import outfell.server.catalogue.ProductStore.ChangeKind;
 import outfell.server.catalogue.ProductStore.ProductChange;
 import outfell.server.practice.Settings;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
+import outfell.shelf.Finder;
 
 /** The house's products, understood. */
 @Service

@@ -25,8 +25,8 @@ import outfell.product.Correction;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
-import outfell.regimen.Finder;
 import outfell.server.problem.Problem;
+import outfell.shelf.Finder;
 import outfell.skin.Concern;
 
 /** The house catalogue, and the reading of a label before anything is kept. */

@@ -9,16 +9,16 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import outfell.consultation.Consultation.Owned;
 import outfell.product.Product;
 import outfell.product.ProductId;
-import outfell.regimen.Consultation.Owned;
-import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.catalogue.ProductView;
 import outfell.server.client.ClientStore.ShelfItem;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
+import outfell.shelf.PresentRoutine;
 
 /** What a client owns, understood. */
 @Service

@@ -21,7 +21,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import outfell.regimen.Patience;
+import outfell.consultation.Patience;
 import outfell.server.problem.Problem;
 import outfell.server.problem.Problems;
 

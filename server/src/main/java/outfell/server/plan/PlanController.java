@@ -5,7 +5,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import outfell.regimen.Ladder;
+import outfell.causes.Ladder;
 import outfell.server.problem.MatchesSchema;
 
 /** Plans without a database: a case document in, the whole regimen out. */

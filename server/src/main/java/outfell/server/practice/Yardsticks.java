@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import outfell.regimen.Yardstick;
+import outfell.consultation.Yardstick;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 

@@ -30,7 +30,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
-import outfell.regimen.Patience;
+import outfell.consultation.Patience;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 

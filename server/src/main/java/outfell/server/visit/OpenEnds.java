@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import outfell.aims.PatchCall;
 import outfell.regimen.Regimen;
 import outfell.server.client.ClientStore.Client;
 import outfell.server.client.Clients;
@@ -88,7 +89,7 @@ class OpenEnds {
             all.add(new OpenEnd(Where.REGIMEN, "The plan has changed since it was kept."));
         }
         regimen.patches().stream()
-                .filter(p -> p.state() == Regimen.PatchState.MISSING)
+                .filter(p -> p.state() == PatchCall.PatchState.MISSING)
                 .forEach(p ->
                         all.add(new OpenEnd(Where.PATCH, "The patch test of %s has not begun.".formatted(p.name()))));
     }

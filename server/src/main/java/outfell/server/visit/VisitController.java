@@ -24,10 +24,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import outfell.causes.Ladder;
 import outfell.regimen.Compared;
 import outfell.regimen.Findings;
-import outfell.regimen.Ladder;
-import outfell.regimen.PresentRoutine;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
@@ -37,6 +36,7 @@ import outfell.server.problem.MatchesSchema;
 import outfell.server.problem.Problem;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.shelf.PresentRoutine;
 
 /** The desk and the visits. */
 @RestController

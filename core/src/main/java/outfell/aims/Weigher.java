@@ -1,0 +1,401 @@
+package outfell.aims;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import outfell.aims.Candidate.Point;
+import outfell.balance.Balance;
+import outfell.balance.Target;
+import outfell.choice.Option;
+import outfell.choice.Worth.Aim;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Choice;
+import outfell.consultation.Yardstick;
+import outfell.method.Method;
+import outfell.product.ActiveKind;
+import outfell.product.Actives;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.routine.Adjustment;
+import outfell.routine.Amounts;
+import outfell.routine.Coverage;
+import outfell.routine.Layout;
+import outfell.routine.Part;
+import outfell.season.Asked;
+import outfell.skin.Band;
+import outfell.skin.Concern;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.RankedConcern;
+import outfell.supply.Supply;
+import outfell.week.Tolerance;
+
+/** Weighs single products for a consultation: what each brings to every aim, what it takes, what it clashes with. */
+public final class Weigher {
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final Asked asked;
+    private final Uses uses;
+    private final List<Adjustment> byHand;
+    private final Yardstick yardstick;
+    private final Target evening;
+    private final Suits suits;
+    private final Parting parting;
+    private final List<RankedConcern> concerns;
+    private final int firsts;
+    private final List<Product> ownedSuitable;
+    private final Map<ProductId, Integer> rank = new HashMap<>();
+    private final Map<OnDays, List<Benefits.Help>> benefits = new HashMap<>();
+
+    public Weigher(
+            Consultation consultation,
+            SkinVerdict skin,
+            Asked asked,
+            Uses uses,
+            Suits suits,
+            Parting parting,
+            List<Product> allowed,
+            List<Adjustment> byHand) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.asked = asked;
+        this.uses = uses;
+        this.suits = suits;
+        this.byHand = byHand;
+        this.yardstick = consultation.house().yardstick();
+        this.evening = Target.evening(skin, asked.air());
+        this.parting = parting;
+        List<RankedConcern> heaviest =
+                skin.concerns().stream().limit(yardstick.firstConcerns()).toList();
+        List<RankedConcern> first = skin.concerns().stream()
+                .filter(c -> heaviest.contains(c)
+                        || (c.concern() == Concern.CHAPPED_LIPS && c.severity() >= Suits.CHAPPED_FIRST))
+                .toList();
+        List<RankedConcern> later = skin.concerns().stream()
+                .filter(c -> !first.contains(c))
+                .limit(Math.max(0, yardstick.mostConcerns() - first.size()))
+                .toList();
+        this.concerns = Stream.concat(first.stream(), later.stream()).toList();
+        this.firsts = first.size();
+        List<ProductId> ids =
+                consultation.products().stream().map(Product::id).sorted().toList();
+        for (int i = 0; i < ids.size(); i++) {
+            rank.put(ids.get(i), i);
+        }
+        this.ownedSuitable = allowed.stream()
+                .filter(p -> uses.owns(p) && suits.against(p, Part.EVENING).isEmpty())
+                .toList();
+    }
+
+    /** The concerns that the plan works on: the first ones, then the others, heaviest first. */
+    public List<RankedConcern> concerns() {
+        return concerns;
+    }
+
+    /** How many of the concerns come first, each before the next. */
+    public int firsts() {
+        return firsts;
+    }
+
+    /** How many products there are to number. */
+    public int products() {
+        return rank.size();
+    }
+
+    /** What stays out beside a retinoid that is new. */
+    public List<ActiveKind> waitBeside(Product p) {
+        return uses.waitBeside(p);
+    }
+
+    private boolean hers(Product p) {
+        return uses.owns(p) || consultation.standing().has(p.id());
+    }
+
+    /** How much a place is asked for. */
+    public enum Asking {
+        /** A plan without it is none. */
+        NEEDED,
+        /** Skin or air ask for it: comfort of the ground. */
+        WANTED,
+        /** The method asks for it. */
+        SCHOOL,
+        /** It may stand where it helps. */
+        OPTIONAL
+    }
+
+    /** The product weighed for one kind of slot; nothing when it has no night there. */
+    Optional<Candidate> weigh(Product p, Part part, Asking asking) {
+        boolean rationed = p.rationed();
+        Adjustment hand = byHand(part, p);
+        int days = hand.daysOr(rationed ? uses.now(p) : uses.daily(p, part));
+        if (days == 0) {
+            return Optional.empty();
+        }
+        List<Benefits.Help> helps = new ArrayList<>();
+        double[] values = new double[concerns.size()];
+        int[] by = new int[concerns.size()];
+        int[] grades = new int[firsts];
+        for (Benefits.Help help : helps(p, hand.daysOr(rationed ? uses.inTime(p) : 7))) {
+            for (int c = 0; c < values.length; c++) {
+                double points = help.share() * concerns.get(c).weight();
+                boolean reason = c < firsts ? grade(help) > 0 : points >= yardstick.leastHelp();
+                if (help.concern() == concerns.get(c).concern() && reason) {
+                    helps.add(help);
+                    values[c] = points;
+                    by[c] = help.active().ordinal();
+                    if (c < firsts) {
+                        grades[c] = grade(help);
+                    }
+                }
+            }
+        }
+        List<Point> points = points(p, part, asking);
+        boolean strong = rationed && !p.kind().comesOff();
+        Parting.Bits bits = parting.of(p);
+        double[] takes = takes(p, part, rationed, days, hand);
+        return Optional.of(new Candidate(
+                p,
+                points,
+                new Option(
+                        rank.getOrDefault(p.id(), 0),
+                        grades,
+                        values,
+                        IntStream.range(0, values.length)
+                                .filter(c -> values[c] > 0)
+                                .toArray(),
+                        by,
+                        sum(points, Aim.COMFORT),
+                        sum(points, Aim.SCHOOL),
+                        sum(points, Aim.REFINEMENT),
+                        uses.owns(p) ? 0 : 1,
+                        costs(p, part, takes),
+                        takes,
+                        spendLeast(p),
+                        rationed,
+                        bits.held(),
+                        bits.notInPlan(),
+                        bits.notInRoutine(),
+                        p.kind() == StepKind.MOISTURISER ? p.texture() : 0),
+                rationed,
+                days,
+                strong && uses.isNew(p) && !p.prescription(),
+                helps));
+    }
+
+    private static double sum(List<Point> points, Aim aim) {
+        return points.stream()
+                .filter(p -> p.aim() == aim)
+                .mapToDouble(Point::points)
+                .sum();
+    }
+
+    /** How well a help serves a first concern: 0 not to speak of, 1 somewhat, 2 well. */
+    private int grade(Benefits.Help help) {
+        return help.share() >= yardstick.servesWell() ? 2 : help.share() >= yardstick.servesSome() ? 1 : 0;
+    }
+
+    /** What a product does at so many days a week, wherever it stands. */
+    public List<Benefits.Help> helps(Product p, int days) {
+        return benefits.computeIfAbsent(new OnDays(p.id(), days), _ -> Benefits.of(p, days, yardstick));
+    }
+
+    private record OnDays(ProductId product, int days) {}
+
+    /** The bands that the evening's and the morning's layers should lie in. */
+    public Target target(Part part) {
+        return part == Part.EVENING ? evening : evening.morning();
+    }
+
+    private Adjustment byHand(Part part, Product p) {
+        return byHand.stream()
+                .filter(a -> a.part() == part && a.product().equals(p.id()))
+                .findFirst()
+                .orElseGet(() -> Adjustment.none(part, p.id()));
+    }
+
+    private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
+        double[] takes = new double[Scarcity.COUNT];
+        takes[Scarcity.minutes(part).ordinal()] = seconds(p, hand.coats()) / 60.0;
+        // lips are a place of their own, not a step of the face
+        takes[Scarcity.steps(part).ordinal()] = p.kind() == StepKind.LIP ? 0 : 1;
+        takes[Scarcity.MONEY.ordinal()] =
+                spend(p, part, days * (hand.on().isPresent() ? hand.times() : hand.times() * share(p)));
+        if (!p.prescription()) {
+            boolean strong = rationed && !p.kind().comesOff();
+            takes[Scarcity.NIGHTS.ordinal()] = rationed ? days : 0;
+            takes[Scarcity.LOAD.ordinal()] = days * Tolerance.points(p);
+            takes[Scarcity.EXFOLIATIONS.ordinal()] = days * Tolerance.exfoliation(p);
+            takes[Scarcity.STRONG.ordinal()] = strong ? 1 : 0;
+            takes[Scarcity.BEGINNERS.ordinal()] = strong && uses.isNew(p) ? 1 : 0;
+            takes[Scarcity.NEWCOMERS.ordinal()] = newcomer(p) ? 1 : 0;
+        }
+        return takes;
+    }
+
+    /** A serum or treatment with an active that the client has never had: a reaction must have one suspect. */
+    private boolean newcomer(Product p) {
+        boolean carries = p.kind() == StepKind.SERUM || p.kind() == StepKind.TREATMENT;
+        return carries
+                && !hers(p)
+                && p.actives().stream().anyMatch(a -> !Actives.of(a.kind()).bland());
+    }
+
+    /** A product as a layer on the whole face; kept to part of it, it is none. */
+    public Balance.Layer layer(Part part, Product p, boolean needed) {
+        Adjustment hand = byHand(part, p);
+        double times = hand.on().isPresent() ? 0 : hand.coats();
+        return new Balance.Layer(
+                p.id(),
+                p.name(),
+                Balance.points(p.composition(), times * Amounts.density(p, band(), layers(p), part)),
+                times * Amounts.grams(p, band(), layers(p), part),
+                p.kind() == StepKind.SUNSCREEN,
+                dosed(p.kind()),
+                needed);
+    }
+
+    /** Only what waters, softens and seals is given by more or less of it. */
+    private static boolean dosed(StepKind kind) {
+        return switch (kind) {
+            case TONER, ESSENCE, MOISTURISER, OIL, SEAL -> false;
+            default -> true;
+        };
+    }
+
+    /** The part of the face that asks for a product: what unblocks is kept to an oily T-zone beside other cheeks. */
+    public Optional<Coverage> zone(Product p) {
+        boolean mixed = skin.type().bandT() == Band.OILY && skin.type().bandU() != Band.OILY;
+        return mixed && p.hasAny(Suits.T_ZONE_ONLY) && !p.prescription() && p.rationed()
+                ? Optional.of(Coverage.T_ZONE)
+                : Optional.empty();
+    }
+
+    private double share(Product p) {
+        return zone(p).map(Coverage::share).orElse(1.0);
+    }
+
+    private Band band() {
+        return skin.type().bandU();
+    }
+
+    private int layers(Product p) {
+        return Layout.layers(consultation.method(), p);
+    }
+
+    /** What is owned is paid for. */
+    private double spend(Product p, Part part, double times) {
+        return uses.owns(p) ? 0 : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p), part) * times);
+    }
+
+    private double spendLeast(Product p) {
+        return uses.owns(p) ? 0 : Supply.monthByTime(p);
+    }
+
+    /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
+    private int seconds(Product p, int coats) {
+        int own = Layout.seconds(consultation.method(), skin.sensitivity().treatAsSensitive(), p, coats);
+        boolean over = p.kind() == StepKind.SUNSCREEN
+                && consultation.method().sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM;
+        return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;
+    }
+
+    /** What is saved; last the name, by which of two that could change places the first stands by day. */
+    private Option.Costs costs(Product p, Part part, double[] takes) {
+        int name = rank.getOrDefault(p.id(), 0);
+        double cents = Math.rint(100 * takes[Scarcity.MONEY.ordinal()]) / 100;
+        return new Option.Costs(1, cents, p.irritancy(), part == Part.MORNING ? 3 * name : 2 * name);
+    }
+
+    private List<Point> points(Product p, Part part, Asking asking) {
+        List<Point> points = new ArrayList<>();
+        texture(p, part, points);
+        if (uses.owns(p)) {
+            points.add(new Point(Aim.REFINEMENT, "it is on the client's shelf", yardstick.owned()));
+        } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
+            points.add(new Point(Aim.REFINEMENT, "it stands in the plan already", yardstick.standing()));
+        } else if (!hers(p) && ownedSuitable.stream().anyMatch(o -> o.kind() == p.kind() && !o.rationed())) {
+            points.add(new Point(Aim.REFINEMENT, "another of its kind is on the shelf", -yardstick.duplicate()));
+        }
+        switch (asking) {
+            case NEEDED -> {}
+            case WANTED ->
+                points.add(new Point(Aim.COMFORT, "the skin, the day or the air asks for it", yardstick.wantedStep()));
+            case SCHOOL -> points.add(new Point(Aim.SCHOOL, "the method asks for it", yardstick.methodWants()));
+            case OPTIONAL -> points.add(new Point(Aim.REFINEMENT, "one more step", -yardstick.optionalStep()));
+        }
+        harshness(p, points);
+        byDay(p, part, points);
+        scent(p, points);
+        clogging(p, points);
+        return points;
+    }
+
+    private void texture(Product p, Part part, List<Point> points) {
+        if (p.kind() == StepKind.MOISTURISER) {
+            off(points, Math.abs(p.texture() - suits.target(part)), yardstick.textureOff());
+        } else if (p.kind() == StepKind.SUNSCREEN) {
+            off(points, Math.abs(p.texture() - suits.sunscreenTarget()), yardstick.sunscreenTextureOff());
+        }
+    }
+
+    private static void off(List<Point> points, double grades, double each) {
+        if (grades > 0) {
+            points.add(new Point(
+                    Aim.REFINEMENT, "texture " + Math.round(grades * 10) / 10.0 + " grades off", -grades * each));
+        }
+    }
+
+    /** What is borne and still not mild. */
+    private void harshness(Product p, List<Point> points) {
+        if (p.kind() == StepKind.WASH && p.holds(Tag.SURFACTANT_STRONG)) {
+            points.add(new Point(Aim.COMFORT, "a strong surfactant", -yardstick.harshWash()));
+        }
+        boolean mineral = p.kind() == StepKind.SUNSCREEN && p.holds(Tag.UV_MINERAL) && !p.holds(Tag.UV_ORGANIC);
+        if (mineral && skin.sensitivity().treatAsSensitive()) {
+            points.add(new Point(
+                    Aim.COMFORT, "mineral filters sting a sensitive skin least", yardstick.mineralSensitive()));
+        }
+        boolean stings = !p.kind().comesOff()
+                && (p.holds(Tag.DRYING_ALCOHOL) || p.holds(Tag.COOLING) || p.holds(Tag.IRRITANT_SENSORY));
+        if (stings) {
+            points.add(new Point(Aim.COMFORT, "drying alcohol or menthol that stays on", -yardstick.harshLeaveOn()));
+        }
+    }
+
+    private void byDay(Product p, Part part, List<Point> points) {
+        if (p.kind() == StepKind.SERUM && p.has(ActiveKind.VITAMIN_C_ACID)) {
+            points.add(
+                    part == Part.MORNING
+                            ? new Point(
+                                    Aim.REFINEMENT, "vitamin C adds to the sunscreen by day", yardstick.vitaminCByDay())
+                            : new Point(
+                                    Aim.REFINEMENT,
+                                    "vitamin C belongs to the morning, where it adds to the sunscreen",
+                                    -yardstick.vitaminCByDay()));
+        }
+    }
+
+    private void scent(Product p, List<Point> points) {
+        if ((p.holds(Tag.FRAGRANCE) || p.holds(Tag.ESSENTIAL_OIL))
+                && skin.sensitivity().treatAsSensitive()) {
+            points.add(new Point(Aim.COMFORT, "perfume on a sensitive skin", -yardstick.fragranceSensitive()));
+        }
+        Tastes.against(consultation.life(), p, Consultation.Taste.RATHER_NOT)
+                .forEach(t -> points.add(new Point(Aim.REFINEMENT, t.point(), -yardstick.disliked())));
+    }
+
+    private void clogging(Product p, List<Point> points) {
+        boolean prone =
+                concerns.stream().anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
+        if (p.clogging() > 0 && !p.kind().comesOff()) {
+            double each = prone ? yardstick.clogging() : yardstick.cloggingElsewhere();
+            points.add(new Point(
+                    Aim.REFINEMENT, "ingredients that old scores call comedogenic, debated", -each * p.clogging()));
+        }
+    }
+}

@@ -1,0 +1,101 @@
+package outfell.causes;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import outfell.aims.Candidate;
+import outfell.aims.Posed;
+import outfell.aims.Scarcity;
+import outfell.consultation.Consultation;
+
+/** Which single limit keeps something out of a plan: the one that, let out by itself, lets it in. */
+final class HoldsBack {
+    /** The client's own limits first: those can be talked about. */
+    private static final List<Scarcity> ORDER = List.of(
+            Scarcity.MONEY,
+            Scarcity.EVENING_MINUTES,
+            Scarcity.MORNING_MINUTES,
+            Scarcity.EVENING_STEPS,
+            Scarcity.MORNING_STEPS,
+            Scarcity.NEWCOMERS,
+            Scarcity.BEGINNERS,
+            Scarcity.STRONG,
+            Scarcity.EXFOLIATIONS,
+            Scarcity.NIGHTS,
+            Scarcity.LOAD);
+
+    private final Consultation consultation;
+    private final Posed posed;
+
+    /**
+     * @param name of what comes in
+     * @param words what holds it back
+     */
+    record Held(String name, String words) {}
+
+    HoldsBack(Consultation consultation, Posed posed) {
+        this.consultation = consultation;
+        this.posed = posed;
+    }
+
+    /**
+     * @param chosen as it stands
+     * @param missing candidates any of which would do: only limits that one of them would pass are let out
+     * @param comesIn the name of what was missing, where another choice has it
+     */
+    Optional<Held> heldBack(
+            List<Optional<Candidate>> chosen,
+            Predicate<Candidate> missing,
+            Function<Posed.Found, Optional<String>> comesIn) {
+        Set<Scarcity> passed = posed.passed(chosen, missing);
+        for (Scarcity limit : ORDER) {
+            if (passed.contains(limit)) {
+                Optional<String> name = comesIn.apply(
+                        posed.with(limit, Double.POSITIVE_INFINITY).forAReason());
+                if (name.isPresent()) {
+                    return Optional.of(new Held(name.get(), words(limit)));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private String words(Scarcity limit) {
+        return switch (limit) {
+            case MONEY ->
+                "the budget of %.0f a month holds it back"
+                        .formatted(consultation.life().budget().orElse(0));
+            case MORNING_MINUTES ->
+                "the morning’s %d minutes hold it back"
+                        .formatted(consultation.life().morningMinutes());
+            case EVENING_MINUTES ->
+                "the evening’s %d minutes hold it back"
+                        .formatted(consultation.life().eveningMinutes());
+            case MORNING_STEPS, EVENING_STEPS -> steps();
+            case NEWCOMERS ->
+                "%d new things with an active are enough at once, so that a reaction has few suspects"
+                        .formatted(consultation.house().yardstick().newcomers());
+            case BEGINNERS -> "one new strong thing at a time, so that a reaction has one suspect";
+            case STRONG ->
+                "%s has %d strong active%s"
+                        .formatted(
+                                consultation.method().name(),
+                                consultation.method().strongActives(),
+                                consultation.method().strongActives() == 1 ? "" : "s");
+            case EXFOLIATIONS ->
+                "the method’s %d exfoliations a week are used up"
+                        .formatted(consultation.method().exfoliationsAWeek());
+            case NIGHTS, LOAD -> "this skin bears no more strong work in a week";
+        };
+    }
+
+    private String steps() {
+        int hers = consultation.life().mostSteps();
+        int method = consultation.method().mostSteps();
+        return hers <= method
+                ? "the limit of %d steps holds it back".formatted(hers)
+                : "%s ends at %d steps".formatted(consultation.method().name(), method);
+    }
+}

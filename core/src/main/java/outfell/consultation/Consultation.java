@@ -1,0 +1,358 @@
+package outfell.consultation;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
+import outfell.climate.Air;
+import outfell.climate.Site;
+import outfell.conflict.Conflicts;
+import outfell.method.Method;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.routine.Adjustment;
+import outfell.routine.Part;
+import outfell.safety.Answers;
+import outfell.safety.PatchTest;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.season.Season;
+import outfell.skin.Concern;
+import outfell.skin.ProbeBands;
+import outfell.skin.SkinReading;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.RankedConcern;
+
+/**
+ * Everything a plan is made from. The same consultation gives the same plan.
+ *
+ * @param reading the face
+ * @param answers of the safety screen
+ * @param life how she lives
+ * @param lifted concerns that matter to her
+ * @param shelf what she owns
+ * @param catalogue what the practice offers
+ * @param site where she lives
+ * @param month whose air the plan is for
+ * @param byHand what the therapist has put in, taken out and changed
+ * @param standing a plan that already stands: its steps are kept when they can be
+ * @param patches patch tests and waivers, at most one for a product
+ * @param house how this practice measures and weighs
+ */
+public record Consultation(
+        SkinReading reading,
+        Answers answers,
+        Life life,
+        Set<Concern> lifted,
+        List<Owned> shelf,
+        List<Product> catalogue,
+        Method method,
+        Site site,
+        Month month,
+        ByHand byHand,
+        Standing standing,
+        List<Patched> patches,
+        House house) {
+
+    /**
+     * @param morningMinutes she truly has, 1 to 120
+     * @param eveningMinutes she truly has, 1 to 120
+     * @param mostSteps she will put up with in one routine, 2 to 12
+     * @param outdoorHours a day, 0 to 24
+     * @param makeUpDays a week, 0 to 7
+     * @param fullMakeUp whether it is heavy
+     * @param sunscreenDays a week that she wears one now, 0 to 7
+     * @param places air that the day is spent in
+     * @param scent whether perfume is welcome
+     * @param animal whether anything from animals is
+     * @param oils whether a face oil is
+     * @param budget a month in the practice's currency, more than 0; absent when money is no matter
+     */
+    public record Life(
+            int morningMinutes,
+            int eveningMinutes,
+            int mostSteps,
+            double outdoorHours,
+            int makeUpDays,
+            boolean fullMakeUp,
+            int sunscreenDays,
+            Set<Place> places,
+            Taste scent,
+            Taste animal,
+            Taste oils,
+            OptionalDouble budget) {
+        public static final Life USUAL =
+                new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
+
+        public Life {
+            places = Set.copyOf(places);
+            within("Morning minutes", morningMinutes, 1, 120);
+            within("Evening minutes", eveningMinutes, 1, 120);
+            within("Steps", mostSteps, 2, 12);
+            within("Outdoor hours", outdoorHours, 0, 24);
+            within("Make-up days", makeUpDays, 0, 7);
+            within("Sunscreen days", sunscreenDays, 0, 7);
+            if (budget.isPresent() && !(budget.getAsDouble() > 0)) {
+                throw new IllegalArgumentException("A budget of %s buys nothing; leave it out when money is no matter."
+                        .formatted(budget.getAsDouble()));
+            }
+        }
+
+        public int minutes(Part part) {
+            return part == Part.MORNING ? morningMinutes : eveningMinutes;
+        }
+
+        public Life withMinutes(Part part, int minutes) {
+            return within(
+                    part == Part.MORNING ? minutes : morningMinutes,
+                    part == Part.EVENING ? minutes : eveningMinutes,
+                    mostSteps,
+                    budget);
+        }
+
+        public Life withSteps(int steps) {
+            return within(morningMinutes, eveningMinutes, steps, budget);
+        }
+
+        public Life withBudget(double money) {
+            return within(morningMinutes, eveningMinutes, mostSteps, OptionalDouble.of(money));
+        }
+
+        /** The same life with other limits. */
+        private Life within(int morning, int evening, int steps, OptionalDouble money) {
+            return new Life(
+                    morning,
+                    evening,
+                    steps,
+                    outdoorHours,
+                    makeUpDays,
+                    fullMakeUp,
+                    sunscreenDays,
+                    places,
+                    scent,
+                    animal,
+                    oils,
+                    money);
+        }
+
+        private static void within(String what, double value, int least, int most) {
+            if (!(value >= least && value <= most)) {
+                throw new IllegalArgumentException("%s %s is outside %d..%d.".formatted(what, value, least, most));
+            }
+        }
+    }
+
+    /** Air that a day is spent in, beside the site's own. */
+    public enum Place {
+        OUTDOORS,
+        SEA,
+        HEATED_ROOMS,
+        COOLED_ROOMS,
+        HEAT,
+        PLANES
+    }
+
+    /** Whether something is welcome. */
+    public enum Taste {
+        ANY,
+        RATHER_NOT,
+        NEVER
+    }
+
+    /**
+     * @param weeks that she has used it; 0 when it is new to her
+     * @param prescribedNights for a prescription: the prescriber's nights
+     * @param opened the day on which its pack was opened, where somebody noted it
+     */
+    public record Owned(Product product, int weeks, List<DayOfWeek> prescribedNights, Optional<LocalDate> opened) {
+        /** Nobody noted when it was opened. */
+        public Owned(Product product, int weeks, List<DayOfWeek> prescribedNights) {
+            this(product, weeks, prescribedNights, Optional.empty());
+        }
+
+        public Owned {
+            if (weeks < 0) {
+                throw new IllegalArgumentException("Weeks of use cannot be %d.".formatted(weeks));
+            }
+            if (product.prescription() && prescribedNights.isEmpty()) {
+                throw new IllegalArgumentException(
+                        "%s is prescribed, so its nights are needed: ask for the prescriber's."
+                                .formatted(product.name()));
+            }
+            prescribedNights = prescribedNights.stream().distinct().sorted().toList();
+        }
+    }
+
+    /**
+     * A plan that already stands.
+     *
+     * @param steps its steps, each counted like a thing she owns
+     * @param weeks for which she will have used it
+     */
+    public record Standing(Set<Choice> steps, int weeks) {
+        public static final Standing NONE = new Standing(Set.of(), 0);
+
+        public Standing {
+            steps = Set.copyOf(steps);
+        }
+
+        public boolean has(ProductId product) {
+            return steps.stream().anyMatch(s -> s.product().equals(product));
+        }
+    }
+
+    /**
+     * What a patch test says of a product, or who did without one.
+     *
+     * @param test absent when none was started
+     * @param waiver absent when nobody waived it
+     */
+    public record Patched(ProductId product, Optional<PatchTest.Verdict> test, Optional<Waiver> waiver) {}
+
+    /** A patch test done without. */
+    public record Waiver(String who, String why, LocalDate on) {
+        public Waiver {
+            if (who.isBlank() || why.isBlank()) {
+                throw new IllegalArgumentException("Doing without a patch test needs who decides it and why.");
+            }
+        }
+    }
+
+    /** A product in one of the two routines. */
+    public record Choice(Part part, ProductId product) {}
+
+    /**
+     * What the therapist has decided herself.
+     *
+     * @param pins products put in, or kept when planning again
+     * @param left products taken out, by routine
+     * @param adjustments steps changed, which keeps them too
+     */
+    public record ByHand(List<Choice> pins, List<Choice> left, List<Adjustment> adjustments) {
+        public static final ByHand NOTHING = new ByHand(List.of(), List.of(), List.of());
+
+        public ByHand {
+            pins = List.copyOf(pins);
+            left = List.copyOf(left);
+            adjustments = List.copyOf(adjustments);
+        }
+
+        /** Steps that planning again keeps: put in, or changed. */
+        public List<Choice> kept() {
+            return Stream.concat(pins.stream(), adjustments.stream().map(a -> new Choice(a.part(), a.product())))
+                    .distinct()
+                    .toList();
+        }
+
+        public ByHand with(Choice pin) {
+            return new ByHand(added(pins, pin), left, adjustments);
+        }
+
+        /** One step changed in place of what was changed on it before. */
+        public ByHand with(Adjustment change) {
+            List<Adjustment> others = new ArrayList<>(adjustments.stream()
+                    .filter(a -> a.part() != change.part() || !a.product().equals(change.product()))
+                    .toList());
+            others.add(change);
+            return new ByHand(pins, left, others);
+        }
+
+        ByHand without(Choice out) {
+            return new ByHand(
+                    pins.stream().filter(p -> !p.equals(out)).toList(),
+                    added(left, out),
+                    adjustments.stream()
+                            .filter(a -> a.part() != out.part() || !a.product().equals(out.product()))
+                            .toList());
+        }
+
+        private static List<Choice> added(List<Choice> to, Choice one) {
+            List<Choice> more = new ArrayList<>(to);
+            more.add(one);
+            return more;
+        }
+    }
+
+    /**
+     * The settings of a practice.
+     *
+     * @param bands of its probe
+     * @param yardstick by which it chooses
+     * @param conflicts what may meet, by the schools that it follows
+     */
+    public record House(ProbeBands bands, Yardstick yardstick, Conflicts conflicts) {
+        public static final House SHIPPED = new House(ProbeBands.SHIPPED, Yardstick.SHIPPED, Conflicts.SHIPPED);
+    }
+
+    public Consultation {
+        lifted = Set.copyOf(lifted);
+        shelf = List.copyOf(shelf);
+        catalogue = List.copyOf(catalogue);
+        patches = List.copyOf(patches);
+    }
+
+    public Consultation in(Month other) {
+        return changed(life, method, other, byHand, standing);
+    }
+
+    public Consultation by(Method other) {
+        return changed(life, other, month, byHand, standing);
+    }
+
+    public Consultation keeping(Standing plan) {
+        return changed(life, method, month, byHand, plan);
+    }
+
+    public Consultation with(Choice pin) {
+        return by(byHand.with(pin));
+    }
+
+    /** What the air of its month asks of this skin. */
+    public Asked ask(SkinVerdict skin, SafetyVerdict safety) {
+        return Season.ask(
+                Air.of(site.in(month)),
+                new Asked.Wearer(
+                        skin,
+                        reading.history().swings(),
+                        life.outdoorHours(),
+                        safety.sun().least().map(l -> new Asked.Least(l.spf(), l.because())),
+                        safety.sun().noNewAcid(),
+                        skin.concerns().stream().map(RankedConcern::concern).toList()));
+    }
+
+    /** A product on the shelf or in the catalogue. */
+    public Optional<Product> find(ProductId id) {
+        return products().stream().filter(p -> p.id().equals(id)).findFirst();
+    }
+
+    /** The same with a product taken out of a routine by hand. */
+    public Consultation leaving(Choice out) {
+        return by(byHand.without(out));
+    }
+
+    public Consultation by(ByHand other) {
+        return changed(life, method, month, other, standing);
+    }
+
+    public Consultation living(Life other) {
+        return changed(other, method, month, byHand, standing);
+    }
+
+    private Consultation changed(Life lives, Method by, Month in, ByHand hand, Standing stands) {
+        return new Consultation(
+                reading, answers, lives, lifted, shelf, catalogue, by, site, in, hand, stands, patches, house);
+    }
+
+    /** Shelf and catalogue together; a product on the shelf stands before its twin in the catalogue. */
+    public List<Product> products() {
+        List<Product> all = new ArrayList<>(shelf.stream().map(Owned::product).toList());
+        Set<ProductId> owned = Set.copyOf(all.stream().map(Product::id).toList());
+        catalogue.stream().filter(p -> !owned.contains(p.id())).forEach(all::add);
+        return all;
+    }
+}

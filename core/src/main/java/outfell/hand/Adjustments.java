@@ -1,0 +1,138 @@
+package outfell.hand;
+
+import java.time.DayOfWeek;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import outfell.aims.Uses;
+import outfell.consultation.Consultation;
+import outfell.knowledge.Because;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.routine.Adjustment;
+import outfell.routine.Part;
+import outfell.week.Tolerance;
+
+/** What of the therapist's changes to single steps is followed; what a hard limit forbids is refused with the reason. */
+public final class Adjustments {
+    private final Consultation consultation;
+    private final Uses uses;
+    private final Tolerance tolerance;
+    private final List<Adjustment> followed = new ArrayList<>();
+    private final List<Refusal> refusals = new ArrayList<>();
+    private final Set<DayOfWeek> strongNights = EnumSet.noneOf(DayOfWeek.class);
+
+    public Adjustments(Consultation consultation, Uses uses, Tolerance tolerance) {
+        this.consultation = consultation;
+        this.uses = uses;
+        this.tolerance = tolerance;
+        consultation.shelf().forEach(o -> strongNights.addAll(o.prescribedNights()));
+        consultation.byHand().adjustments().forEach(this::take);
+    }
+
+    public List<Adjustment> followed() {
+        return List.copyOf(followed);
+    }
+
+    public List<Refusal> refusals() {
+        return List.copyOf(refusals);
+    }
+
+    private void take(Adjustment a) {
+        Optional<Product> product = consultation.find(a.product());
+        if (product.isEmpty()) {
+            return;
+        }
+        Product p = product.get();
+        boolean optional = a.optional() && allowed(a, p, mayBeLeftOut(a.part(), p));
+        boolean nights = !a.nights().isEmpty() && allowed(a, p, mayHaveNights(a, p));
+        boolean on = a.on().isPresent() && allowed(a, p, mayBeKeptToPart(p));
+        boolean coat = a.secondCoat() && allowed(a, p, mayHaveSecondCoat(p));
+        if (nights && p.rationed()) {
+            strongNights.addAll(a.nights());
+        }
+        followed.add(new Adjustment(
+                a.part(),
+                a.product(),
+                optional,
+                on ? a.on() : Optional.empty(),
+                nights ? a.nights() : List.of(),
+                coat,
+                a.words(),
+                a.move()));
+    }
+
+    private boolean allowed(Adjustment a, Product p, Optional<Because> against) {
+        against.ifPresent(because -> refusals.add(new Refusal(a.part(), p.id(), p.name(), because)));
+        return against.isEmpty();
+    }
+
+    private static Optional<Because> prescribed(Product p) {
+        return p.prescription()
+                ? Optional.of(Because.custom(
+                        "%s is prescribed: how much, where and when is the prescriber's.".formatted(p.name())))
+                : Optional.empty();
+    }
+
+    private static Optional<Because> mayBeLeftOut(Part part, Product p) {
+        return prescribed(p).or(() -> needed(part, p));
+    }
+
+    private static Optional<Because> needed(Part part, Product p) {
+        if (p.kind() == StepKind.SUNSCREEN) {
+            return Optional.of(Because.custom("A sunscreen ends every morning; it is never left out."));
+        }
+        return part == Part.EVENING && p.kind() == StepKind.WASH
+                ? Optional.of(Because.custom("Every evening the day comes off; the wash is never left out."))
+                : Optional.empty();
+    }
+
+    private Optional<Because> mayHaveNights(Adjustment a, Product p) {
+        Optional<Because> never = prescribed(p).or(() -> needed(a.part(), p));
+        if (never.isPresent() || !p.rationed()) {
+            return never;
+        }
+        int most = uses.now(p);
+        if (a.nights().size() > most) {
+            return Optional.of(tolerance
+                    .because()
+                    .withSentence("%s on %d nights: a %s skin bears %d for now."
+                            .formatted(p.name(), a.nights().size(), tolerance.label(), most)));
+        }
+        return a.nights().stream()
+                .filter(strongNights::contains)
+                .findFirst()
+                .map(night -> Because.custom("%s on %s: another strong step has that night, and two do not share one."
+                        .formatted(p.name(), words(night))));
+    }
+
+    private static String words(DayOfWeek day) {
+        return day.name().charAt(0) + day.name().substring(1).toLowerCase(java.util.Locale.ROOT);
+    }
+
+    private static Optional<Because> mayBeKeptToPart(Product p) {
+        return prescribed(p).or(() -> switch (p.kind()) {
+            case SUNSCREEN -> Optional.of(Because.custom("The sunscreen covers face and neck; a bare place burns."));
+            case EYE, LIP ->
+                Optional.of(Because.custom("%s goes on a small place of its own already.".formatted(p.name())));
+            default -> Optional.empty();
+        });
+    }
+
+    private static Optional<Because> mayHaveSecondCoat(Product p) {
+        if (p.kind() == StepKind.SUNSCREEN) {
+            return Optional.of(Because.custom("The sunscreen's dose goes on in two coats already."));
+        }
+        if (p.kind().comesOff()) {
+            return Optional.of(Because.custom("%s comes off again; a second coat does no more.".formatted(p.name())));
+        }
+        return prescribed(p)
+                .or(() -> p.rationed()
+                        ? Optional.of(
+                                Because.custom("%s is a strong step: more of it irritates, it does not work faster."
+                                        .formatted(p.name())))
+                        : Optional.empty());
+    }
+}

@@ -1,0 +1,175 @@
+package outfell.hand;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import outfell.aims.Barred;
+import outfell.aims.Parting;
+import outfell.aims.Uses;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Choice;
+import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.routine.Part;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.week.Tolerance;
+
+/** What stands in the plan whatever the choice says: prescriptions, and what the therapist has put in; what a rule forbids is refused. */
+public final class Pins {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+
+    private final Consultation consultation;
+    private final SafetyVerdict safety;
+    private final Asked asked;
+    private final Tolerance tolerance;
+    private final Uses uses;
+    private final Barred barred;
+    private final Parting parting;
+    private final List<Because> notices = new ArrayList<>();
+    private final List<Refusal> refusals = new ArrayList<>();
+    private final List<Choice> kept;
+
+    public Pins(
+            Consultation consultation,
+            SafetyVerdict safety,
+            Asked asked,
+            Tolerance tolerance,
+            Uses uses,
+            Barred barred,
+            Parting parting) {
+        this.consultation = consultation;
+        this.safety = safety;
+        this.asked = asked;
+        this.tolerance = tolerance;
+        this.uses = uses;
+        this.barred = barred;
+        this.parting = parting;
+        this.kept = pins();
+    }
+
+    public List<Choice> kept() {
+        return kept;
+    }
+
+    /** What a prescriber is to be told. */
+    public List<Because> notices() {
+        return List.copyOf(notices);
+    }
+
+    public List<Refusal> refusals() {
+        return List.copyOf(refusals);
+    }
+
+    private List<Choice> pins() {
+        List<Choice> follow = new ArrayList<>();
+        List<Choice> wanted = new ArrayList<>();
+        consultation.shelf().stream()
+                .filter(o -> o.product().prescription())
+                .forEach(o -> wanted.add(new Choice(Part.EVENING, o.product().id())));
+        // what she has used longest stays; what is newer gives way to it
+        consultation.byHand().kept().stream()
+                .filter(p -> !wanted.contains(p))
+                .sorted(Comparator.comparingInt((Choice p) -> -weeks(p)))
+                .forEach(wanted::add);
+        for (Choice pin : wanted) {
+            Optional<Product> product = consultation.find(pin.product());
+            if (product.isEmpty()) {
+                continue;
+            }
+            safety.tellPrescriber(product.get()).ifPresent(notices::add);
+            Optional<Because> refusal = refusal(product.get(), pin.part(), follow);
+            if (refusal.isPresent()) {
+                refusals.add(
+                        new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
+            } else {
+                follow.add(pin);
+            }
+        }
+        return List.copyOf(follow);
+    }
+
+    private int weeks(Choice pin) {
+        return consultation.find(pin.product()).map(uses::weeks).orElse(0);
+    }
+
+    private Optional<Because> refusal(Product p, Part part, List<Choice> kept) {
+        Optional<Because> ban = barred.in(part, p);
+        if (ban.isPresent()) {
+            return ban;
+        }
+        if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
+            return Optional.of(Because.custom(
+                    "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
+        }
+        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
+            return Optional.of(
+                    Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
+        }
+        if (part == Part.EVENING && p.kind() == StepKind.SUNSCREEN) {
+            return Optional.of(Because.custom("A sunscreen has no work in the evening."));
+        }
+        if (part == Part.MORNING
+                && p.kind() == StepKind.SUNSCREEN
+                && p.spf() < asked.spf().value()) {
+            return Optional.of(asked.spf()
+                    .because()
+                    .withSentence("%s has SPF %d. %s"
+                            .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
+        }
+        if (p.rationed() && !p.prescription() && uses.now(p) == 0) {
+            return Optional.of(noNight(p));
+        }
+        if (uses.daily(p, part) == 0) {
+            return Optional.of(Because.custom(
+                    "%s is new and dries: it begins in the evening, every other night.".formatted(p.name())));
+        }
+        Optional<Because> secondNew = beginsStrong(p)
+                ? kept.stream()
+                        .map(k -> consultation.find(k.product()))
+                        .flatMap(Optional::stream)
+                        .filter(o -> !o.id().equals(p.id()) && beginsStrong(o))
+                        .findFirst()
+                        .map(o -> secondNew(p, o))
+                : Optional.empty();
+        if (secondNew.isPresent()) {
+            return secondNew;
+        }
+        return kept.stream()
+                .map(k -> consultation
+                        .find(k.product())
+                        .flatMap(other ->
+                                other.id().equals(p.id()) ? Optional.empty() : parting.why(p, other, k.part() == part)))
+                .flatMap(Optional::stream)
+                .findFirst();
+    }
+
+    private boolean beginsStrong(Product p) {
+        return p.rationed() && !p.kind().comesOff() && !p.prescription() && uses.isNew(p);
+    }
+
+    private Because secondNew(Product p, Product first) {
+        LocalDate from = consultation.answers().today().plusDays(Tolerance.DAYS_BETWEEN_NEW);
+        return Because.custom(
+                "%s waits: one new strong thing at a time, so that a reaction has one suspect. %s begins first; %s from %s on."
+                        .formatted(p.name(), first.name(), p.name(), DAY.format(from)));
+    }
+
+    private Because noNight(Product p) {
+        if (p.has(ActiveKind.RETINOID) && uses.isNew(p) && !asked.newRetinoid().yes()) {
+            return asked.newRetinoid().because();
+        }
+        if (p.has(ActiveKind.AHA) && uses.isNew(p) && !asked.newAcid().yes()) {
+            return asked.newAcid().because();
+        }
+        return tolerance
+                .because()
+                .withSentence("%s has no night: a %s skin bears none of it.".formatted(p.name(), tolerance.label()));
+    }
+}
