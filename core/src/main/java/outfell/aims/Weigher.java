@@ -13,7 +13,6 @@ import outfell.balance.Target;
 import outfell.choice.Option;
 import outfell.choice.Worth.Aim;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Choice;
 import outfell.consultation.Yardstick;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
@@ -21,7 +20,6 @@ import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
-import outfell.product.Tag;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
 import outfell.routine.Coverage;
@@ -48,7 +46,7 @@ public final class Weigher {
     private final Parting parting;
     private final List<RankedConcern> concerns;
     private final int firsts;
-    private final List<Product> ownedSuitable;
+    private final Merits merits;
     private final Map<ProductId, Integer> rank = new HashMap<>();
     private final Map<OnDays, List<Benefits.Help>> benefits = new HashMap<>();
 
@@ -87,9 +85,10 @@ public final class Weigher {
         for (int i = 0; i < ids.size(); i++) {
             rank.put(ids.get(i), i);
         }
-        this.ownedSuitable = allowed.stream()
+        List<Product> ownedSuitable = allowed.stream()
                 .filter(p -> uses.owns(p) && suits.against(p, Part.EVENING).isEmpty())
                 .toList();
+        this.merits = new Merits(consultation, skin, suits, uses, concerns, ownedSuitable);
     }
 
     /** The concerns that the plan works on: the first ones, then the others, heaviest first. */
@@ -154,7 +153,7 @@ public final class Weigher {
                 }
             }
         }
-        List<Point> points = points(p, part, asking);
+        List<Point> points = merits.of(p, part, asking);
         boolean strong = rationed && !p.kind().comesOff();
         Parting.Bits bits = parting.of(p);
         double[] takes = takes(p, part, rationed, days, hand);
@@ -309,93 +308,5 @@ public final class Weigher {
         int name = rank.getOrDefault(p.id(), 0);
         double cents = Math.rint(100 * takes[Scarcity.MONEY.ordinal()]) / 100;
         return new Option.Costs(1, cents, p.irritancy(), part == Part.MORNING ? 3 * name : 2 * name);
-    }
-
-    private List<Point> points(Product p, Part part, Asking asking) {
-        List<Point> points = new ArrayList<>();
-        texture(p, part, points);
-        if (uses.owns(p)) {
-            points.add(new Point(Aim.REFINEMENT, "it is on the client's shelf", yardstick.owned()));
-        } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
-            points.add(new Point(Aim.REFINEMENT, "it stands in the plan already", yardstick.standing()));
-        } else if (!hers(p) && ownedSuitable.stream().anyMatch(o -> o.kind() == p.kind() && !o.rationed())) {
-            points.add(new Point(Aim.REFINEMENT, "another of its kind is on the shelf", -yardstick.duplicate()));
-        }
-        switch (asking) {
-            case NEEDED -> {}
-            case WANTED ->
-                points.add(new Point(Aim.COMFORT, "the skin, the day or the air asks for it", yardstick.wantedStep()));
-            case SCHOOL -> points.add(new Point(Aim.SCHOOL, "the method asks for it", yardstick.methodWants()));
-            case OPTIONAL -> points.add(new Point(Aim.REFINEMENT, "one more step", -yardstick.optionalStep()));
-        }
-        harshness(p, points);
-        byDay(p, part, points);
-        scent(p, points);
-        clogging(p, points);
-        return points;
-    }
-
-    private void texture(Product p, Part part, List<Point> points) {
-        if (p.kind() == StepKind.MOISTURISER) {
-            off(points, Math.abs(p.texture() - suits.target(part)), yardstick.textureOff());
-        } else if (p.kind() == StepKind.SUNSCREEN) {
-            off(points, Math.abs(p.texture() - suits.sunscreenTarget()), yardstick.sunscreenTextureOff());
-        }
-    }
-
-    private static void off(List<Point> points, double grades, double each) {
-        if (grades > 0) {
-            points.add(new Point(
-                    Aim.REFINEMENT, "texture " + Math.round(grades * 10) / 10.0 + " grades off", -grades * each));
-        }
-    }
-
-    /** What is borne and still not mild. */
-    private void harshness(Product p, List<Point> points) {
-        if (p.kind() == StepKind.WASH && p.holds(Tag.SURFACTANT_STRONG)) {
-            points.add(new Point(Aim.COMFORT, "a strong surfactant", -yardstick.harshWash()));
-        }
-        boolean mineral = p.kind() == StepKind.SUNSCREEN && p.holds(Tag.UV_MINERAL) && !p.holds(Tag.UV_ORGANIC);
-        if (mineral && skin.sensitivity().treatAsSensitive()) {
-            points.add(new Point(
-                    Aim.COMFORT, "mineral filters sting a sensitive skin least", yardstick.mineralSensitive()));
-        }
-        boolean stings = !p.kind().comesOff()
-                && (p.holds(Tag.DRYING_ALCOHOL) || p.holds(Tag.COOLING) || p.holds(Tag.IRRITANT_SENSORY));
-        if (stings) {
-            points.add(new Point(Aim.COMFORT, "drying alcohol or menthol that stays on", -yardstick.harshLeaveOn()));
-        }
-    }
-
-    private void byDay(Product p, Part part, List<Point> points) {
-        if (p.kind() == StepKind.SERUM && p.has(ActiveKind.VITAMIN_C_ACID)) {
-            points.add(
-                    part == Part.MORNING
-                            ? new Point(
-                                    Aim.REFINEMENT, "vitamin C adds to the sunscreen by day", yardstick.vitaminCByDay())
-                            : new Point(
-                                    Aim.REFINEMENT,
-                                    "vitamin C belongs to the morning, where it adds to the sunscreen",
-                                    -yardstick.vitaminCByDay()));
-        }
-    }
-
-    private void scent(Product p, List<Point> points) {
-        if ((p.holds(Tag.FRAGRANCE) || p.holds(Tag.ESSENTIAL_OIL))
-                && skin.sensitivity().treatAsSensitive()) {
-            points.add(new Point(Aim.COMFORT, "perfume on a sensitive skin", -yardstick.fragranceSensitive()));
-        }
-        Tastes.against(consultation.life(), p, Consultation.Taste.RATHER_NOT)
-                .forEach(t -> points.add(new Point(Aim.REFINEMENT, t.point(), -yardstick.disliked())));
-    }
-
-    private void clogging(Product p, List<Point> points) {
-        boolean prone =
-                concerns.stream().anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
-        if (p.clogging() > 0 && !p.kind().comesOff()) {
-            double each = prone ? yardstick.clogging() : yardstick.cloggingElsewhere();
-            points.add(new Point(
-                    Aim.REFINEMENT, "ingredients that old scores call comedogenic, debated", -each * p.clogging()));
-        }
     }
 }

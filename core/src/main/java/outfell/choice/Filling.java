@@ -3,9 +3,7 @@ package outfell.choice;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import outfell.choice.Limit.Sums;
 import outfell.choice.Worth.Aim;
 
 /** Places as far as they are filled: whether one more is allowed beside what stands, and what it all is worth. */
@@ -20,28 +18,15 @@ final class Filling {
 
     private final Problem problem;
     private final List<Place> places;
-    private final Limit[] limits;
-    private final Limit[] kept;
     private final @Nullable Option[] at;
     private final boolean[] helping;
     private final int[] stands;
-    /** For each limit a thing: what each takes. */
-    private final double[][] perThing;
 
-    private final double[] used;
-    /** Of limits a thing, what all take by their amounts alone. */
-    private final double[] byAmount;
-    /** For each place the limits that have an end and that it takes of. */
-    private final int[][] relevant;
-    /** Least that the open needed places will take. */
-    private final double[] reserve;
-
-    private final double[][] least;
+    private final Taken taken;
     private final Tally tally;
     /** For each first want, how many things serve it in each way. */
     private final int[][] serving;
 
-    private int nightly;
     /** By aim, what adds up over what stands. */
     private final double[] sums = new double[Worth.AIMS];
 
@@ -53,62 +38,12 @@ final class Filling {
     Filling(Problem problem, Problem allowed) {
         this.problem = problem;
         this.places = problem.places();
-        this.limits = problem.limits().toArray(Limit[]::new);
-        this.kept = allowed.limits().toArray(Limit[]::new);
         this.at = new Option[places.size()];
         this.helping = new boolean[places.size()];
         this.stands = new int[problem.things()];
-        this.perThing = new double[limits.length][];
-        for (int r = 0; r < limits.length; r++) {
-            perThing[r] = limits[r].sums() == Sums.PER_THING ? new double[problem.things()] : new double[0];
-        }
-        this.used = new double[limits.length];
-        this.byAmount = new double[limits.length];
-        this.relevant = new int[places.size()][];
-        for (int p = 0; p < places.size(); p++) {
-            int place = p;
-            relevant[p] = IntStream.range(0, limits.length)
-                    .filter(r -> counts(r, place) && !Double.isInfinite(limits[r].most()))
-                    .toArray();
-        }
-        this.reserve = new double[limits.length];
-        this.least = least();
-        for (int p = 0; p < places.size(); p++) {
-            keep(p, 1);
-        }
+        this.taken = new Taken(problem, allowed, at, stands);
         this.tally = new Tally(problem.another(), problem.same());
         this.serving = new int[problem.firsts()][WAYS];
-    }
-
-    /** What each needed place takes of each limit at least; of a nightly option nothing is sure, nor of what counts once a thing. */
-    private double[][] least() {
-        double[][] all = new double[places.size()][limits.length];
-        for (int p = 0; p < places.size(); p++) {
-            Place place = places.get(p);
-            for (int r = 0; r < limits.length; r++) {
-                int limit = r;
-                boolean sure = place.needed() && limits[r].sums() != Sums.ONCE_A_THING && counts(r, p);
-                all[p][r] = sure
-                        ? place.options().stream()
-                                .mapToDouble(o ->
-                                        o.nightly() && limits[limit].sums() == Sums.IN_ROUTINE ? 0 : o.takes()[limit])
-                                .min()
-                                .orElse(0)
-                        : 0;
-            }
-        }
-        return all;
-    }
-
-    private boolean counts(int limit, int place) {
-        return limits[limit].sums() != Sums.IN_ROUTINE
-                || limits[limit].routine() == places.get(place).routine();
-    }
-
-    private void keep(int p, int sign) {
-        for (int r : relevant[p]) {
-            reserve[r] += sign * least[p][r];
-        }
     }
 
     @Nullable
@@ -126,60 +61,22 @@ final class Filling {
 
     /** Whether an option may be put into an open place, with room left for what is needed. */
     boolean allows(int p, Option o) {
-        return room(p, o) && meets(p, o);
-    }
-
-    private boolean room(int p, Option o) {
-        for (int r : relevant[p]) {
-            if (!room(r, p, o)) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private boolean room(int r, int p, Option o) {
-        return kept[r].allows(used[r] + longest(r, o, p) + more(r, o) + reserve[r] - least[p][r]);
+        return taken.room(p, o) && meets(p, o);
     }
 
     /** The limits that one more would pass. */
     List<Integer> passed(int p, Option o) {
-        return IntStream.range(0, limits.length)
-                .filter(r -> !room(r, p, o))
-                .boxed()
-                .toList();
+        return taken.passed(p, o);
     }
 
-    /** What one more adds, the longest nightly aside. */
-    private double more(int r, Option o) {
-        return switch (limits[r].sums()) {
-            case ADDED -> o.takes()[r];
-            case IN_ROUTINE -> o.nightly() ? 0 : o.takes()[r];
-            case PER_THING -> {
-                double before = perThing[r][o.thing()];
-                yield thing(o, before + o.takes()[r]) - thing(o, before);
-            }
-            case ONCE_A_THING -> stands[o.thing()] > 0 ? 0 : o.takes()[r];
-        };
+    /** What is used of a limit, the longest nightly with it. */
+    double use(int r) {
+        return taken.use(r);
     }
 
-    private static double thing(Option o, double takes) {
-        return takes == 0 ? 0 : Math.max(takes, o.atLeast());
-    }
-
-    /** The longest of the nightly ones that stand in a limit's routine, and of one more. */
-    private double longest(int r, @Nullable Option more, int p) {
-        if (limits[r].sums() != Sums.IN_ROUTINE) {
-            return 0;
-        }
-        double longest = more != null && more.nightly() && counts(r, p) ? more.takes()[r] : 0;
-        for (int o = 0; nightly > 0 && o < at.length; o++) {
-            Option other = at[o];
-            if (other != null && other.nightly() && counts(r, o)) {
-                longest = Math.max(longest, other.takes()[r]);
-            }
-        }
-        return longest;
+    /** By how much limits are passed, each in shares of itself; what is still needed is reckoned with. */
+    double excess() {
+        return taken.excess();
     }
 
     private boolean meets(int p, Option o) {
@@ -201,15 +98,7 @@ final class Filling {
     }
 
     void take(int p, Option o) {
-        keep(p, -1);
-        for (int r : relevant[p]) {
-            used[r] += more(r, o);
-            if (limits[r].sums() == Sums.PER_THING) {
-                perThing[r][o.thing()] += o.takes()[r];
-                byAmount[r] += o.takes()[r];
-            }
-        }
-        nightly += o.nightly() ? 1 : 0;
+        taken.take(p, o);
         helping[p] = stands[o.thing()] == 0;
         if (helping[p]) {
             for (int w = 0; w < serving.length; w++) {
@@ -237,16 +126,7 @@ final class Filling {
             }
             sums[Aim.BOTTLES.ordinal()] += o.bottles();
         }
-        for (int r : relevant[p]) {
-            if (limits[r].sums() == Sums.PER_THING) {
-                double left = stands[o.thing()] == 0 ? 0 : perThing[r][o.thing()] - o.takes()[r];
-                perThing[r][o.thing()] = left;
-                byAmount[r] -= o.takes()[r];
-            }
-            used[r] -= more(r, o);
-        }
-        nightly -= o.nightly() ? 1 : 0;
-        keep(p, 1);
+        taken.putBack(p, o);
     }
 
     private void add(Option o, int sign) {
@@ -271,39 +151,13 @@ final class Filling {
 
     /** Empties it, whatever the order in which it was filled. */
     void reset() {
-        for (int p = 0; p < at.length; p++) {
-            if (at[p] != null) {
-                keep(p, 1);
-            }
-        }
+        taken.reset();
         Arrays.fill(at, null);
         Arrays.fill(stands, 0);
-        Arrays.fill(used, 0);
-        Arrays.fill(byAmount, 0);
-        nightly = 0;
-        for (double[] each : perThing) {
-            Arrays.fill(each, 0);
-        }
         for (int[] each : serving) {
             Arrays.fill(each, 0);
         }
         Arrays.fill(sums, 0);
-    }
-
-    /** What is used of a limit, the longest nightly with it. */
-    double use(int r) {
-        return used[r] + longest(r, null, -1);
-    }
-
-    /** By how much limits are passed, each in shares of itself; what is still needed is reckoned with. */
-    double excess() {
-        double sum = 0;
-        for (int r = 0; r < limits.length; r++) {
-            if (!Double.isInfinite(limits[r].most())) {
-                sum += limits[r].excess(use(r) + reserve[r]) / Math.max(1, limits[r].most());
-            }
-        }
-        return sum;
     }
 
     /** How well a first want is served: 0, 1 or 2. */

@@ -1,20 +1,13 @@
 package outfell.regimen;
 
-import java.time.DayOfWeek;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.ToDoubleFunction;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.aims.Allowance;
 import outfell.aims.Barred;
-import outfell.aims.Benefits;
 import outfell.aims.Candidate;
 import outfell.aims.Parting;
 import outfell.aims.Patches;
@@ -30,19 +23,14 @@ import outfell.causes.Explainer;
 import outfell.causes.Ladder;
 import outfell.choice.Choice.Short;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Choice;
 import outfell.hand.Adjustments;
 import outfell.hand.Pins;
 import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.method.Method;
-import outfell.product.ActiveKind;
-import outfell.product.Kinds;
 import outfell.product.Product;
-import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Regimen.KeptOut;
-import outfell.routine.Adjustment;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
@@ -51,7 +39,6 @@ import outfell.season.Asked;
 import outfell.skin.Sign;
 import outfell.skin.SkinVerdict;
 import outfell.skin.TypeVerdict;
-import outfell.week.Nights;
 import outfell.week.Tolerance;
 
 /** One plan in the making: its slots, the choice among who may fill them, and its layout. */
@@ -239,14 +226,8 @@ final class Draft {
         }
         List<Candidate> morning = chosen.getOrDefault(Part.MORNING, List.of());
         List<Candidate> evening = chosen.getOrDefault(Part.EVENING, List.of());
-        Layout layout = new Layout(
-                method,
-                skin.type().bandU(),
-                consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
-                nights(evening),
-                id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
-                byHand(),
-                skin.sensitivity().treatAsSensitive());
+        Layout layout = new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher)
+                .layout(morning, evening);
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =
@@ -265,7 +246,7 @@ final class Draft {
                 skin.type() instanceof TypeVerdict.NotYet
                         ? List.of()
                         : new Balanced(weigher, asked, slots, found, explainer).parts(),
-                tonight(slots, found, layout),
+                new Versions(consultation, adjustments, places).tonight(slots, found, layout),
                 asked,
                 explainer.alternatives(),
                 explainer.shelf(barred),
@@ -292,73 +273,9 @@ final class Draft {
                                         .findFirst())));
     }
 
-    private Layout.ByHand byHand() {
-        Map<Part, Set<ProductId>> kept = new EnumMap<>(Part.class);
-        for (Part part : Part.values()) {
-            kept.put(
-                    part,
-                    consultation.byHand().kept().stream()
-                            .filter(c -> c.part() == part)
-                            .map(Choice::product)
-                            .collect(Collectors.toSet()));
-        }
-        return new Layout.ByHand(kept, adjustments.followed());
-    }
-
     private void notFollowed(Layout layout, Part part, List<Product> products) {
         layout.notFollowed(part, products)
                 .forEach(n -> refusals.add(new Refusal(part, n.product(), n.name(), n.because())));
-    }
-
-    /** On one evening everything may be left out but what is needed by itself; a prescription never is. */
-    private boolean maybeLeftOut(Slot slot) {
-        boolean needed = places.places().stream()
-                .anyMatch(p -> p.needed() && p.part() == slot.part() && p.kind() == slot.kind());
-        boolean prescribed =
-                slot.candidates().stream().anyMatch(c -> c.product().prescription());
-        return !slot.required() || !(prescribed || (needed && !optional(slot)));
-    }
-
-    private boolean optional(Slot slot) {
-        return adjustments.followed().stream()
-                .anyMatch(a -> a.optional()
-                        && a.part() == slot.part()
-                        && slot.candidates().stream()
-                                .allMatch(c -> c.product().id().equals(a.product())));
-    }
-
-    private List<Tonight.Version> tonight(List<Slot> slots, Posed.Found found, Layout layout) {
-        List<Tonight.Version> all = new ArrayList<>();
-        List<Integer> leave = IntStream.range(0, slots.size())
-                .filter(s -> maybeLeftOut(slots.get(s)))
-                .boxed()
-                .toList();
-        Posed forOnce = found.within().optional(leave);
-        for (Part part : Part.values()) {
-            ToDoubleFunction<List<Optional<Candidate>>> takes = plan -> layout.minutes(part, of(part, slots, plan));
-            Tonight.shorter(
-                            part,
-                            slots,
-                            leave,
-                            found.chosen(),
-                            consultation.life().minutes(part),
-                            forOnce::worth,
-                            takes)
-                    .ifPresent(all::add);
-            if (part == Part.EVENING) {
-                Tonight.sore(part, slots, found.chosen(), takes).ifPresent(all::add);
-            }
-        }
-        return all;
-    }
-
-    private static List<Product> of(Part part, List<Slot> slots, List<Optional<Candidate>> plan) {
-        return IntStream.range(0, slots.size())
-                .filter(s -> slots.get(s).part() == part)
-                .mapToObj(plan::get)
-                .flatMap(Optional::stream)
-                .map(Candidate::product)
-                .toList();
     }
 
     /** What the plan is made without: a face that was read, questions nobody asked, answers that have grown stale. */
@@ -385,86 +302,5 @@ final class Draft {
 
     private static List<Product> products(List<Candidate> candidates) {
         return candidates.stream().map(Candidate::product).toList();
-    }
-
-    private Map<ProductId, Layout.OnNights> nights(List<Candidate> evening) {
-        List<Candidate> rationed = evening.stream()
-                .filter(c -> c.rationed() || uses.ledUpTo(c.product()))
-                .toList();
-        Map<ProductId, List<DayOfWeek>> spread = Nights.spread(rationed.stream()
-                .map(c -> new Nights.Wanted(c.product().id(), c.uses(), fixed(c.product())))
-                .toList());
-        Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
-        for (Candidate c : rationed) {
-            List<DayOfWeek> on = spread.getOrDefault(c.product().id(), List.of());
-            nights.put(c.product().id(), new Layout.OnNights(on, nightsBecause(c)));
-        }
-        return nights;
-    }
-
-    /** The prescriber's nights, or hers. */
-    private List<DayOfWeek> fixed(Product p) {
-        return p.prescription()
-                ? uses.prescribedNights(p)
-                : adjustments.followed().stream()
-                        .filter(a -> a.part() == Part.EVENING && a.product().equals(p.id()))
-                        .findFirst()
-                        .map(Adjustment::nights)
-                        .orElse(List.of());
-    }
-
-    private Because nightsBecause(Candidate c) {
-        if (c.product().prescription()) {
-            return new Because("The prescriber's nights.", outfell.knowledge.Evidence.CONTROLLED, "label");
-        }
-        if (!c.rationed()) {
-            return Because.custom(
-                    "Every other night at first: it is new and dries; daily once the skin is used to it.");
-        }
-        String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
-        if (c.beginner()) {
-            return tolerance
-                    .because()
-                    .withSentence(
-                            "%s at first: it is new, and a %s skin is led up to it; no other strong step shares its night."
-                                    .formatted(often, tolerance.label()));
-        }
-        String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
-                ? " " + asked.exfoliantsHalved().because().sentence()
-                : "";
-        return tolerance
-                .because()
-                .withSentence("%s: what a %s skin bears; no other strong step shares its night.%s"
-                        .formatted(often, tolerance.label(), halved));
-    }
-
-    private Layout.Said said(List<Candidate> all, ProductId id) {
-        Candidate candidate = all.stream()
-                .filter(c -> c.product().id().equals(id))
-                .findFirst()
-                .orElseThrow();
-        return new Layout.Said(
-                purpose(candidate),
-                safety.unknownIn(candidate.product()).stream().toList(),
-                weigher.zone(candidate.product()));
-    }
-
-    /** The concerns that a product serves, heaviest first; else what its kind is for. */
-    private List<Because> purpose(Candidate candidate) {
-        List<Because> helps = weigher.concerns().stream()
-                .flatMap(rc -> candidate.because().stream().filter(h -> h.concern() == rc.concern()))
-                .map(Benefits.Help::because)
-                .limit(3)
-                .toList();
-        if (!helps.isEmpty()) {
-            return helps;
-        }
-        Kinds.KindOfStep kind = Kinds.of(candidate.product().kind());
-        return switch (kind.kind()) {
-            case SUNSCREEN -> List.of(asked.spf().because(), kind.because().withSentence(kind.purpose()));
-            case SEAL -> List.of(asked.seal().because());
-            case OIL -> List.of(asked.oil().because());
-            default -> List.of(kind.because().withSentence(kind.purpose()));
-        };
     }
 }

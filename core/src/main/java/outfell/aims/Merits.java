@@ -1,0 +1,138 @@
+package outfell.aims;
+
+import java.util.ArrayList;
+import java.util.List;
+import outfell.aims.Candidate.Point;
+import outfell.aims.Weigher.Asking;
+import outfell.choice.Worth.Aim;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Choice;
+import outfell.consultation.Yardstick;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.product.Tag;
+import outfell.routine.Part;
+import outfell.skin.Concern;
+import outfell.skin.SkinVerdict;
+import outfell.skin.SkinVerdict.RankedConcern;
+
+/** What a product earns or loses by itself in a place, each with its aim and its reason. */
+final class Merits {
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final Suits suits;
+    private final Uses uses;
+    private final Yardstick yardstick;
+    private final List<RankedConcern> concerns;
+    private final List<Product> ownedSuitable;
+
+    /** @param ownedSuitable what is owned and may stand in the evening */
+    Merits(
+            Consultation consultation,
+            SkinVerdict skin,
+            Suits suits,
+            Uses uses,
+            List<RankedConcern> concerns,
+            List<Product> ownedSuitable) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.suits = suits;
+        this.uses = uses;
+        this.yardstick = consultation.house().yardstick();
+        this.concerns = concerns;
+        this.ownedSuitable = ownedSuitable;
+    }
+
+    private boolean hers(Product p) {
+        return uses.owns(p) || consultation.standing().has(p.id());
+    }
+
+    List<Point> of(Product p, Part part, Asking asking) {
+        List<Point> points = new ArrayList<>();
+        texture(p, part, points);
+        if (uses.owns(p)) {
+            points.add(new Point(Aim.REFINEMENT, "it is on the client's shelf", yardstick.owned()));
+        } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
+            points.add(new Point(Aim.REFINEMENT, "it stands in the plan already", yardstick.standing()));
+        } else if (!hers(p) && ownedSuitable.stream().anyMatch(o -> o.kind() == p.kind() && !o.rationed())) {
+            points.add(new Point(Aim.REFINEMENT, "another of its kind is on the shelf", -yardstick.duplicate()));
+        }
+        switch (asking) {
+            case NEEDED -> {}
+            case WANTED ->
+                points.add(new Point(Aim.COMFORT, "the skin, the day or the air asks for it", yardstick.wantedStep()));
+            case SCHOOL -> points.add(new Point(Aim.SCHOOL, "the method asks for it", yardstick.methodWants()));
+            case OPTIONAL -> points.add(new Point(Aim.REFINEMENT, "one more step", -yardstick.optionalStep()));
+        }
+        harshness(p, points);
+        byDay(p, part, points);
+        scent(p, points);
+        clogging(p, points);
+        return points;
+    }
+
+    private void texture(Product p, Part part, List<Point> points) {
+        if (p.kind() == StepKind.MOISTURISER) {
+            off(points, Math.abs(p.texture() - suits.target(part)), yardstick.textureOff());
+        } else if (p.kind() == StepKind.SUNSCREEN) {
+            off(points, Math.abs(p.texture() - suits.sunscreenTarget()), yardstick.sunscreenTextureOff());
+        }
+    }
+
+    private static void off(List<Point> points, double grades, double each) {
+        if (grades > 0) {
+            points.add(new Point(
+                    Aim.REFINEMENT, "texture " + Math.round(grades * 10) / 10.0 + " grades off", -grades * each));
+        }
+    }
+
+    /** What is borne and still not mild. */
+    private void harshness(Product p, List<Point> points) {
+        if (p.kind() == StepKind.WASH && p.holds(Tag.SURFACTANT_STRONG)) {
+            points.add(new Point(Aim.COMFORT, "a strong surfactant", -yardstick.harshWash()));
+        }
+        boolean mineral = p.kind() == StepKind.SUNSCREEN && p.holds(Tag.UV_MINERAL) && !p.holds(Tag.UV_ORGANIC);
+        if (mineral && skin.sensitivity().treatAsSensitive()) {
+            points.add(new Point(
+                    Aim.COMFORT, "mineral filters sting a sensitive skin least", yardstick.mineralSensitive()));
+        }
+        boolean stings = !p.kind().comesOff()
+                && (p.holds(Tag.DRYING_ALCOHOL) || p.holds(Tag.COOLING) || p.holds(Tag.IRRITANT_SENSORY));
+        if (stings) {
+            points.add(new Point(Aim.COMFORT, "drying alcohol or menthol that stays on", -yardstick.harshLeaveOn()));
+        }
+    }
+
+    private void byDay(Product p, Part part, List<Point> points) {
+        if (p.kind() == StepKind.SERUM && p.has(ActiveKind.VITAMIN_C_ACID)) {
+            points.add(
+                    part == Part.MORNING
+                            ? new Point(
+                                    Aim.REFINEMENT, "vitamin C adds to the sunscreen by day", yardstick.vitaminCByDay())
+                            : new Point(
+                                    Aim.REFINEMENT,
+                                    "vitamin C belongs to the morning, where it adds to the sunscreen",
+                                    -yardstick.vitaminCByDay()));
+        }
+    }
+
+    private void scent(Product p, List<Point> points) {
+        if ((p.holds(Tag.FRAGRANCE) || p.holds(Tag.ESSENTIAL_OIL))
+                && skin.sensitivity().treatAsSensitive()) {
+            points.add(new Point(Aim.COMFORT, "perfume on a sensitive skin", -yardstick.fragranceSensitive()));
+        }
+        Tastes.against(consultation.life(), p, Consultation.Taste.RATHER_NOT)
+                .forEach(t -> points.add(new Point(Aim.REFINEMENT, t.point(), -yardstick.disliked())));
+    }
+
+    private void clogging(Product p, List<Point> points) {
+        boolean prone =
+                concerns.stream().anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
+        if (p.clogging() > 0 && !p.kind().comesOff()) {
+            double each = prone ? yardstick.clogging() : yardstick.cloggingElsewhere();
+            points.add(new Point(
+                    Aim.REFINEMENT, "ingredients that old scores call comedogenic, debated", -each * p.clogging()));
+        }
+    }
+}

@@ -1,0 +1,166 @@
+package outfell.regimen;
+
+import java.time.DayOfWeek;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import outfell.aims.Benefits;
+import outfell.aims.Candidate;
+import outfell.aims.Uses;
+import outfell.aims.Weigher;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.Choice;
+import outfell.hand.Adjustments;
+import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
+import outfell.product.Kinds;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.routine.Adjustment;
+import outfell.routine.Layout;
+import outfell.routine.Part;
+import outfell.safety.SafetyVerdict;
+import outfell.season.Asked;
+import outfell.skin.SkinVerdict;
+import outfell.week.Nights;
+import outfell.week.Tolerance;
+
+/** How what was chosen is laid out: on which nights, what each step is for, and what of it is the therapist's own. */
+final class Laying {
+    private final Consultation consultation;
+    private final SkinVerdict skin;
+    private final SafetyVerdict safety;
+    private final Asked asked;
+    private final Tolerance tolerance;
+    private final Uses uses;
+    private final Adjustments adjustments;
+    private final Weigher weigher;
+
+    Laying(
+            Consultation consultation,
+            SkinVerdict skin,
+            SafetyVerdict safety,
+            Asked asked,
+            Tolerance tolerance,
+            Uses uses,
+            Adjustments adjustments,
+            Weigher weigher) {
+        this.consultation = consultation;
+        this.skin = skin;
+        this.safety = safety;
+        this.asked = asked;
+        this.tolerance = tolerance;
+        this.uses = uses;
+        this.adjustments = adjustments;
+        this.weigher = weigher;
+    }
+
+    Layout layout(List<Candidate> morning, List<Candidate> evening) {
+        return new Layout(
+                consultation.method(),
+                skin.type().bandU(),
+                consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
+                nights(evening),
+                id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
+                byHand(),
+                skin.sensitivity().treatAsSensitive());
+    }
+
+    private Layout.ByHand byHand() {
+        Map<Part, Set<ProductId>> kept = new EnumMap<>(Part.class);
+        for (Part part : Part.values()) {
+            kept.put(
+                    part,
+                    consultation.byHand().kept().stream()
+                            .filter(c -> c.part() == part)
+                            .map(Choice::product)
+                            .collect(Collectors.toSet()));
+        }
+        return new Layout.ByHand(kept, adjustments.followed());
+    }
+
+    private Map<ProductId, Layout.OnNights> nights(List<Candidate> evening) {
+        List<Candidate> rationed = evening.stream()
+                .filter(c -> c.rationed() || uses.ledUpTo(c.product()))
+                .toList();
+        Map<ProductId, List<DayOfWeek>> spread = Nights.spread(rationed.stream()
+                .map(c -> new Nights.Wanted(c.product().id(), c.uses(), fixed(c.product())))
+                .toList());
+        Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
+        for (Candidate c : rationed) {
+            List<DayOfWeek> on = spread.getOrDefault(c.product().id(), List.of());
+            nights.put(c.product().id(), new Layout.OnNights(on, nightsBecause(c)));
+        }
+        return nights;
+    }
+
+    /** The prescriber's nights, or hers. */
+    private List<DayOfWeek> fixed(Product p) {
+        return p.prescription()
+                ? uses.prescribedNights(p)
+                : adjustments.followed().stream()
+                        .filter(a -> a.part() == Part.EVENING && a.product().equals(p.id()))
+                        .findFirst()
+                        .map(Adjustment::nights)
+                        .orElse(List.of());
+    }
+
+    private Because nightsBecause(Candidate c) {
+        if (c.product().prescription()) {
+            return new Because("The prescriber's nights.", outfell.knowledge.Evidence.CONTROLLED, "label");
+        }
+        if (!c.rationed()) {
+            return Because.custom(
+                    "Every other night at first: it is new and dries; daily once the skin is used to it.");
+        }
+        String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
+        if (c.beginner()) {
+            return tolerance
+                    .because()
+                    .withSentence(
+                            "%s at first: it is new, and a %s skin is led up to it; no other strong step shares its night."
+                                    .formatted(often, tolerance.label()));
+        }
+        String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
+                ? " " + asked.exfoliantsHalved().because().sentence()
+                : "";
+        return tolerance
+                .because()
+                .withSentence("%s: what a %s skin bears; no other strong step shares its night.%s"
+                        .formatted(often, tolerance.label(), halved));
+    }
+
+    private Layout.Said said(List<Candidate> all, ProductId id) {
+        Candidate candidate = all.stream()
+                .filter(c -> c.product().id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        return new Layout.Said(
+                purpose(candidate),
+                safety.unknownIn(candidate.product()).stream().toList(),
+                weigher.zone(candidate.product()));
+    }
+
+    /** The concerns that a product serves, heaviest first; else what its kind is for. */
+    private List<Because> purpose(Candidate candidate) {
+        List<Because> helps = weigher.concerns().stream()
+                .flatMap(rc -> candidate.because().stream().filter(h -> h.concern() == rc.concern()))
+                .map(Benefits.Help::because)
+                .limit(3)
+                .toList();
+        if (!helps.isEmpty()) {
+            return helps;
+        }
+        Kinds.KindOfStep kind = Kinds.of(candidate.product().kind());
+        return switch (kind.kind()) {
+            case SUNSCREEN -> List.of(asked.spf().because(), kind.because().withSentence(kind.purpose()));
+            case SEAL -> List.of(asked.seal().because());
+            case OIL -> List.of(asked.oil().because());
+            default -> List.of(kind.because().withSentence(kind.purpose()));
+        };
+    }
+}
