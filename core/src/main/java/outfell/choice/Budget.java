@@ -19,12 +19,12 @@ final class Budget {
     private final Map<At, Double> options = new HashMap<>();
 
     /** @param atLeast what the goal is held at, as its bound counts it */
-    Budget(List<Row> rows, Relaxed relaxed, double atLeast) {
-        this.before = relaxed.before();
+    Budget(List<Row> rows, Nets nets, double atLeast) {
+        this.before = nets.before();
         this.atLeast = atLeast;
         for (int r = 0; r < rows.size(); r++) {
-            double[] net = relaxed.net(r);
-            Unit[] all = relaxed.units(r);
+            double[] net = nets.net(r);
+            Unit[] all = nets.units(r);
             for (int i = 0; i < all.length; i++) {
                 units.put(all[i], net[i]);
                 if (all[i].options().length == 1) {

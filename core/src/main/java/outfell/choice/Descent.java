@@ -27,25 +27,14 @@ final class Descent {
     private final Set<Integer> once;
 
     private final Filling filling;
-    private final Relaxed relaxed;
+    private final Nets relaxed;
     private final Unit[][] units;
     private final double[][] net;
     /** For each thing, those that beat it; and for each row, how many places there are in later ones where such may stand. */
     private final Map<Integer, int[]> dominators;
 
     private final int[] later;
-    private final List<Budget> budgets;
-    /** For each row, budget and unit, its net there. */
-    private final double[][][] spends;
-    /** The same, the most first. */
-    private final double[][][] sorted;
-
-    /** For each row and budget, the most that the rows from there on bring. */
-    private final double[][] spendsMost;
-    /** For each number of units that stand, what they bring to each budget. */
-    private final double[][] spent;
-
-    private int stand;
+    private final Spending spending;
     /** What the rows from each on bring at most. */
     private final double[] rest;
     /** For each row and first want, the best grade in the rows from there on. */
@@ -77,7 +66,7 @@ final class Descent {
             double[] held,
             double best,
             double[] bestThen,
-            Relaxed relaxed,
+            Nets relaxed,
             double aimedAt,
             Set<Integer> once,
             Beaten beaten,
@@ -99,25 +88,16 @@ final class Descent {
         this.net = new double[rows.size()][];
         this.dominators = beaten.dominators();
         this.later = new int[rows.size()];
-        this.budgets = budgets;
-        this.spends = new double[rows.size()][][];
-        this.sorted = new double[rows.size()][][];
-        this.spendsMost = new double[rows.size() + 1][budgets.size()];
-        this.spent = new double[problem.places().size() + 1][budgets.size()];
-        for (int b = 0; b < budgets.size(); b++) {
-            spent[0][b] = budgets.get(b).before();
-        }
+        this.spending = new Spending(rows, budgets, problem.places().size());
         this.rest = new double[rows.size() + 1];
         this.grades = new int[rows.size() + 1][problem.firsts()];
         this.gives = new double[rows.size() + 1][2];
         for (int r = rows.size() - 1; r >= 0; r--) {
             Row row = rows.get(r);
             unbeaten(r, beaten);
-            rest[r] = rest[r + 1] + Relaxed.most(net[r], 0, row.size(), row.needed());
+            rest[r] = rest[r + 1] + Nets.most(net[r], 0, row.size(), row.needed());
             later[r] = beaten.later(r);
-            for (int b = 0; b < budgets.size(); b++) {
-                spendsMost[r][b] = spendsMost[r + 1][b] + mostSpent(r, b, row.size(), row.needed());
-            }
+            spending.row(r, units[r]);
             grades[r] = grades[r + 1].clone();
             for (Unit unit : row.units()) {
                 for (int w = 0; w < problem.firsts(); w++) {
@@ -134,9 +114,7 @@ final class Descent {
         Unit[] all = relaxed.units(r);
         double[] nets = relaxed.net(r);
         List<Unit> near = new ArrayList<>();
-        double least = aimedAt
-                - relaxed.bound()
-                + Relaxed.most(nets, 0, rows.get(r).size(), rows.get(r).needed());
+        double least = aimedAt - relaxed.bound() + relaxed.most(r);
         for (int i = 0; i < all.length && (rows.get(r).size() > 1 || nets[i] >= least); i++) {
             near.add(all[i]);
         }
@@ -145,31 +123,6 @@ final class Descent {
                 : IntStream.range(0, near.size()).boxed().toList();
         units[r] = kept.stream().map(near::get).toArray(Unit[]::new);
         net[r] = kept.stream().mapToDouble(i -> nets[i]).toArray();
-        spends[r] = budgets.stream()
-                .map(b -> Arrays.stream(units[r]).mapToDouble(b::net).toArray())
-                .toArray(double[][]::new);
-        sorted[r] = Arrays.stream(spends[r])
-                .map(own ->
-                        Arrays.stream(own).map(x -> -x).sorted().map(x -> -x).toArray())
-                .toArray(double[][]::new);
-    }
-
-    /** The most that some places of a row bring to a budget. */
-    private double mostSpent(int r, int b, int places, int needed) {
-        return Relaxed.most(sorted[r][b], 0, places, needed);
-    }
-
-    /** Whether what stands and one unit more leave enough of every budget. */
-    private boolean affords(int r, int i, int places, int needed) {
-        for (int b = 0; b < budgets.size(); b++) {
-            double now = spent[stand][b] + spends[r][b][i];
-            double more = places > 1 ? mostSpent(r, b, places - 1, needed - 1) : 0;
-            if (now + more + spendsMost[r + 1][b] < budgets.get(b).atLeast()) {
-                return false;
-            }
-            spent[stand + 1][b] = now;
-        }
-        return true;
     }
 
     /** Whether so many stand already that beat it that it may be the next. */
@@ -224,18 +177,18 @@ final class Descent {
                 left = true;
                 row(r + 1, sum);
             }
-            if (sum + Relaxed.most(net, i, places, Math.max(1, needed)) + rest[r + 1] < aimedAt || done()) {
+            if (sum + Nets.most(net, i, places, Math.max(1, needed)) + rest[r + 1] < aimedAt || done()) {
                 break;
             }
             int open = rows.get(r).places().get(rows.get(r).size() - places);
-            if (!affords(r, i, places, needed)) {
+            if (!spending.affords(r, i, places, needed)) {
                 continue;
             }
             int taken = take(r, units[i], open);
             if (taken == units[i].options().length) {
-                stand++;
+                spending.take();
                 fill(r, i + 1, places - 1, needed - 1, sum + net[i]);
-                stand--;
+                spending.putBack();
             }
             putBack(units[i], open, taken);
         }
@@ -319,11 +272,7 @@ final class Descent {
                 return false;
             }
         }
-        for (int b = 0; b < budgets.size(); b++) {
-            if (spent[stand][b] + spendsMost[r][b] < budgets.get(b).atLeast()) {
-                return false;
-            }
-        }
-        return !goal.isWant() || Math.max(filling.served(goal.want()), grades[r][goal.want()]) >= best + 1;
+        return spending.lasts(r)
+                && (!goal.isWant() || Math.max(filling.served(goal.want()), grades[r][goal.want()]) >= best + 1);
     }
 }

@@ -1,11 +1,8 @@
 package outfell.choice;
 
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -38,7 +35,7 @@ final class Relaxed {
         }
     }
 
-    private static final double NONE = Double.NEGATIVE_INFINITY;
+    private static final double NONE = Nets.NONE;
 
     private final List<Row> rows;
     private final Unit[][] units;
@@ -57,7 +54,6 @@ final class Relaxed {
     private double refinement;
 
     private double bound = Double.POSITIVE_INFINITY;
-    private double[][] net = new double[0][];
 
     /** A goal that adds up. */
     Relaxed(List<Row> rows, Lines lines, ToDoubleFunction<Unit> goal) {
@@ -153,7 +149,7 @@ final class Relaxed {
     }
 
     /** Moves the prices until the bound is under what is aimed at, or falls no more. */
-    void tighten(double aimedAt, Effort effort) {
+    Nets tighten(double aimedAt, Effort effort) {
         Moved best = new Moved();
         Slopes direction = slopes();
         Arrays.fill(direction.lines, 0);
@@ -187,7 +183,11 @@ final class Relaxed {
             move(direction, step * (now - aimedAt + 1e-3) / length);
         }
         best.back();
-        sort();
+        double[][] nets = new double[units.length][];
+        for (int r = 0; r < nets.length; r++) {
+            nets[r] = nets(r);
+        }
+        return new Nets(rows, units, nets, before());
     }
 
     private Slopes slopes() {
@@ -293,104 +293,11 @@ final class Relaxed {
         return nets;
     }
 
-    /** What brings most net comes first in each row. */
-    private void sort() {
-        net = new double[units.length][];
-        bound = before();
-        for (int r = 0; r < units.length; r++) {
-            double[] nets = nets(r);
-            Unit[] old = units[r];
-            int[] order = IntStream.range(0, nets.length)
-                    .boxed()
-                    .sorted((a, b) -> nets[a] != nets[b] ? Double.compare(nets[b], nets[a]) : Integer.compare(a, b))
-                    .mapToInt(Integer::intValue)
-                    .toArray();
-            units[r] = Arrays.stream(order).mapToObj(i -> old[i]).toArray(Unit[]::new);
-            double[] bring = brings[r];
-            brings[r] = Arrays.stream(order).mapToDouble(i -> bring[i]).toArray();
-            double[][] add = adds[r];
-            adds[r] = Arrays.stream(order).mapToObj(i -> add[i]).toArray(double[][]::new);
-            if (repeats != null) {
-                Repeats.Items[] item = items[r];
-                items[r] = Arrays.stream(order).mapToObj(i -> item[i]).toArray(Repeats.Items[]::new);
-            }
-            net[r] = Arrays.stream(order).mapToDouble(i -> nets[i]).toArray();
-            bound += most(r, 0, rows.get(r).size(), rows.get(r).needed());
-        }
-    }
-
-    /** No plan brings more than this. */
-    double bound() {
-        return bound;
-    }
-
     /** What there is before any row has taken anything. */
-    double before() {
+    private double before() {
         double sum = repeats == null ? 0 : refinement * (repeats.constant() - refined);
         for (int l = 0; l < price.length; l++) {
             sum += price[l] * most[l];
-        }
-        return sum;
-    }
-
-    Unit[] units(int r) {
-        return units[r];
-    }
-
-    /** Net of what each unit brings, the most first. */
-    double[] net(int r) {
-        return net[r];
-    }
-
-    private double most(int r, int from, int places, int needed) {
-        return most(net[r], from, places, needed);
-    }
-
-    /** The most that some places bring with units from one on, sorted by their net. */
-    static double most(double[] nets, int from, int places, int needed) {
-        double sum = 0;
-        for (int k = 0; k < places; k++) {
-            int i = from + k;
-            if (k < needed && i >= nets.length) {
-                return NONE;
-            }
-            if (k >= needed && (i >= nets.length || nets[i] <= 0)) {
-                break;
-            }
-            sum += nets[i];
-        }
-        return sum;
-    }
-
-    /** The rows without what no plan can have that brings at least so much. */
-    List<Row> without(double atLeast) {
-        return IntStream.range(0, units.length)
-                .mapToObj(r -> {
-                    Row row = rows.get(r);
-                    double top = most(r, 0, row.size(), row.needed());
-                    Set<Unit> kept = new HashSet<>();
-                    for (int i = 0; i < units[r].length; i++) {
-                        if (bound - top + with(r, i, row) >= atLeast) {
-                            kept.add(units[r][i]);
-                        }
-                    }
-                    return row.only(kept::contains);
-                })
-                .toList();
-    }
-
-    /** The most that a row brings with one unit in it. */
-    private double with(int r, int i, Row row) {
-        double sum = net[r][i];
-        int taken = 1;
-        for (int k = 0; taken < row.size() && k < net[r].length; k++) {
-            if (k != i) {
-                if (taken >= row.needed() && net[r][k] <= 0) {
-                    break;
-                }
-                sum += net[r][k];
-                taken++;
-            }
         }
         return sum;
     }

@@ -130,14 +130,14 @@ final class Search {
         descend(goal, reached, lines, relaxed, points + unit - least, walk);
         double now = value(goal);
         double nowPoints = refines ? now * problem.alike() : now;
+        Nets nets = relaxed.tighten(nowPoints + OFF, Effort.LAST);
         if (walk.ended()) {
-            return Optional.of(new Short(goal.aim(), Math.max(0, relaxed.bound() - nowPoints)));
+            return Optional.of(new Short(goal.aim(), Math.max(0, nets.bound() - nowPoints)));
         }
-        relaxed.tighten(nowPoints + OFF, Effort.LAST);
-        if (relaxed.bound() > nowPoints + least) {
-            budgets.add(new Budget(rows, relaxed, nowPoints - least));
+        if (nets.bound() > nowPoints + least) {
+            budgets.add(new Budget(rows, nets, nowPoints - least));
         }
-        rows = relaxed.without(nowPoints - least);
+        rows = nets.without(nowPoints - least);
         return Optional.empty();
     }
 
@@ -213,15 +213,15 @@ final class Search {
     }
 
     private boolean descend(Goal goal, double reached, Lines lines, Relaxed relaxed, double aimedAt, Walk on) {
-        relaxed.tighten(aimedAt, Effort.QUICK);
-        if (relaxed.bound() < aimedAt) {
+        Nets nets = relaxed.tighten(aimedAt, Effort.QUICK);
+        if (nets.bound() < aimedAt) {
             return false;
         }
         Beaten beaten = new Beaten(problem, rows, lines, goal);
         double[] then = goal.then().stream().mapToDouble(a -> value(Goal.of(a))).toArray();
         double[] all = held.stream().mapToDouble(Double::doubleValue).toArray();
         Optional<List<Optional<Option>>> better = new Descent(
-                        problem, rows, goal, before, all, reached, then, relaxed, aimedAt, once, beaten, budgets, on)
+                        problem, rows, goal, before, all, reached, then, nets, aimedAt, once, beaten, budgets, on)
                 .run();
         better.map(polish).ifPresent(plan -> best = plan);
         return better.isPresent();
