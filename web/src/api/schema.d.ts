@@ -1709,6 +1709,7 @@ export interface components {
             because: components["schemas"]["Because"];
             change?: components["schemas"]["Because"];
             lines: components["schemas"]["Line"][];
+            mends: boolean;
             sealRule?: components["schemas"]["Because"];
             verdict: components["schemas"]["Because"];
         };

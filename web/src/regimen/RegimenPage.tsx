@@ -15,7 +15,7 @@ import {
   type Routine,
 } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
-import { capital, dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
+import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
 import { Key, PatternSet } from '../strip/Bands'
@@ -26,17 +26,12 @@ import { Referrals } from '../visit/Referrals'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import { ChangeList } from './AgainstComputed'
-import { ByHand } from './ByHand'
 import { StepDetail } from './StepDetail'
-import { BalanceGauges } from './BalanceGauges'
-import { Ladders } from './Ladders'
+import { Below } from './Below'
 import { MethodTable } from './MethodTable'
 import { MoveReason } from './MoveReason'
 import { putIn, release, takeOut } from './byHandEdits'
 import { useMove } from './useMove'
-import { SupplyTable } from './SupplyTable'
-import { TonightVersions } from './TonightVersions'
-import { WhatMeets } from './WhatMeets'
 import { usePlan, withheld } from './usePlan'
 import { say } from '../words/say'
 import './regimen.css'
@@ -357,13 +352,6 @@ function MethodChanges({
   )
 }
 
-const FATES: Record<Regimen['shelf'][number]['fate'], string> = {
-  USED: say('regimen.used'),
-  SET_ASIDE: say('regimen.setAside'),
-  WAITS: say('regimen.waits'),
-  STOP: say('regimen.stop'),
-}
-
 /** What the plan is made without, at its head: until then it is a draft. */
 function Unsure({ unsure }: { unsure: Because[] }) {
   return unsure.length === 0 ? null : (
@@ -504,122 +492,6 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
         <Key strip />
       </div>
       {asking && <MoveReason asking={asking} settle={settle} leave={leave} />}
-    </>
-  )
-}
-
-function Below({
-  context,
-  regimen,
-  answer,
-}: {
-  context: VisitContext
-  regimen: Regimen
-  answer: PlanAnswer
-}) {
-  const { air } = regimen.asked
-  const cautions = answer.verdict.safety.cautions.filter((c) => c.forTherapist !== '')
-  const waiting = regimen.patches.filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
-  const keptOut = regimen.keptOut.filter((k) => k.products.length > 0)
-  return (
-    <>
-      <ByHand context={context} regimen={regimen} />
-      {regimen.month === context.work.draft.document.month && <WhatMeets context={context} />}
-      {(regimen.notices.length > 0 || cautions.length > 0 || waiting.length > 0) && (
-        <div className="look">
-          <ul>
-            {waiting.map((p) => (
-              <li key={p.product}>
-                <b>
-                  {p.state === 'MISSING' ? say('regimen.patchTestFirst') : say('regimen.patchTestRunning')}
-                </b>{' '}
-                {p.because.sentence}{' '}
-                <Link to={`/patch/${context.visit.client}`}>{say('regimen.patchTests')}</Link>
-              </li>
-            ))}
-            {regimen.notices.map((n) => (
-              <li key={n.sentence}>
-                <b>{say('regimen.lookAtThis')}</b> {n.sentence}
-              </li>
-            ))}
-            {cautions.map((c) => (
-              <li key={c.name}>
-                <b>{capital(c.name)}:</b> {c.forTherapist}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
-      <div className="below">
-        <section aria-label={say('regimen.concerns')}>
-          <h2>{say('regimen.whatIsDoneForEachConcern')}</h2>
-          <ul>
-            {regimen.served.map((s) => (
-              <li key={s.concern}>
-                <b>
-                  {capital(s.concern)}, {Math.round(s.weight)}:
-                </b>{' '}
-                {s.by.length > 0 ? s.by.slice(0, 3).join(', ') : s.because.sentence}
-              </li>
-            ))}
-            {regimen.served.length === 0 && <li>{say('regimen.noConcernWasFoundThePlanKeeps')}</li>}
-          </ul>
-        </section>
-        <section aria-label={say('regimen.ownProducts')}>
-          <h2>{say('regimen.whatBecomesOfTheClientSShelf')}</h2>
-          <ul>
-            {regimen.shelf.map((s) => (
-              <li key={s.product}>
-                <b>
-                  {FATES[s.fate]}: {s.name}.
-                </b>{' '}
-                {s.fate !== 'USED' && s.because.sentence}
-              </li>
-            ))}
-            {regimen.shelf.length === 0 && <li>{say('regimen.nothingIsOnItYetAddBottles')}</li>}
-          </ul>
-        </section>
-        <TonightVersions regimen={regimen} />
-        {keptOut.length > 0 && (
-          <section aria-label={say('regimen.keptOut')}>
-            <h2>{say('regimen.whatIsKeptOutAndWhy')}</h2>
-            <ul>
-              {keptOut.map((k) => (
-                <li key={k.name + k.because.sentence}>
-                  <b>{capital(k.name)}:</b> {k.because.sentence}{' '}
-                  <span className="second">
-                    {k.products.slice(0, 4).join(', ')}
-                    {k.products.length > 4 && say('regimen.andMore', { value: k.products.length - 4 })}
-                  </span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
-        <section aria-label={say('regimen.air')}>
-          <h2>{say('regimen.theAirOf', { month: monthName(regimen.month) })}</h2>
-          <ul>
-            <li>
-              <b>{say('regimen.dryness', { dryness: Math.round(air.dryness) })}</b> {air.dryBecause.sentence}
-            </li>
-            <li>
-              <b>{say('regimen.heat', { heat: Math.round(air.heat) })}</b> {air.heatBecause.sentence}
-            </li>
-            <li>
-              <b>{say('regimen.rooms')}</b> {air.rooms.sentence}
-            </li>
-            <li>
-              <b>{say('regimen.sun')}</b> {regimen.asked.spf.because.sentence}
-            </li>
-            <li>
-              <b>{say('regimen.cream')}</b> {regimen.asked.moisturiser.because.sentence}
-            </li>
-          </ul>
-        </section>
-      </div>
-      <BalanceGauges regimen={regimen} />
-      <Ladders context={context} />
-      <SupplyTable context={context} month={regimen.month} />
     </>
   )
 }

@@ -2,11 +2,14 @@ import type { Regimen } from '../api/client'
 import { partName } from '../shared/format'
 import { say } from '../words/say'
 
-const WHY = { SHORT_OF_TIME: say('regimen.shortOfTime'), SORE: say('regimen.ifTheSkinIsSore') } as const
+export const WHY = {
+  SHORT_OF_TIME: say('regimen.shortOfTime'),
+  SORE: say('regimen.ifTheSkinIsSore'),
+} as const
 
 /** A routine on a day that is not like others. */
 export function TonightVersions({ regimen }: { regimen: Regimen }) {
-  if (regimen.tonight.length === 0) return null
+  if (regimen.tonight.length === 0) return <p>{say('regimen.daysNone')}</p>
   return (
     <section aria-label={say('regimen.daysThatAreNotLikeOthers')}>
       <h2>{say('regimen.daysThatAreNotLikeOthers')}</h2>

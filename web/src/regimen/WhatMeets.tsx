@@ -21,11 +21,10 @@ function mended(d: VisitDocument, { mend, from, product, nights }: Schemas['Repa
 }
 
 /** What the steps of the plan do to one another, gravest first, each with one-tap repairs that have been tried. */
-export function WhatMeets({ context }: { context: VisitContext }) {
-  const { work, visit } = context
+export function WhatMeets({ visit, work }: Pick<VisitContext, 'visit' | 'work'>) {
   const findings = useFindings(visit.id, visit.version)
   if (findings.isError) return <ErrorBand error={findings.error} again={() => void findings.refetch()} />
-  if (!findings.data || findings.data.length === 0) return null
+  if (!findings.data) return null
   const minded = findings.data.filter((f) => f.meeting !== 'FINE' && f.meeting !== 'MYTH')
   const fine = findings.data.filter((f) => f.meeting === 'FINE' || f.meeting === 'MYTH')
   return (

@@ -53,6 +53,7 @@ class IntakeAndReadingIT extends InTheBrowser {
         assertThat(page.getByText("Still missing")).isVisible();
         page.keyboard().press("Alt+3");
         assertThat(step("Evening").first()).isVisible();
+        button("Kept out").click();
         assertThat(page.getByRole(AriaRole.REGION, named("Kept out"))).containsText("Lanolin");
     }
 

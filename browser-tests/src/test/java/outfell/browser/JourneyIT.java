@@ -203,6 +203,7 @@ class JourneyIT extends InTheBrowser {
         button("Put it on the shelf").click();
         assertThat(page.locator(".shelf-list")).containsText("Fresh morning veil");
         page.getByRole(AriaRole.LINK, named("Regimen")).click();
+        button("Own things").click();
         assertThat(page.getByRole(AriaRole.REGION, named("Own products"))).containsText("Fresh morning veil");
     }
 

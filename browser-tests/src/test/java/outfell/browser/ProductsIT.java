@@ -139,6 +139,7 @@ class ProductsIT extends InTheBrowser {
     @Test
     void a_plan_says_what_a_month_costs_and_when_each_pack_ends() {
         page.navigate(visitOf("Tobit Harl") + "/regimen");
+        button("Bottles").click();
         Locator supply = page.getByLabel("Money and supply");
         assertThat(supply).containsText("within the budget");
         assertThat(supply).containsText(Pattern.compile("empty in \\d+ days"));

@@ -80,6 +80,7 @@ class RegimenIT extends InTheBrowser {
     @Test
     void the_gauges_say_their_sums_in_words() {
         page.navigate(visitOf("Maren Oskell") + "/regimen");
+        button("Balance").click();
         Locator balance = page.getByRole(AriaRole.REGION, named("Balance"));
         assertThat(balance.getByRole(AriaRole.IMG)).hasCount(6);
         assertThat(balance).containsText("Water held");
@@ -158,6 +159,7 @@ class RegimenIT extends InTheBrowser {
     @Test
     void a_repair_takes_away_what_it_mends() {
         page.navigate(visitOf("Maren Oskell") + "/regimen");
+        button("Meets").click();
         Locator meets = page.getByRole(AriaRole.REGION, named("What meets"));
         Locator minded = meets.locator("> ul > li").filter(new Locator.FilterOptions().setHasText("Mind:"));
         minded.first().waitFor();

@@ -60,10 +60,16 @@ public final class Balance {
      * @param lines water, oils, seal
      * @param sealRule said when the room is so dry that held water wants a seal, and there is too little
      * @param change the one change that would bring it in, or nearest; absent when nothing need change
+     * @param mends whether that change brings all three in
      * @param because what made the bands, and the figures
      */
     public record Gauge(
-            Because verdict, List<Line> lines, Optional<Because> sealRule, Optional<Because> change, Because because) {
+            Because verdict,
+            List<Line> lines,
+            Optional<Because> sealRule,
+            Optional<Because> change,
+            boolean mends,
+            Because because) {
         /** Whether nothing about it need change. */
         public boolean stays() {
             return lines.stream().noneMatch(l -> wants(l.need(), l.lies())) && sealRule.isEmpty();
@@ -135,6 +141,7 @@ public final class Balance {
                 lines,
                 sealRule,
                 stays ? Optional.empty() : Optional.of(said(change, sum, target)),
+                change.filter(c -> c.outside() == 0).isPresent(),
                 target.because().withSentence(figures(target, lines, change)));
     }
 

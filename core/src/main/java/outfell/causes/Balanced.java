@@ -36,7 +36,8 @@ public final class Balanced {
         return Stream.of(Part.values())
                 .map(part -> {
                     Balance.Gauge gauge = gauge(part, found.chosen());
-                    return new PartBalance(part, gauge, gauge.stays() ? Optional.empty() : Optional.of(whyNot(part)));
+                    return new PartBalance(
+                            part, gauge, gauge.stays() || gauge.mends() ? Optional.empty() : Optional.of(whyNot(part)));
                 })
                 .toList();
     }

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 import outfell.aims.Benefits;
 import outfell.aims.Candidate;
+import outfell.aims.Place;
 import outfell.aims.Posed;
 import outfell.aims.Slot;
 import outfell.aims.Slots;
@@ -165,7 +166,7 @@ final class Service {
     List<Because> askedFor() {
         List<Because> all = new ArrayList<>();
         Set<String> said = new LinkedHashSet<>();
-        for (Slots.Place place : places.places()) {
+        for (Place place : places.places()) {
             boolean stands = IntStream.range(0, slots.size())
                     .anyMatch(s -> slots.get(s).part() == place.part()
                             && slots.get(s).kind() == place.kind()

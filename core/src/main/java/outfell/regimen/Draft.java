@@ -21,7 +21,6 @@ import outfell.aims.Weigher;
 import outfell.causes.Balanced;
 import outfell.causes.Explainer;
 import outfell.causes.Ladder;
-import outfell.choice.Choice.Short;
 import outfell.consultation.Consultation;
 import outfell.hand.Adjustments;
 import outfell.hand.Pins;
@@ -30,7 +29,6 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.StepKind;
-import outfell.regimen.Regimen.KeptOut;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
@@ -107,26 +105,8 @@ final class Draft {
                 chosen.posed().slots(),
                 chosen.posed().problem().limits(),
                 chosen.found().within().problem().limits()));
-        chosen.found().unproven().map(Draft::mightBeBetter).ifPresent(notices::add);
+        chosen.found().unproven().map(Notices::mightBeBetter).ifPresent(notices::add);
         return laid(chosen.posed().slots(), chosen.found());
-    }
-
-    /** What is said of a search that came to the end of its work before the end of its plans. */
-    private static Because mightBeBetter(Short unproven) {
-        String what = switch (unproven.aim()) {
-            case WANTS -> "another might serve a first concern better";
-            case COMFORT -> "another might be more comfortable";
-            case SCHOOL -> "another might keep more of what the method asks for";
-            case REFINEMENT ->
-                "another might bring more, by at most %.0f of a hundred points".formatted(Math.ceil(unproven.gap()));
-            case BOTTLES -> "another might do with %.0f bottles less".formatted(Math.ceil(unproven.gap()));
-            case STEPS -> "another might do with %.0f steps less".formatted(Math.ceil(unproven.gap()));
-            case MONEY -> "another, as good, might be cheaper by at most %.2f a month".formatted(unproven.gap());
-            case MILDNESS, NAME -> "others are as good";
-        };
-        return Because.house(
-                "There was more to try than one plan is given work for. This is the best that was found; %s."
-                        .formatted(what));
     }
 
     private record Chosen(Posed posed, Posed.Found found) {}
@@ -196,21 +176,6 @@ final class Draft {
                 consultation.house().yardstick());
     }
 
-    /** What each ban keeps out of this plan, of the shelf and the catalogue. */
-    private List<KeptOut> keptOut() {
-        return safety.bans().stream()
-                .map(b -> new KeptOut(
-                        b.name(),
-                        b.because(),
-                        b.guess(),
-                        consultation.products().stream()
-                                .filter(p -> b.forbids(p).isPresent())
-                                .map(Product::name)
-                                .distinct()
-                                .toList()))
-                .toList();
-    }
-
     // ---- from choice to plan
 
     private Regimen laid(List<Slot> slots, Posed.Found found) {
@@ -237,7 +202,8 @@ final class Draft {
         Explainer explainer = new Explainer(consultation, skin, safety, suits, weigher, places, slots, found);
         notices.addAll(explainer.notices());
         OverCream.notice(consultation, am).ifPresent(notices::add);
-        notices.addAll(unknown(morning, evening));
+        Notices whole = new Notices(consultation, skin, safety);
+        notices.addAll(whole.unknown(morning, evening));
         return new Regimen(
                 consultation.month(),
                 am,
@@ -252,9 +218,9 @@ final class Draft {
                 explainer.shelf(barred),
                 explainer.served(barred::anywhere),
                 List.copyOf(notices),
-                unsure(),
+                whole.unsure(),
                 List.copyOf(refusals),
-                keptOut(),
+                whole.keptOut(),
                 patches.calls(Stream.concat(morning.stream(), evening.stream())
                         .filter(c -> uses.isNew(c.product()))
                         .map(Candidate::product)
@@ -276,28 +242,6 @@ final class Draft {
     private void notFollowed(Layout layout, Part part, List<Product> products) {
         layout.notFollowed(part, products)
                 .forEach(n -> refusals.add(new Refusal(part, n.product(), n.name(), n.because())));
-    }
-
-    /** What the plan is made without: a face that was read, questions nobody asked, answers that have grown stale. */
-    private List<Because> unsure() {
-        List<Because> all = new ArrayList<>();
-        if (skin.type() instanceof TypeVerdict.NotYet) {
-            all.add(Because.custom("Made without reading the skin: a bland frame, until the face is read."));
-        }
-        safety.madeWithout()
-                .ifPresent(what ->
-                        all.add(Because.custom("Made without asking today: %s. Strong steps wait.".formatted(what))));
-        return all;
-    }
-
-    /** Names that nobody here can read, in what stands in the plan of a client with an open ban. */
-    private List<Because> unknown(List<Candidate> morning, List<Candidate> evening) {
-        return Stream.concat(morning.stream(), evening.stream())
-                .map(Candidate::product)
-                .distinct()
-                .map(safety::unknownIn)
-                .flatMap(Optional::stream)
-                .toList();
     }
 
     private static List<Product> products(List<Candidate> candidates) {
