@@ -244,10 +244,14 @@ public final class Weigher {
                 && p.actives().stream().anyMatch(a -> !Actives.of(a.kind()).bland());
     }
 
-    /** A product as a layer on the whole face; kept to part of it, it is none. */
-    public Balance.Layer layer(Part part, Product p, boolean needed) {
+    /**
+     * A product as a layer on the whole face; kept to part of it, it is none.
+     *
+     * @param bothTimes whether it stands in both routines
+     */
+    public Balance.Layer layer(Part part, Product p, boolean needed, boolean bothTimes) {
         Adjustment hand = byHand(part, p);
-        double times = hand.on().isPresent() ? 0 : hand.coats();
+        double times = (hand.on().isPresent() ? 0 : hand.coats()) * (bothTimes ? Amounts.oneBottleByDay(p, part) : 1);
         return new Balance.Layer(
                 p.id(),
                 p.name(),

@@ -57,12 +57,20 @@ public final class Balanced {
             Slot slot = slots.get(s);
             plan.get(s)
                     .filter(c -> slot.part() == part && !c.rationed())
-                    .map(c -> weigher.layer(part, c.product(), slot.required()))
+                    .map(c -> weigher.layer(part, c.product(), slot.required(), bothTimes(plan, c)))
                     .filter(l ->
                             l.points().water() + l.points().oils() + l.points().seal() > 0)
                     .ifPresent(layers::add);
         }
         return layers;
+    }
+
+    private static boolean bothTimes(List<Optional<Candidate>> plan, Candidate candidate) {
+        return plan.stream()
+                        .flatMap(Optional::stream)
+                        .filter(c -> c.product().id().equals(candidate.product().id()))
+                        .count()
+                > 1;
     }
 
     private record Other(Candidate instead, Optional<Candidate> chosen, Worth worth) {}

@@ -142,7 +142,8 @@ final class Laying {
         return new Layout.Said(
                 purpose(candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
-                weigher.zone(candidate.product()));
+                weigher.zone(candidate.product()),
+                all.stream().filter(c -> c.product().id().equals(id)).count() > 1);
     }
 
     /** The concerns that a product serves, heaviest first; else what its kind is for. */

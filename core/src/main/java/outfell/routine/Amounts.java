@@ -61,6 +61,7 @@ public final class Amounts {
     private static final List<ByActive> BY_ACTIVE =
             Row.unique(FILE.rows("by-active"), Amounts::readActive, ByActive::active);
     private static final Map<Coverage, Covered> COVERED = covered();
+    private static final double ONE_BOTTLE_BY_DAY = FILE.number("one-bottle-by-day", 0.1, 1);
     private static final int CREAM_BEFORE_SUNSCREEN = FILE.whole("cream-before-sunscreen", 0, 1200);
 
     private Amounts() {}
@@ -178,13 +179,30 @@ public final class Amounts {
                                 .formatted(grams, where, typeWords(use, band), dayWords(use, part))));
     }
 
-    /** The same kept to part of the face by what the skin is, or by hand, where there may be a second coat. */
+    /** Share of its amount by day that a product has which stands at night, too: one cream for both is chosen for the night. */
+    public static double oneBottleByDay(Product product, Part part) {
+        double byDay = of(product.kind()).byDay();
+        return part == Part.MORNING && byDay < 1 ? ONE_BOTTLE_BY_DAY / byDay : 1;
+    }
+
+    /**
+     * The same kept to part of the face by what the skin is, or by hand, where there may be a second coat.
+     *
+     * @param bothTimes whether it stands in the other routine, too
+     */
     static Amount amount(
-            Product product, Band band, int layers, Part part, Adjustment byHand, Optional<Coverage> zone) {
+            Product product,
+            Band band,
+            int layers,
+            Part part,
+            Adjustment byHand,
+            Optional<Coverage> zone,
+            boolean bothTimes) {
         Amount whole = amount(product, band, layers, part);
         Optional<Coverage> on = byHand.on().or(() -> zone);
         if (byHand.times() == 1 && on.isEmpty()) {
-            return whole;
+            double share = bothTimes ? oneBottleByDay(product, part) : 1;
+            return share == 1 ? whole : halved(product, whole, share);
         }
         Use use = of(product.kind());
         double share = on.map(Coverage::share).orElse(1.0);
@@ -200,6 +218,16 @@ public final class Amounts {
                 Math.round(whole.grams() * times * 100) / 100.0,
                 where,
                 Because.custom("%.2f g for %s%s, %s.".formatted(grams, where, coats, why)));
+    }
+
+    private static Amount halved(Product product, Amount whole, double share) {
+        double grams = Math.round(whole.grams() * share * 100) / 100.0;
+        return new Amount(
+                measured(measure(of(product.kind()), product), grams),
+                grams,
+                whole.where(),
+                Because.custom("%.2f g for %s: one bottle for day and night, chosen for the night; half as much by day."
+                        .formatted(grams, whole.where())));
     }
 
     private static String dayWords(Use use, Part part) {

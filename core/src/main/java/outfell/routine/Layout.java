@@ -73,8 +73,9 @@ public final class Layout {
      * @param purpose what it is for
      * @param heed what of it is to be read before it is used on this skin
      * @param zone the part of the face that it is kept to, where the skin asks for it in part only
+     * @param bothTimes whether it stands in both routines
      */
-    public record Said(List<Because> purpose, List<Because> heed, Optional<Coverage> zone) {}
+    public record Said(List<Because> purpose, List<Because> heed, Optional<Coverage> zone, boolean bothTimes) {}
 
     /**
      * @param band the skin that amounts are measured for
@@ -171,7 +172,7 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                Amounts.amount(p, band, layers, part, hand, about.zone()),
+                Amounts.amount(p, band, layers, part, hand, about.zone(), about.bothTimes()),
                 technique(part, sorted, i),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
                 task.handsOn(),

@@ -24,7 +24,8 @@ import outfell.product.StepKind;
 import outfell.skin.Band;
 
 class StepOrderTest {
-    private static final Layout.Said SAID_NOTHING = new Layout.Said(List.of(), List.of(), java.util.Optional.empty());
+    private static final Layout.Said SAID_NOTHING =
+            new Layout.Said(List.of(), List.of(), java.util.Optional.empty(), false);
 
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();
