@@ -145,8 +145,10 @@ class ProductsIT extends InTheBrowser {
         assertThat(supply).containsText(Pattern.compile("empty in \\d+ days"));
         nothingToMend("supply");
         page.navigate(visitOf("Maren Oskell") + "/regimen");
+        button("Bottles").click();
         assertThat(supply).containsText("within the budget");
         page.navigate(visitOf("Jorun Pell") + "/regimen");
+        button("Bottles").click();
         assertThat(supply).containsText("would save");
         Locator cheaper = supply.getByRole(AriaRole.LINK).first();
         cheaper.click();

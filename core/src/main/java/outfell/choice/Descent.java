@@ -125,13 +125,13 @@ final class Descent {
         net[r] = kept.stream().mapToDouble(i -> nets[i]).toArray();
     }
 
-    /** Whether so many stand already that beat it that it may be the next. */
-    private boolean next(int r, Option o) {
+    /** Whether so many stand already, or may still, of those that beat it that it may be the next. */
+    private boolean next(int r, Option o, int places) {
         int missing = 0;
         for (int better : dominators.getOrDefault(o.thing(), NOTHING)) {
             missing += filling.stands(better) ? 0 : 1;
         }
-        return missing <= later[r];
+        return missing <= later[r] + places - 1;
     }
 
     private static double most(Row row, Aim aim) {
@@ -180,17 +180,16 @@ final class Descent {
             if (sum + Nets.most(net, i, places, Math.max(1, needed)) + rest[r + 1] < aimedAt || done()) {
                 break;
             }
-            int open = rows.get(r).places().get(rows.get(r).size() - places);
             if (!spending.affords(r, i, places, needed)) {
                 continue;
             }
-            int taken = take(r, units[i], open);
+            int taken = take(r, units[i], places);
             if (taken == units[i].options().length) {
                 spending.take();
                 fill(r, i + 1, places - 1, needed - 1, sum + net[i]);
                 spending.putBack();
             }
-            putBack(units[i], open, taken);
+            putBack(units[i], open(r, places), taken);
         }
         if (!left) {
             row(r + 1, sum);
@@ -198,16 +197,22 @@ final class Descent {
     }
 
     /** @return how many of the unit's options could be taken, one after the other */
-    private int take(int r, Unit unit, int open) {
+    private int take(int r, Unit unit, int places) {
+        int open = open(r, places);
         for (int i = 0; i < unit.options().length; i++) {
             int p = unit.places()[i] < 0 ? open : unit.places()[i];
             Option o = unit.options()[i];
-            if ((once.contains(o.thing()) && filling.stands(o.thing())) || !next(r, o) || !filling.allows(p, o)) {
+            if ((once.contains(o.thing()) && filling.stands(o.thing())) || !next(r, o, places) || !filling.allows(p, o)) {
                 return i;
             }
             filling.take(p, o);
         }
         return unit.options().length;
+    }
+
+    /** The place that comes next where so many of a row are open. */
+    private int open(int r, int places) {
+        return rows.get(r).places().get(rows.get(r).size() - places);
     }
 
     private void putBack(Unit unit, int open, int taken) {

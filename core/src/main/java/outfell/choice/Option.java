@@ -1,7 +1,5 @@
 package outfell.choice;
 
-import java.util.Arrays;
-
 /**
  * One thing that may fill a place.
  *
@@ -49,11 +47,6 @@ public record Option(
      * @param name a number of its own, by which ties end
      */
     public record Costs(double steps, double money, double harshness, double name) {}
-
-    /** What it brings at most: every help counted whole. */
-    double most() {
-        return refinement + Arrays.stream(helps).sum();
-    }
 
     /** Whether both may stand in one plan, or in one routine. */
     public boolean bears(Option other, boolean sameRoutine) {
