@@ -157,6 +157,22 @@ describe('two windows', () => {
     expect(isDirty(decided)).toBe(true)
   })
 
+  test('a save whose answer was lost is nobody else’s, after a reload too', () => {
+    const sent = run(begun(visit()), edit(note('first')), { type: 'sent' }, edit(note('first, and more')))
+    const stored = visit((v) => (v.intake.note = 'first'), 4)
+    const after = resumed(JSON.parse(JSON.stringify(toKeep(sent))), stored)
+    expect(after.saving.state).toBe('saving')
+    expect(after.document.intake.note).toBe('first, and more')
+    const offline = run(sent, { type: 'unreachable' }, { type: 'clashed', theirs: stored })
+    expect(offline.saving.state).toBe('saving')
+    expect(offline.document.intake.note).toBe('first, and more')
+    const other = resumed(
+      JSON.parse(JSON.stringify(toKeep(sent))),
+      visit((v) => (v.intake.note = 'hers'), 4),
+    )
+    expect(other.saving.state).toBe('clash')
+  })
+
   test('the same change on both sides is no clash', () => {
     const work = run(begun(visit()), edit(note('both')), {
       type: 'clashed',

@@ -22,6 +22,8 @@ export type Work = {
   document: VisitDocument
   /** what is on its way, until it is answered */
   sending: VisitDocument | null
+  /** what was sent and never answered: the server may have it, and then it is nobody else's */
+  unanswered: VisitDocument[]
   past: Done[]
   future: Done[]
   saving: Saving
@@ -44,6 +46,7 @@ export type Event =
   | { type: 'failed'; sentence: string }
 
 const LONGEST_PAST = 200
+const MOST_UNANSWERED = 4
 /** Letters typed into one field within this time are taken back together. */
 const ONE_BREATH_MS = 1200
 /** What is signed, or settled with a name, is never taken back by the way. */
@@ -60,6 +63,7 @@ export function begun(visit: Visit): Work {
     base: document,
     document,
     sending: null,
+    unanswered: [],
     past: [],
     future: [],
     saving: { state: 'saved' },
@@ -94,7 +98,12 @@ function after(work: Work, event: Event): Work {
     case 'redone':
       return walked(work, 'future', 'past', event.at)
     case 'sent':
-      return { ...work, sending: work.document, saving: { state: 'saving' } }
+      return {
+        ...work,
+        sending: work.document,
+        unanswered: [...work.unanswered, work.document].slice(-MOST_UNANSWERED),
+        saving: { state: 'saving' },
+      }
     case 'kept':
       return kept(work, event.visit)
     case 'fetched':
@@ -184,6 +193,7 @@ function kept(work: Work, visit: Visit): Work {
     base,
     document,
     sending: null,
+    unanswered: [],
     saving: { state: clean ? 'saved' : 'saving' },
     typedAt: clean ? 0 : work.typedAt,
   }
@@ -191,12 +201,13 @@ function kept(work: Work, visit: Visit): Work {
 
 /** Somebody else's version is there. */
 function met(work: Work, theirs: VisitDocument): Work {
-  const { document, conflicts } = merge(work.base, work.document, theirs)
+  const { document, conflicts } = merge(work.base, work.document, theirs, work.unanswered)
   if (conflicts.length > 0) return { ...work, saving: { state: 'clash', conflicts, theirs } }
   const clean = sameContent(document, theirs)
   return {
     ...work,
     base: theirs,
+    unanswered: [],
     document: { ...document, version: theirs.version },
     saving: { state: clean ? 'saved' : 'saving' },
   }
@@ -206,7 +217,7 @@ function met(work: Work, theirs: VisitDocument): Work {
 function decided(work: Work, mine: Set<string>): Work {
   if (work.saving.state !== 'clash') return work
   const { theirs, conflicts } = work.saving
-  const merged = merge(work.base, work.document, theirs).document
+  const merged = merge(work.base, work.document, theirs, work.unanswered).document
   const chosen = conflicts
     .filter((c) => mine.has(c.path))
     .map((c) => ({ path: c.path, from: c.theirs, to: c.mine }))
@@ -214,17 +225,19 @@ function decided(work: Work, mine: Set<string>): Work {
   return {
     ...work,
     base: theirs,
+    unanswered: [],
     document,
     saving: { state: sameContent(document, theirs) ? 'saved' : 'saving' },
   }
 }
 
 /** What is kept on this machine of a visit: enough to go on after a reload, undo and redo included. */
-export type Kept = Pick<Work, 'base' | 'document' | 'past' | 'future' | 'typedAt'>
+export type Kept = Pick<Work, 'base' | 'document' | 'unanswered' | 'past' | 'future' | 'typedAt'>
 
-export const toKeep = ({ base, document, past, future, typedAt }: Work): Kept => ({
+export const toKeep = ({ base, document, unanswered, past, future, typedAt }: Work): Kept => ({
   base,
   document,
+  unanswered,
   past,
   future,
   typedAt,
@@ -234,7 +247,7 @@ export const toKeep = ({ base, document, past, future, typedAt }: Work): Kept =>
 export function resumed(kept: Kept | undefined, visit: Visit): Work {
   const now = begun(visit)
   if (!kept || !isKept(kept)) return now
-  const work: Work = { ...now, ...kept, sending: null }
+  const work: Work = { ...now, ...kept, unanswered: kept.unanswered ?? [], sending: null }
   if (kept.base.version === visit.version) {
     return { ...work, saving: { state: isDirty(work) ? 'saving' : 'saved' } }
   }

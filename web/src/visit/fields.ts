@@ -118,19 +118,21 @@ export function changed(document: VisitDocument, all: Change[]): VisitDocument {
 
 /**
  * What was changed here, laid over what was changed there. Only what both changed, and not alike, is asked about; until
- * then it stands as it is there.
+ * then it stands as it is there. What is there as it was sent from here is not somebody else's.
  */
 export function merge(
   base: VisitDocument,
   mine: VisitDocument,
   theirs: VisitDocument,
+  sent: VisitDocument[] = [],
 ): { document: VisitDocument; conflicts: Conflict[] } {
   const there = new Map(changes(base, theirs).map((c) => [c.path, c]))
+  const own = sent.map(fieldsOf)
   const clean: Change[] = []
   const conflicts: Conflict[] = []
   for (const here of changes(base, mine)) {
     const other = there.get(here.path)
-    if (!other) clean.push(here)
+    if (!other || own.some((fields) => same(fields.get(here.path), other.to))) clean.push(here)
     else if (!same(other.to, here.to)) {
       conflicts.push({ path: here.path, base: here.from, mine: here.to, theirs: other.to })
     }
