@@ -202,7 +202,9 @@ final class Descent {
         for (int i = 0; i < unit.options().length; i++) {
             int p = unit.places()[i] < 0 ? open : unit.places()[i];
             Option o = unit.options()[i];
-            if ((once.contains(o.thing()) && filling.stands(o.thing())) || !next(r, o, places) || !filling.allows(p, o)) {
+            if ((once.contains(o.thing()) && filling.stands(o.thing()))
+                    || !next(r, o, places)
+                    || !filling.allows(p, o)) {
                 return i;
             }
             filling.take(p, o);
