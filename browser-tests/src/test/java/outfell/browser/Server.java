@@ -21,21 +21,21 @@ final class Server {
     private Process process;
 
     Server(Path data) {
-        this.data = data;
-        this.process = spawn();
-        await(process);
+        this(data, true);
     }
 
-    private Server(Path data, Process process) {
+    /** @param await whether it is waited for until it answers */
+    private Server(Path data, boolean await) {
         this.data = data;
-        this.process = process;
+        this.process = spawn();
+        if (await) {
+            await(process);
+        }
     }
 
     /** One that is still on its way. */
     static Server startingIn(Path data) {
-        Server server = new Server(data, null);
-        server.process = server.spawn();
-        return server;
+        return new Server(data, false);
     }
 
     String address() {

@@ -111,7 +111,7 @@ final class Beaten {
         Map<Integer, int[]> all = new HashMap<>();
         things.forEach((b, at) -> {
             int[] better = things.entrySet().stream()
-                    .filter(a -> a.getKey() != b && beats(a.getKey(), a.getValue(), b, at))
+                    .filter(a -> !a.getKey().equals(b) && beats(a.getKey(), a.getValue(), b, at))
                     .mapToInt(Map.Entry::getKey)
                     .toArray();
             all.put(b, better);

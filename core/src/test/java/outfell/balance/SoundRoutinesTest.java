@@ -118,20 +118,25 @@ class SoundRoutinesTest {
     }
 
     @SuppressWarnings("unchecked")
+    private static <T> T of(Map<String, Object> row, String key) {
+        return (T) Objects.requireNonNull(row.get(key), key);
+    }
+
+    @SuppressWarnings("unchecked")
     private static Stream<Routine> read(String which) {
         try (InputStream in =
                 Objects.requireNonNull(SoundRoutinesTest.class.getResourceAsStream("/balance/routines.yaml"))) {
             Map<String, List<Map<String, Object>>> all = new Yaml().load(in);
             return Objects.requireNonNull(all.get(which)).stream()
                     .map(r -> new Routine(
-                            (String) r.get("name"),
-                            Band.valueOf((String) r.get("t")),
-                            Band.valueOf((String) r.get("u")),
-                            (List<String>) r.get("shifts"),
-                            ((Number) r.get("room")).doubleValue(),
-                            Part.valueOf((String) r.get("part")),
-                            ((Number) r.get("layers")).intValue(),
-                            (List<String>) r.get("steps"),
+                            of(r, "name"),
+                            Band.valueOf(of(r, "t")),
+                            Band.valueOf(of(r, "u")),
+                            of(r, "shifts"),
+                            SoundRoutinesTest.<Number>of(r, "room").doubleValue(),
+                            Part.valueOf(of(r, "part")),
+                            SoundRoutinesTest.<Number>of(r, "layers").intValue(),
+                            of(r, "steps"),
                             (List<String>) r.getOrDefault("lacks", List.of()),
                             (List<String>) r.getOrDefault("too-much", List.of())));
         } catch (IOException e) {

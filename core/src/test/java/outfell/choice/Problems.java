@@ -85,13 +85,20 @@ final class Problems {
                 random.nextInt(3),
                 nightly,
                 bits(random),
-                bits(random) & bits(random),
-                bits(random) & bits(random),
+                fewer(random),
+                fewer(random),
                 random.nextInt(3));
     }
 
     private static long bits(RandomGenerator random) {
-        return random.nextInt(16) & random.nextInt(16) & random.nextInt(16);
+        int some = random.nextInt(16);
+        some &= random.nextInt(16);
+        return some & random.nextInt(16);
+    }
+
+    private static long fewer(RandomGenerator random) {
+        long some = bits(random);
+        return some & bits(random);
     }
 
     /** The worth of the best plan, found by trying every one. */
