@@ -137,7 +137,7 @@ public final class Balance {
         boolean stays = lines.stream().noneMatch(l -> wants(l.need(), l.lies()));
         Optional<Tried> change = stays ? Optional.empty() : change(layers, target);
         return new Gauge(
-                Because.house(verdict(lines, when)),
+                Because.house(verdict(lines, sealRule.isPresent(), when)),
                 lines,
                 sealRule,
                 stays ? Optional.empty() : Optional.of(said(change, sum, target)),
@@ -145,11 +145,14 @@ public final class Balance {
                 target.because().withSentence(figures(target, lines, change)));
     }
 
-    private static String verdict(List<Line> lines, String when) {
+    private static String verdict(List<Line> lines, boolean sealRule, String when) {
         List<String> asks = lines.stream()
                 .filter(l -> wants(l.need(), l.lies()))
                 .map(Balance::asks)
                 .toList();
+        if (asks.isEmpty() && sealRule) {
+            return "A little more seal %s: the rooms are dry.".formatted(when);
+        }
         return asks.isEmpty()
                 ? "Balanced %s: water, oil and seal are about what skin and air ask.".formatted(when)
                 : StringUtils.capitalize("%s %s.".formatted(String.join(", ", asks), when));

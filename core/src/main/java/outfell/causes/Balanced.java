@@ -107,7 +107,7 @@ public final class Balanced {
         return Because.house(other.chosen()
                 .map(c -> "%s in place of %s would bring it in. %s"
                         .formatted(name, c.product().name(), explainer.why(c, other.instead(), other.worth())))
-                .orElseGet(() -> "%s, added, would bring it in; it is not worth one more step here.".formatted(name)));
+                .orElseGet(() -> "%s, added, would bring it in; %s.".formatted(name, added(other.worth()))));
     }
 
     private String added(Worth with) {

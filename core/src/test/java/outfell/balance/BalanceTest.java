@@ -91,6 +91,15 @@ class BalanceTest {
     }
 
     @Test
+    void where_only_the_dry_room_speaks_against_it_that_is_the_verdict() {
+        Gauge gauge = gauge(NORMAL, 20, layer("serum", 0.5, 10, 0, 0), layer("cream", 0.72, 5, 8.2, 2));
+        assertThat(lie(gauge)).containsOnly(Lies.INSIDE);
+        assertThat(gauge.sealRule()).isPresent();
+        assertThat(gauge.stays()).isFalse();
+        assertThat(gauge.verdict().sentence()).isEqualTo("A little more seal by night: the rooms are dry.");
+    }
+
+    @Test
     void a_broken_dry_skin_wants_more_of_the_same_cream() {
         Target broken = moved(DRY, new Points(0, 40, 80));
         Gauge less = gauge(broken, 50, layer("cream", 0.8, 5, 18, 15));
