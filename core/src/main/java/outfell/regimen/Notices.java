@@ -34,8 +34,8 @@ final class Notices {
             case SCHOOL -> "another might keep more of what the method asks for";
             case REFINEMENT ->
                 "another might bring more, by at most %.0f of a hundred points".formatted(Math.ceil(unproven.gap()));
-            case BOTTLES -> "another might do with %.0f bottles less".formatted(Math.ceil(unproven.gap()));
-            case STEPS -> "another might do with %.0f steps less".formatted(Math.ceil(unproven.gap()));
+            case BOTTLES -> "another might do with fewer bottles, by at most %.0f".formatted(Math.ceil(unproven.gap()));
+            case STEPS -> "another might do with fewer steps, by at most %.0f".formatted(Math.ceil(unproven.gap()));
             case MONEY -> "another, as good, might be cheaper by at most %.2f a month".formatted(unproven.gap());
             case MILDNESS, NAME -> "others are as good";
         };
