@@ -34,6 +34,7 @@ class KillIT {
             throws Exception {
         Random random = new Random(SEED);
         Queue<String> answered = new ConcurrentLinkedQueue<>();
+        int looked = 0;
         Server server = new Server(data);
         try {
             for (int kill = 0; kill < KILLS; kill++) {
@@ -48,6 +49,7 @@ class KillIT {
                     assertThat(status(server.address() + "/api/clients/" + id))
                             .as("kill %d of %d: a client that was answered", kill + 1, KILLS)
                             .isEqualTo(200);
+                    looked++;
                 }
                 tell(kill + 1, answered.size());
                 // what survived one kill need not be asked for after each of the next
@@ -55,7 +57,7 @@ class KillIT {
                     answered.clear();
                 }
             }
-            assertThat(answered).as("writes that were answered").isNotEmpty();
+            assertThat(looked).as("writes that were answered and looked for").isPositive();
         } finally {
             server.stop();
         }
