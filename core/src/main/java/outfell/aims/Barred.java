@@ -1,7 +1,9 @@
 package outfell.aims;
 
 import java.time.format.DateTimeFormatter;
+import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -33,18 +35,33 @@ public final class Barred {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
 
     private final Consultation consultation;
-    private final SkinVerdict skin;
     private final SafetyVerdict safety;
     private final Patches patches;
     private final boolean sunscreen;
+    /** What one product by itself must never do on this skin, at any hour and at one. */
+    private final List<Meetings.Rule> ever;
+
+    private final Map<Part, List<Meetings.Rule>> hourly = new EnumMap<>(Part.class);
     /** Asked for every place of a plan: each product is judged once. */
     private final Map<ProductId, Optional<Because>> known = new HashMap<>();
 
     public Barred(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Patches patches, Asked asked) {
         this.consultation = consultation;
-        this.skin = skin;
         this.safety = safety;
         this.patches = patches;
+        List<Meetings.Rule> alone = consultation.house().conflicts().meetings().stream()
+                .filter(r -> r.where() == Meetings.Where.PRODUCT && r.meeting() == Meeting.NEVER)
+                .toList();
+        this.ever = alone.stream()
+                .filter(r -> r.hour().isEmpty() && holds(r, Part.EVENING, skin))
+                .toList();
+        for (Part part : Part.values()) {
+            hourly.put(
+                    part,
+                    alone.stream()
+                            .filter(r -> r.hour().isPresent() && holds(r, part, skin))
+                            .toList());
+        }
         Set<ProductId> out = consultation.byHand().left().stream()
                 .filter(c -> c.part() == Part.MORNING)
                 .map(Choice::product)
@@ -68,7 +85,12 @@ public final class Barred {
                 _ -> itself(p)
                         .or(() -> p.prescription()
                                 ? Optional.empty()
-                                : withoutSunscreen(p).or(() -> everMet(p))));
+                                : withoutSunscreen(p).or(() -> met(p, ever))));
+    }
+
+    /** Whether anything keeps it out: asked for a whole catalogue, most of which needs no sentence. */
+    public boolean bars(Product p) {
+        return safety.keepsOut(p) || anywhere(p).isPresent();
     }
 
     /** Whether nothing is known against it: its list, somebody's answers or a sunscreen are waited for. */
@@ -79,7 +101,7 @@ public final class Barred {
 
     /** The same, and what it must not do at that hour on this skin. */
     public Optional<Because> in(Part part, Product p) {
-        return anywhere(p).or(() -> p.prescription() ? Optional.empty() : metAt(part, p));
+        return anywhere(p).or(() -> p.prescription() ? Optional.empty() : met(p, hourly.getOrDefault(part, List.of())));
     }
 
     private Optional<Because> itself(Product p) {
@@ -140,27 +162,15 @@ public final class Barred {
         return p.actives().stream().anyMatch(a -> Actives.of(a.kind()).needsSunscreen());
     }
 
-    private Optional<Because> everMet(Product p) {
-        return met(p, Part.EVENING, false);
-    }
-
-    private Optional<Because> metAt(Part part, Product p) {
-        return met(p, part, true);
-    }
-
-    /** What one product by itself must never do on this skin. */
-    private Optional<Because> met(Product p, Part part, boolean hourly) {
-        return consultation.house().conflicts().meetings().stream()
-                .filter(r -> r.where() == Meetings.Where.PRODUCT && r.meeting() == Meeting.NEVER)
-                .filter(r -> r.hour().isPresent() == hourly)
+    private static Optional<Because> met(Product p, List<Meetings.Rule> rules) {
+        return rules.stream()
                 .filter(r -> r.a().test(p) && r.b().map(b -> b.test(p)).orElse(true))
-                .filter(r -> holds(r, part, skin))
                 .findFirst()
                 .map(r -> r.because()
                         .withSentence("Not %s on this skin%s. %s"
                                 .formatted(
                                         p.name(),
-                                        hourly ? " at this hour" : "",
+                                        r.hour().isPresent() ? " at this hour" : "",
                                         r.because().sentence())));
     }
 

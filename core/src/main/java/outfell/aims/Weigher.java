@@ -48,6 +48,7 @@ public final class Weigher {
     private final int firsts;
     private final Merits merits;
     private final Map<ProductId, Integer> rank = new HashMap<>();
+    private final Map<OnDays, Serves> serving = new HashMap<>();
     private final Map<OnDays, List<Benefits.Help>> benefits = new HashMap<>();
 
     public Weigher(
@@ -135,24 +136,7 @@ public final class Weigher {
         if (days == 0) {
             return Optional.empty();
         }
-        List<Benefits.Help> helps = new ArrayList<>();
-        double[] values = new double[concerns.size()];
-        int[] by = new int[concerns.size()];
-        int[] grades = new int[firsts];
-        for (Benefits.Help help : helps(p, hand.daysOr(rationed ? uses.inTime(p) : 7))) {
-            for (int c = 0; c < values.length; c++) {
-                double points = help.share() * concerns.get(c).weight();
-                boolean reason = c < firsts ? grade(help) > 0 : points >= yardstick.leastHelp();
-                if (help.concern() == concerns.get(c).concern() && reason) {
-                    helps.add(help);
-                    values[c] = points;
-                    by[c] = help.active().ordinal();
-                    if (c < firsts) {
-                        grades[c] = grade(help);
-                    }
-                }
-            }
-        }
+        Serves serves = serves(p, hand.daysOr(rationed ? uses.inTime(p) : 7));
         List<Point> points = merits.of(p, part, asking);
         boolean strong = rationed && !p.kind().comesOff();
         Parting.Bits bits = parting.of(p);
@@ -162,12 +146,10 @@ public final class Weigher {
                 points,
                 new Option(
                         rank.getOrDefault(p.id(), 0),
-                        grades,
-                        values,
-                        IntStream.range(0, values.length)
-                                .filter(c -> values[c] > 0)
-                                .toArray(),
-                        by,
+                        serves.grades(),
+                        serves.points(),
+                        serves.on(),
+                        serves.by(),
                         sum(points, Aim.COMFORT),
                         sum(points, Aim.SCHOOL),
                         sum(points, Aim.REFINEMENT),
@@ -183,14 +165,51 @@ public final class Weigher {
                 rationed,
                 days,
                 strong && uses.isNew(p) && !p.prescription(),
-                helps));
+                serves.helps()));
+    }
+
+    /**
+     * What a product does for each concern, at so many days a week.
+     *
+     * @param grades by first concern: 0 not to speak of, 1 somewhat, 2 well
+     * @param points by concern
+     * @param on concerns with points
+     * @param by the active that does it, by concern
+     */
+    private record Serves(List<Benefits.Help> helps, int[] grades, double[] points, int[] on, int[] by) {}
+
+    private Serves serves(Product p, int days) {
+        return serving.computeIfAbsent(new OnDays(p.id(), days), _ -> {
+            List<Benefits.Help> helps = new ArrayList<>();
+            double[] values = new double[concerns.size()];
+            int[] by = new int[concerns.size()];
+            int[] grades = new int[firsts];
+            for (Benefits.Help help : helps(p, days)) {
+                for (int c = 0; c < values.length; c++) {
+                    double points = help.share() * concerns.get(c).weight();
+                    boolean reason = c < firsts ? grade(help) > 0 : points >= yardstick.leastHelp();
+                    if (help.concern() == concerns.get(c).concern() && reason) {
+                        helps.add(help);
+                        values[c] = points;
+                        by[c] = help.active().ordinal();
+                        if (c < firsts) {
+                            grades[c] = grade(help);
+                        }
+                    }
+                }
+            }
+            int[] on =
+                    IntStream.range(0, values.length).filter(c -> values[c] > 0).toArray();
+            return new Serves(List.copyOf(helps), grades, values, on, by);
+        });
     }
 
     private static double sum(List<Point> points, Aim aim) {
-        return points.stream()
-                .filter(p -> p.aim() == aim)
-                .mapToDouble(Point::points)
-                .sum();
+        double sum = 0;
+        for (Point point : points) {
+            sum += point.aim() == aim ? point.points() : 0;
+        }
+        return sum;
     }
 
     /** How well a help serves a first concern: 0 not to speak of, 1 somewhat, 2 well. */

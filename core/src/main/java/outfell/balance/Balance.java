@@ -145,6 +145,17 @@ public final class Balance {
                 target.because().withSentence(figures(target, lines, change)));
     }
 
+    /** Whether a gauge of these layers would say that nothing need change: asked for many plans at once. */
+    public static boolean stays(List<Layer> layers, Target target, double roomHumidity) {
+        Points sum = felt(sum(layers));
+        for (Need need : Need.values()) {
+            if (wants(need, lies(sum.of(need), target.of(need)))) {
+                return false;
+            }
+        }
+        return sealRule(sum, roomHumidity).isEmpty();
+    }
+
     private static String verdict(List<Line> lines, boolean sealRule, String when) {
         List<String> asks = lines.stream()
                 .filter(l -> wants(l.need(), l.lies()))

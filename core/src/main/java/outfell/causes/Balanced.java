@@ -73,33 +73,41 @@ public final class Balanced {
                 > 1;
     }
 
-    private record Other(Candidate instead, Optional<Candidate> chosen, Worth worth) {}
+    private record Other(int slot, Candidate instead, Optional<Candidate> chosen, Worth worth) {}
 
     /** The best plan with one thing exchanged that would be inside, and what puts it behind; or that there is none. */
     private Because whyNot(Part part) {
         return IntStream.range(0, slots.size())
                 .filter(s -> slots.get(s).part() == part && !slots.get(s).pinned())
                 .boxed()
-                .flatMap(s -> others(part, s))
-                .max(Comparator.comparing(Other::worth)
-                        .thenComparing(o -> o.instead().product().id(), Comparator.reverseOrder()))
+                .flatMap(this::others)
+                .sorted(Comparator.comparing(Other::worth)
+                        .reversed()
+                        .thenComparing(o -> o.instead().product().id()))
+                .filter(o -> stays(part, o))
+                .findFirst()
                 .map(this::said)
                 .orElseGet(() -> Because.house(
                         "No one thing that suits this skin and that the limits hold would bring it in by itself."));
     }
 
-    private Stream<Other> others(Part part, int s) {
+    private Stream<Other> others(int s) {
         List<Candidate> candidates = slots.get(s).candidates();
         List<Optional<Worth>> worths = found.within().with(found.chosen(), s);
         return IntStream.range(0, candidates.size())
                 .filter(i -> worths.get(i).isPresent() && !found.chosen().contains(Optional.of(candidates.get(i))))
-                .filter(i -> {
-                    List<Optional<Candidate>> plan = new ArrayList<>(found.chosen());
-                    plan.set(s, Optional.of(candidates.get(i)));
-                    return gauge(part, plan).stays();
-                })
                 .mapToObj(i -> new Other(
-                        candidates.get(i), found.chosen().get(s), worths.get(i).orElseThrow()));
+                        s,
+                        candidates.get(i),
+                        found.chosen().get(s),
+                        worths.get(i).orElseThrow()));
+    }
+
+    private boolean stays(Part part, Other other) {
+        List<Optional<Candidate>> plan = new ArrayList<>(found.chosen());
+        plan.set(other.slot(), Optional.of(other.instead()));
+        return Balance.stays(
+                layers(part, plan), weigher.target(part), asked.air().roomHumidity());
     }
 
     private Because said(Other other) {

@@ -40,7 +40,9 @@ final class Relaxed {
     private final List<Row> rows;
     private final Unit[][] units;
     private final double[][] brings;
+    /** By row and line, what each unit adds to it: a line that costs nothing is not read. */
     private final double[][][] adds;
+
     private final double[] most;
     private final @Nullable Repeats repeats;
     private final Repeats.Items[][] items;
@@ -92,7 +94,7 @@ final class Relaxed {
         for (int r = 0; r < n; r++) {
             units[r] = rows.get(r).units().toArray(Unit[]::new);
             brings[r] = Arrays.stream(units[r]).mapToDouble(goal).toArray();
-            adds[r] = Arrays.stream(units[r]).map(lines::of).toArray(double[][]::new);
+            adds[r] = byLine(units[r], lines);
             items[r] = repeats == null
                     ? new Repeats.Items[0]
                     : Arrays.stream(units[r]).map(repeats::items).toArray(Repeats.Items[]::new);
@@ -100,20 +102,31 @@ final class Relaxed {
         scale();
     }
 
+    private double[][] byLine(Unit[] row, Lines lines) {
+        double[][] all = new double[most.length][row.length];
+        for (int i = 0; i < row.length; i++) {
+            double[] of = lines.of(row[i]);
+            for (int l = 0; l < of.length; l++) {
+                all[l][i] = of[l];
+            }
+        }
+        return all;
+    }
+
     /** A line says the same whatever its unit; with like units the steps are of like length. */
     private void scale() {
         for (int l = 0; l < most.length; l++) {
             double largest = 0;
             for (double[][] row : adds) {
-                for (double[] o : row) {
-                    largest = Math.max(largest, Math.abs(o[l]));
+                for (double add : row[l]) {
+                    largest = Math.max(largest, Math.abs(add));
                 }
             }
             if (largest > 0) {
                 most[l] /= largest;
                 for (double[][] row : adds) {
-                    for (double[] o : row) {
-                        o[l] /= largest;
+                    for (int i = 0; i < row[l].length; i++) {
+                        row[l][i] /= largest;
                     }
                 }
             }
@@ -267,9 +280,9 @@ final class Relaxed {
     }
 
     private void take(int r, int i, Slopes slopes) {
-        double[] a = adds[r][i];
+        double[][] a = adds[r];
         for (int l = 0; l < a.length; l++) {
-            slopes.lines[l] -= a[l];
+            slopes.lines[l] -= a[l][i];
         }
         if (repeats != null) {
             slopes.refined += repeats.adds(items[r][i]);
@@ -279,14 +292,17 @@ final class Relaxed {
 
     private double[] nets(int r) {
         double[] nets = brings[r].clone();
-        for (int i = 0; i < nets.length; i++) {
-            double[] a = adds[r][i];
-            double sum = 0;
-            for (int l = 0; l < price.length; l++) {
-                sum += price[l] * a[l];
+        for (int l = 0; l < price.length; l++) {
+            double cost = price[l];
+            if (cost != 0) {
+                double[] a = adds[r][l];
+                for (int i = 0; i < nets.length; i++) {
+                    nets[i] -= cost * a[i];
+                }
             }
-            nets[i] -= sum;
-            if (repeats != null && refinement > 0) {
+        }
+        if (repeats != null && refinement > 0) {
+            for (int i = 0; i < nets.length; i++) {
                 nets[i] += refinement * repeats.adds(items[r][i]);
             }
         }

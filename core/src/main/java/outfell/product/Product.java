@@ -1,5 +1,6 @@
 package outfell.product;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,8 @@ import outfell.knowledge.Because;
  * @param price in the practice's currency; 0 when not known
  * @param texture 1 water-thin to 8 ointment; a liquid plant oil is 6.5
  * @param waterFree whether it holds no water phase
+ * @param tags kinds of what is certain to be in it or stands in its name
+ * @param mayHold the same with what its list says that it may contain, and what a name may be a misprint of
  * @param spf on the pack; 0 for none
  * @param prescription whether a prescriber owns its strength and nights
  * @param clogging how many of its ingredients old scores call highly comedogenic, above one percent; debated
@@ -37,6 +40,7 @@ public record Product(
         Composition composition,
         List<ActiveIn> actives,
         Set<Tag> tags,
+        Set<Tag> mayHold,
         int spf,
         boolean prescription,
         int clogging,
@@ -55,6 +59,11 @@ public record Product(
             }
         }
         return false;
+    }
+
+    /** Whether any line of its list, its name, or what one may be a misprint of, is of one of those kinds. */
+    public boolean mayHold(Set<Tag> kinds) {
+        return !Collections.disjoint(kinds, mayHold);
     }
 
     /** Whether a line of its list, or its name, is of that kind. */
@@ -202,6 +211,7 @@ public record Product(
     public Product {
         actives = List.copyOf(actives);
         tags = Set.copyOf(tags);
+        mayHold = Set.copyOf(mayHold);
         findings = List.copyOf(findings);
     }
 

@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Certainty;
 
@@ -60,6 +61,7 @@ public final class ProductReader {
                 composition,
                 actives,
                 tags(held),
+                mayHold(label),
                 spf,
                 facts.prescription(),
                 (int) certain.stream()
@@ -97,6 +99,14 @@ public final class ProductReader {
     private static Set<Tag> tags(List<LabelLine> certain) {
         Set<Tag> tags = EnumSet.noneOf(Tag.class);
         certain.forEach(l -> l.ingredient().ifPresent(i -> tags.addAll(i.tags())));
+        return tags;
+    }
+
+    private static Set<Tag> mayHold(Label label) {
+        Set<Tag> tags = EnumSet.noneOf(Tag.class);
+        label.all()
+                .flatMap(l -> Stream.concat(l.ingredient().stream(), l.maybe().stream()))
+                .forEach(i -> tags.addAll(i.tags()));
         return tags;
     }
 

@@ -76,9 +76,8 @@ final class Draft {
         this.method = consultation.method();
         this.patches = new Patches(consultation.patches(), skin.sensitivity().treatAsSensitive());
         this.barred = new Barred(consultation, skin, safety, patches, asked);
-        this.allowed = consultation.products().stream()
-                .filter(p -> barred.anywhere(p).isEmpty())
-                .toList();
+        this.allowed =
+                consultation.products().stream().filter(p -> !barred.bars(p)).toList();
         this.uses = new Uses(consultation, asked, tolerance);
         this.adjustments = new Adjustments(consultation, uses, tolerance);
         Parting parting = new Parting(consultation, uses);

@@ -52,7 +52,7 @@ final class Notices {
                         b.because(),
                         b.guess(),
                         consultation.products().stream()
-                                .filter(p -> b.forbids(p).isPresent())
+                                .filter(p -> b.keepsOut(p))
                                 .map(Product::name)
                                 .distinct()
                                 .toList()))

@@ -160,6 +160,20 @@ public record Ban(
                 : Optional.empty();
     }
 
+    /** Whether this product is out: asked for a whole catalogue, and says no reason. */
+    public boolean keepsOut(Product product) {
+        return !product.prescription() && (speaksOf(product) || (product.label().unread() && readFrom()));
+    }
+
+    /** Whether this product is what the ban speaks of, whoever owns it. */
+    boolean speaksOf(Product product) {
+        return said.map(meant -> meant.in(product).isPresent())
+                .orElseGet(() -> ingredient(product).isPresent()
+                        || family(product).isPresent()
+                        || thick(product)
+                        || otherKind(product));
+    }
+
     /** Why this product is what the ban speaks of, whoever owns it; or nothing. */
     Optional<Because> matches(Product product) {
         if (said.isPresent()) {
@@ -170,34 +184,38 @@ public record Ban(
                                     .formatted(product.name(), what, said.get().word())));
         }
         return ingredient(product)
-                .or(() -> family(product))
+                .map(Ban::printed)
+                .or(() -> family(product).map(this::words))
                 .map(what -> because.withSentence("%s holds %s%s %s"
                         .formatted(product.name(), what, what.endsWith(".") ? "" : ".", because.sentence())))
                 .or(() -> kind(product));
     }
 
     private Optional<Because> kind(Product product) {
-        boolean thick = product.kind() == StepKind.MOISTURISER && product.texture() > out.textureOver();
-        boolean other = !out.only().isEmpty() && !out.only().contains(product.kind());
-        if (thick) {
+        if (thick(product)) {
             return Optional.of(
                     because.withSentence("%s is a rich cream. %s".formatted(product.name(), because.sentence())));
         }
-        return out.kinds().contains(product.kind()) || other
+        return otherKind(product)
                 ? Optional.of(because.withSentence(
                         "%s is %s. %s".formatted(product.name(), Kinds.one(product.kind()), because.sentence())))
                 : Optional.empty();
     }
 
-    private Optional<String> ingredient(Product product) {
-        if (out.leaveOn() && product.kind().comesOff()) {
+    private boolean thick(Product product) {
+        return product.kind() == StepKind.MOISTURISER && product.texture() > out.textureOver();
+    }
+
+    private boolean otherKind(Product product) {
+        return out.kinds().contains(product.kind())
+                || (!out.only().isEmpty() && !out.only().contains(product.kind()));
+    }
+
+    private Optional<LabelLine> ingredient(Product product) {
+        if (!product.mayHold(out.tags()) || (out.leaveOn() && product.kind().comesOff())) {
             return Optional.empty();
         }
-        return product.label()
-                .all()
-                .filter(l -> l.is(out.tags()))
-                .map(Ban::printed)
-                .findFirst();
+        return product.label().all().filter(l -> l.is(out.tags())).findFirst();
     }
 
     private static String printed(LabelLine line) {
@@ -209,12 +227,14 @@ public record Ban(
                         .formatted(line.printed(), line.maybe().getFirst().inci());
     }
 
-    private Optional<String> family(Product product) {
+    private Optional<ActiveIn> family(Product product) {
+        if (out.actives().isEmpty() && out.over().isEmpty()) {
+            return Optional.empty();
+        }
         double left = Kinds.of(product.kind()).left();
         return product.actives().stream()
                 .filter(a -> left == 1 || Actives.of(a.kind()).actsRinsed())
                 .filter(a -> isOut(a, left))
-                .map(this::words)
                 .findFirst();
     }
 

@@ -117,12 +117,10 @@ public record SafetyVerdict(
 
     /** Whether nothing is known against a product: it only waits until its list is read, or until everybody's questions are asked. */
     public boolean onlyWaits(Product product) {
-        List<Ban> against =
-                bans.stream().filter(b -> b.forbids(product).isPresent()).toList();
+        List<Ban> against = bans.stream().filter(b -> b.keepsOut(product)).toList();
         return product.harms().isEmpty()
                 && !against.isEmpty()
-                && against.stream()
-                        .allMatch(b -> b.waitsForAsking() || b.matches(product).isEmpty());
+                && against.stream().allMatch(b -> b.waitsForAsking() || !b.speaksOf(product));
     }
 
     public List<Referral> open() {
@@ -131,22 +129,30 @@ public record SafetyVerdict(
 
     /** What keeps the product out: the harm that it does to anybody, or the first ban of the table. */
     public Optional<Because> forbids(Product product) {
-        return allAgainst(product).stream().findFirst();
+        return against(product).findFirst();
+    }
+
+    /** Whether anything keeps the product out: asked for a whole catalogue, and says no reason. */
+    public boolean keepsOut(Product product) {
+        return !product.harms().isEmpty() || bans.stream().anyMatch(b -> b.keepsOut(product));
     }
 
     /** Everything that keeps the product out: harms first, then bans in the order of the table. */
     public List<Because> allAgainst(Product product) {
+        return against(product).toList();
+    }
+
+    private Stream<Because> against(Product product) {
         return Stream.concat(
-                        product.harms().stream(),
-                        bans.stream().map(b -> b.forbids(product)).flatMap(Optional::stream))
-                .toList();
+                product.harms().stream(),
+                bans.stream().map(b -> b.forbids(product)).flatMap(Optional::stream));
     }
 
     /** What a prescriber must hear of a prescribed product: the ban that it would fall under, and the others by name. */
     public Optional<Because> tellPrescriber(Product product) {
         List<Ban> against = bans.stream()
                 .filter(b -> product.prescription() && !b.beside())
-                .filter(b -> b.matches(product).isPresent())
+                .filter(b -> b.speaksOf(product))
                 .toList();
         String others = against.stream().skip(1).map(Ban::name).distinct().collect(Collectors.joining(", "));
         String also = others.isEmpty() ? "" : " Also against it: %s.".formatted(others);
