@@ -12,7 +12,8 @@ import java.util.random.RandomGeneratorFactory;
 import outfell.climate.Site;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Taste;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Taste;
 import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -54,8 +55,7 @@ public final class Faces {
         return new Consultation(
                 face,
                 Answers.none(LocalDate.of(2026, 11, 25)),
-                new Consultation.Life(
-                        10, 20, 9, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()),
+                new Life(10, 20, 9, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()),
                 Set.of(),
                 List.of(),
                 catalogue,

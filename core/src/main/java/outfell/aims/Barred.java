@@ -13,7 +13,7 @@ import outfell.conflict.Meeting;
 import outfell.conflict.Meetings;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
-import outfell.consultation.Consultation.Taste;
+import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.product.Actives;

@@ -7,6 +7,7 @@ import outfell.aims.Weigher.Asking;
 import outfell.choice.Worth.Aim;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
+import outfell.consultation.Life;
 import outfell.consultation.Yardstick;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -122,7 +123,7 @@ final class Merits {
                 && skin.sensitivity().treatAsSensitive()) {
             points.add(new Point(Aim.COMFORT, "perfume on a sensitive skin", -yardstick.fragranceSensitive()));
         }
-        Tastes.against(consultation.life(), p, Consultation.Taste.RATHER_NOT)
+        Tastes.against(consultation.life(), p, Life.Taste.RATHER_NOT)
                 .forEach(t -> points.add(new Point(Aim.REFINEMENT, t.point(), -yardstick.disliked())));
     }
 

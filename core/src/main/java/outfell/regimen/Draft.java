@@ -22,6 +22,7 @@ import outfell.causes.Balanced;
 import outfell.causes.Explainer;
 import outfell.causes.Ladder;
 import outfell.consultation.Consultation;
+import outfell.consultation.Life;
 import outfell.hand.Adjustments;
 import outfell.hand.Pins;
 import outfell.hand.Refusal;
@@ -132,7 +133,7 @@ final class Draft {
     /** For each of the client's limits, what less would take and what more would buy. */
     List<Ladder> ladders() {
         Chosen chosen = choose();
-        Consultation.Life life = consultation.life();
+        Life life = consultation.life();
         return Stream.of(Ladder.Limit.values())
                 .map(l -> switch (l) {
                     case MONEY -> ladder(l, life.budget().stream().boxed().findFirst(), MORE_MONEY, chosen);

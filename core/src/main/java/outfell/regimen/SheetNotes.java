@@ -1,8 +1,8 @@
 package outfell.regimen;
 
 import java.util.List;
-import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Place;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Place;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -36,7 +36,7 @@ public final class SheetNotes {
     private SheetNotes() {}
 
     /** @param hold how long the plan is kept as it is, in words */
-    static List<SheetNote> of(List<String> strong, Consultation.Life life, boolean firstCleanse, String hold) {
+    static List<SheetNote> of(List<String> strong, Life life, boolean firstCleanse, String hold) {
         return RULES.stream()
                 .filter(r -> switch (r.when()) {
                     case ALWAYS -> true;

@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
-import outfell.consultation.Consultation.Life;
+import outfell.consultation.Life;
 import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.routine.Part;

@@ -19,6 +19,7 @@ import outfell.conflict.Interactions;
 import outfell.conflict.Meeting;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
+import outfell.consultation.Life;
 import outfell.knowledge.Because;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -106,7 +107,7 @@ class FindingsTest {
                     Consultations.CATALOGUE,
                     List.of(),
                     Consultations.NOTHING,
-                    Consultation.Life.USUAL);
+                    Life.USUAL);
             assertThat(Planner.findings(c)).as("seed %d", seed).noneMatch(Met::grave);
         }
     }
@@ -161,7 +162,7 @@ class FindingsTest {
                                 Consultations.CATALOGUE,
                                 List.of(),
                                 Consultations.NOTHING,
-                                Consultation.Life.USUAL)
+                                Life.USUAL)
                         .with(new Choice(Part.EVENING, new ProductId("retinal-cream-005")))
                         .with(new Choice(Part.EVENING, new ProductId("balm-seal"))))
                 .filter(x -> Planner.findings(x).stream().anyMatch(f -> f.id().equals("seal-over-retinoid")))
@@ -214,7 +215,7 @@ class FindingsTest {
                         both,
                         List.of(),
                         Consultations.NOTHING,
-                        Consultation.Life.USUAL)
+                        Life.USUAL)
                 .with(new Choice(Part.EVENING, a.id()));
         Optional<Because> refusal = Planner.refusal(tolerant, new Choice(Part.EVENING, b.id()));
         assertThat(refusal.map(Because::sentence).orElse("Peroxide")).contains("Peroxide");
@@ -232,7 +233,7 @@ class FindingsTest {
                         catalogue,
                         List.of(),
                         Consultations.NOTHING,
-                        Consultation.Life.USUAL)
+                        Life.USUAL)
                 .with(new Choice(part, extra.id()));
     }
 

@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Life;
+import outfell.consultation.Life;
 import outfell.consultation.Yardstick;
 import outfell.knowledge.Because;
 import outfell.method.Method;

@@ -13,8 +13,8 @@ import outfell.causes.Ladder;
 import outfell.causes.Ladder.Rung;
 import outfell.causes.Ladder.Where;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Life;
-import outfell.consultation.Consultation.Taste;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Taste;
 import outfell.routine.Part;
 
 /** Each rung is the plan that its limit gives; they rise, and the standing plan is one of them. */

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Life;
+import outfell.consultation.Life;
 import outfell.method.Methods;
 import outfell.product.StepKind;
 import outfell.routine.Part;

@@ -9,7 +9,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import outfell.aims.Parting;
 import outfell.aims.Uses;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Life;
+import outfell.consultation.Life;
 import outfell.product.Product;
 import outfell.safety.SafetyScreen;
 import outfell.skin.SkinReader;

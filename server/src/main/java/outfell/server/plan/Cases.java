@@ -14,6 +14,7 @@ import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
+import outfell.consultation.Life;
 import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.Product;
@@ -296,10 +297,10 @@ public final class Cases {
         return Set.copyOf(new HashSet<>(intake.matters()));
     }
 
-    private static Consultation.Life life(CaseDocument.Intake i) {
+    private static Life life(CaseDocument.Intake i) {
         return at(
                 "/intake",
-                () -> new Consultation.Life(
+                () -> new Life(
                         i.morningMinutes(),
                         i.eveningMinutes(),
                         i.mostSteps(),

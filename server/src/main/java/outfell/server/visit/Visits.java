@@ -24,7 +24,8 @@ import org.springframework.transaction.annotation.Transactional;
 import outfell.causes.Ladder;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
-import outfell.consultation.Consultation.Taste;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
 import outfell.method.Methods;
 import outfell.product.Product;
@@ -503,7 +504,7 @@ public class Visits {
     }
 
     private static CaseDocument.Intake unasked() {
-        Consultation.Life usual = Consultation.Life.USUAL;
+        Life usual = Life.USUAL;
         return new CaseDocument.Intake(
                 Sites.all().getFirst().id(),
                 List.of(),

@@ -12,6 +12,7 @@ import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
+import outfell.consultation.Life;
 import outfell.consultation.Patience;
 import outfell.method.Methods;
 import outfell.product.StarterCatalogue;
@@ -65,7 +66,7 @@ class AsksTest {
                 new SkinReading(
                         List.of(), List.of(), ProbeConditions.UNSTATED, History.NONE, List.of(), List.of(), List.of()),
                 Answers.none(LocalDate.of(2026, 11, 25)),
-                Consultation.Life.USUAL,
+                Life.USUAL,
                 Set.of(),
                 List.of(),
                 StarterCatalogue.products(),
