@@ -42,8 +42,10 @@ export const keys = {
   moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
   plans: (visit: string) => ['plan', visit] as const,
-  plan: (visit: string, version: number, month: Month, shelf: string, instead = '') =>
-    ['plan', visit, version, month, shelf, instead] as const,
+  plan: (visit: string, version: number, month: Month, shelf: string) =>
+    ['plan', visit, version, month, shelf] as const,
+  changes: (visit: string, version: number, month: Month, instead = '') =>
+    ['plan', 'changes', visit, version, month, instead] as const,
   kept: (visit: string) => ['kept', visit] as const,
   before: (visit: string) => ['before', visit] as const,
   others: (client: string) => ['others', client] as const,
@@ -256,6 +258,19 @@ export const useFindings = (visit: string, version: number) =>
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/plan/findings', { params: { path: { id: visit } }, signal })),
     placeholderData: keepPreviousData,
+  })
+
+/** What another month, or the method in place of another, changes in the plan; each with what did it. */
+export const useChanges = (visit: string, version: number, month: Month, instead?: string) =>
+  useQuery({
+    queryKey: keys.changes(visit, version, month, instead),
+    queryFn: ({ signal }) =>
+      ask(
+        api.GET('/api/visits/{id}/plan/changes', {
+          params: { path: { id: visit }, query: { month, instead } },
+          signal,
+        }),
+      ),
   })
 
 /** For each of the client's limits, what less would take from the plan and what more would buy. */

@@ -500,6 +500,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/ladders": {
         parameters: {
             query?: never;
@@ -1092,6 +1108,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/plan/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/plan/computed": {
         parameters: {
             query?: never;
@@ -1383,14 +1415,18 @@ export interface components {
             name: string;
         };
         Change: {
-            because: components["schemas"]["Because"];
+            because: components["schemas"]["Because"][];
+            /** @enum {string} */
+            cause: "SAFETY" | "SKIN" | "AIR" | "METHOD" | "MONEY" | "MINUTES" | "STEPS" | "NIGHTS" | "SHELF" | "TASTE" | "DAY" | "TIME" | "HAND" | "PRACTICE" | "CHOICE";
             from: string;
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            limit?: components["schemas"]["Because"];
             /** @enum {string} */
             part: "MORNING" | "EVENING";
             to: string;
-            what: string;
+            /** @enum {string} */
+            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "MOVED";
         };
         ChangeView: {
             id: string;
@@ -2218,7 +2254,6 @@ export interface components {
             type: number;
         };
         PlanAnswer: {
-            changes: components["schemas"]["Change"][];
             regimen?: components["schemas"]["Regimen"];
             /** @enum {string} */
             status: "PLANNED" | "REFER_FIRST";
@@ -2902,6 +2937,10 @@ export interface components {
         Turn: {
             face: string;
             plugged: boolean;
+        };
+        TwoCases: {
+            from: components["schemas"]["CaseDocument"];
+            to: components["schemas"]["CaseDocument"];
         };
         Use: {
             /** Format: int32 */
@@ -4007,6 +4046,30 @@ export interface operations {
             };
         };
     };
+    changes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TwoCases"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Change"][];
+                };
+            };
+        };
+    };
     ladders: {
         parameters: {
             query?: never;
@@ -5053,7 +5116,6 @@ export interface operations {
         parameters: {
             query: {
                 month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
-                instead?: string;
             };
             header?: never;
             path: {
@@ -5070,6 +5132,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+        };
+    };
+    changes_1: {
+        parameters: {
+            query: {
+                month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+                instead?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Change"][];
                 };
             };
         };

@@ -1,9 +1,8 @@
 import { useState } from 'react'
 import Button from '@mui/material/Button'
-import type { Schemas } from '../api/client'
 import { useComputed } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
-import { partName } from '../shared/format'
+import { ChangeList } from './Changes'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
 
@@ -25,21 +24,5 @@ export function AgainstComputed({ context }: { context: VisitContext }) {
         </>
       )}
     </div>
-  )
-}
-
-/** Changes, each with its routine, what happened and why. */
-export function ChangeList({ changes }: { changes: Schemas['Change'][] }) {
-  return (
-    <ul>
-      {changes.map((c) => (
-        <li key={c.part + c.kind + c.what + c.from + c.to}>
-          <b>
-            {partName(c.part)}, {c.what}:
-          </b>{' '}
-          {[...new Set([c.from, c.to])].filter((x) => x !== '').join(' → ')}. {c.because.sentence}
-        </li>
-      ))}
-    </ul>
   )
 }

@@ -8,6 +8,7 @@ const because = (sentence: string) => ({ sentence, evidence: 'CONVENTION', sourc
 let compared: Schemas['Compared'] | null = null
 
 vi.mock('../api/hooks', () => ({
+  useVocabulary: () => ({ data: undefined }),
   useProductsNamed: (ids: string[]) =>
     ids.map((id) => ({ data: { product: { id, name: id === 'serum' ? 'Calm serum' : 'Rich cream' } } })),
   useComputed: (_: string, __: number, wanted: boolean) => ({ data: wanted ? compared : undefined }),
@@ -89,10 +90,11 @@ test('held against the computed plan it says what differs and what it costs', ()
       {
         part: 'EVENING',
         kind: 'MOISTURISER',
-        what: 'moved',
+        what: 'MOVED',
         from: 'Rich cream',
         to: 'Rich cream',
-        because: because('By hand: stings otherwise'),
+        cause: 'HAND',
+        because: [because('Rich cream is changed by hand in the evening: stings otherwise.')],
       },
     ],
     behind: 3,
@@ -105,7 +107,7 @@ test('held against the computed plan it says what differs and what it costs', ()
   expect(screen.queryByText(/earns 3 points more/)).toBeNull()
   fireEvent.click(screen.getByRole('button', { name: 'Hold it against the computed plan' }))
   expect(screen.getByText(/earns 3 points more/)).toBeVisible()
-  expect(screen.getByText(/Rich cream\. By hand: stings otherwise/)).toBeVisible()
+  expect(screen.getByText(/changed by hand in the evening: stings otherwise/)).toBeVisible()
 })
 
 test('nothing by hand, nothing shown', () => {

@@ -17,7 +17,6 @@ import {
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
 import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
-import { Why } from '../shared/Why'
 import { Key, PatternSet } from '../strip/Bands'
 import { units } from '../strip/layout'
 import { StepList, Strip } from '../strip/Strip'
@@ -25,7 +24,7 @@ import { Timeline } from '../strip/Timeline'
 import { Referrals } from '../visit/Referrals'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
-import { ChangeList } from './AgainstComputed'
+import { MethodChanges, MonthChanges } from './Changes'
 import { StepDetail } from './StepDetail'
 import { Below } from './Below'
 import { MethodTable } from './MethodTable'
@@ -48,7 +47,7 @@ export default function RegimenPage() {
   const [sideBySide, setSideBySide] = useState(false)
   const held =
     instead !== null && instead !== document.method && shown === document.month ? instead : undefined
-  const plan = usePlan(context, shown, held)
+  const plan = usePlan(context, shown)
   const why = withheld(context)
   const { undo, redo } = context.work
   if (plan.isError) {
@@ -245,12 +244,8 @@ function Answer({
   if (!answer.regimen) return <ReferFirst answer={answer} />
   return (
     <div aria-busy={!fresh}>
-      {shown !== own && (
-        <Changes answer={answer} shown={shown} own={own} context={context} setShown={setShown} />
-      )}
-      {instead !== undefined && fresh && (
-        <MethodChanges context={context} answer={answer} instead={instead} fold={fold} />
-      )}
+      {shown !== own && <MonthChanges context={context} shown={shown} setShown={setShown} />}
+      {instead !== undefined && fresh && <MethodChanges context={context} instead={instead} fold={fold} />}
       <Board context={context} regimen={answer.regimen} />
       <Below context={context} regimen={answer.regimen} answer={answer} />
     </div>
@@ -263,92 +258,6 @@ function ReferFirst({ answer }: { answer: PlanAnswer }) {
     <div className="page">
       <Referrals referrals={answer.verdict.safety.referrals} />
     </div>
-  )
-}
-
-function Changes({
-  answer,
-  shown,
-  own,
-  context,
-  setShown,
-}: {
-  answer: PlanAnswer
-  shown: Month
-  own: Month
-  context: VisitContext
-  setShown: (month: Month) => void
-}) {
-  const n = answer.changes.length
-  return (
-    <section className="changes" aria-label={say('regimen.whatChanges', { shown: monthName(shown) })}>
-      <h2>
-        {n === 0
-          ? say('regimen.changesNothing', { shown: monthName(shown) })
-          : say('regimen.changes', {
-              shown: monthName(shown),
-              n,
-              value: n === 1 ? say('regimen.step') : say('regimen.steps'),
-            })}
-      </h2>
-      <ul>
-        {answer.changes.map((c) => (
-          <li key={c.part + c.kind + c.from + c.to}>
-            <b>
-              {partName(c.part)}, {c.what}:
-            </b>{' '}
-            {[c.from, c.to].filter((x) => x !== '').join(' → ')}. <Why because={c.because} />
-          </li>
-        ))}
-      </ul>
-      <div className="row">
-        <Button onClick={() => setShown(own)}>{say('regimen.backTo', { own: monthName(own) })}</Button>
-        <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
-          {say('regimen.planTheVisitFor', { shown: monthName(shown) })}
-        </Button>
-      </div>
-    </section>
-  )
-}
-
-/** What another method moved, put in and took out, and which of its answers lies behind it. */
-function MethodChanges({
-  context,
-  answer,
-  instead,
-  fold,
-}: {
-  context: VisitContext
-  answer: PlanAnswer
-  instead: string
-  fold: () => void
-}) {
-  const methods = useMethods().data?.methods ?? []
-  const name = (id: string) => methods.find((m) => m.id === id)?.name ?? id
-  const method = context.work.draft.document.method
-  const n = answer.changes.length
-  return (
-    <section className="changes" aria-label={say('regimen.whatChanges2', { method: name(method) })}>
-      <h2>
-        {name(method)}
-        {say('regimen.inPlaceOf')}
-        {name(instead)}
-        {say('regimen.changes2')}{' '}
-        {n === 0 ? say('regimen.nothing') : `${n} ${n === 1 ? say('regimen.step') : say('regimen.steps')}`}
-      </h2>
-      <ChangeList changes={answer.changes} />
-      <div className="row">
-        <Button
-          onClick={() => {
-            fold()
-            context.work.change((d) => ({ ...d, method: instead }))
-          }}
-        >
-          {say('regimen.backTo2', { instead: name(instead) })}
-        </Button>
-        <Button onClick={fold}>{say('regimen.foldThis')}</Button>
-      </div>
-    </section>
   )
 }
 

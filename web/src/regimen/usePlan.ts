@@ -4,17 +4,17 @@ import { keys, useShelf } from '../api/hooks'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
 
-/** The plan of a month, for the visit as it is saved; held against the plan of another method when one is named. */
-export function usePlan({ visit, work }: VisitContext, month: Month, instead?: string) {
+/** The plan of a month, for the visit as it is saved. */
+export function usePlan({ visit, work }: VisitContext, month: Month) {
   const shelf = useShelf(visit.client)
   const shelfKey = (shelf.data ?? []).map((i) => i.id).join(' ')
   const ready = !work.draft.dirty && shelf.isSuccess
   return useQuery<PlanAnswer>({
-    queryKey: keys.plan(visit.id, work.draft.document.version, month, shelfKey, instead),
+    queryKey: keys.plan(visit.id, work.draft.document.version, month, shelfKey),
     queryFn: ({ signal }) =>
       ask(
         api.GET('/api/visits/{id}/plan', {
-          params: { path: { id: visit.id }, query: { month, instead } },
+          params: { path: { id: visit.id }, query: { month } },
           signal,
         }),
       ),

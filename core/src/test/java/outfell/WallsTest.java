@@ -66,6 +66,8 @@ class WallsTest {
                 .definedBy("outfell.shelf")
                 .layer("regimen")
                 .definedBy("outfell.regimen")
+                .layer("changes")
+                .definedBy("outfell.changes")
                 .whereLayer("choice")
                 .mayOnlyBeAccessedByLayers("aims", "causes", "regimen")
                 .whereLayer("aims")
@@ -73,10 +75,12 @@ class WallsTest {
                 .whereLayer("hand")
                 .mayOnlyBeAccessedByLayers("regimen")
                 .whereLayer("causes")
-                .mayOnlyBeAccessedByLayers("regimen")
+                .mayOnlyBeAccessedByLayers("regimen", "changes")
                 .whereLayer("shelf")
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("regimen")
+                .mayOnlyBeAccessedByLayers("changes")
+                .whereLayer("changes")
                 .mayNotBeAccessedByAnyLayer()
                 .check(CORE);
     }

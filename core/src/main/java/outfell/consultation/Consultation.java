@@ -190,16 +190,21 @@ public record Consultation(
         patches = List.copyOf(patches);
     }
 
+    /** Its parts, to put some of them otherwise. */
+    public Parts parts() {
+        return new Parts(this);
+    }
+
     public Consultation in(Month other) {
-        return changed(life, method, other, byHand, standing);
+        return parts().month(other).together();
     }
 
     public Consultation by(Method other) {
-        return changed(life, other, month, byHand, standing);
+        return parts().method(other).together();
     }
 
     public Consultation keeping(Standing plan) {
-        return changed(life, method, month, byHand, plan);
+        return parts().standing(plan).together();
     }
 
     public Consultation with(Choice pin) {
@@ -230,16 +235,11 @@ public record Consultation(
     }
 
     public Consultation by(ByHand other) {
-        return changed(life, method, month, other, standing);
+        return parts().byHand(other).together();
     }
 
     public Consultation living(Life other) {
-        return changed(other, method, month, byHand, standing);
-    }
-
-    private Consultation changed(Life lives, Method by, Month in, ByHand hand, Standing stands) {
-        return new Consultation(
-                reading, answers, lives, lifted, shelf, catalogue, by, site, in, hand, stands, patches, house);
+        return parts().life(other).together();
     }
 
     /** Shelf and catalogue together; a product on the shelf stands before its twin in the catalogue. */

@@ -33,14 +33,16 @@ public record Life(
         Taste animal,
         Taste oils,
         OptionalDouble budget) {
+    private static final int MOST_MINUTES = 120;
+    private static final int MOST_STEPS = 12;
     public static final Life USUAL =
             new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
 
     public Life {
         places = Set.copyOf(places);
-        within("Morning minutes", morningMinutes, 1, 120);
-        within("Evening minutes", eveningMinutes, 1, 120);
-        within("Steps", mostSteps, 2, 12);
+        within("Morning minutes", morningMinutes, 1, MOST_MINUTES);
+        within("Evening minutes", eveningMinutes, 1, MOST_MINUTES);
+        within("Steps", mostSteps, 2, MOST_STEPS);
         within("Outdoor hours", outdoorHours, 0, 24);
         within("Make-up days", makeUpDays, 0, 7);
         within("Sunscreen days", sunscreenDays, 0, 7);
@@ -68,6 +70,49 @@ public record Life(
 
     public Life withBudget(double money) {
         return within(morningMinutes, eveningMinutes, mostSteps, OptionalDouble.of(money));
+    }
+
+    /** Something of a life that may be otherwise by itself. */
+    public enum Matter {
+        MONEY,
+        MORNING_MINUTES,
+        EVENING_MINUTES,
+        STEPS,
+        SCENT,
+        ANIMAL,
+        OILS,
+        OUTDOORS,
+        MAKE_UP,
+        SUNSCREEN,
+        PLACES
+    }
+
+    /** The same life with one matter as in another. */
+    public Life as(Life other, Matter matter) {
+        return new Life(
+                matter == Matter.MORNING_MINUTES ? other.morningMinutes : morningMinutes,
+                matter == Matter.EVENING_MINUTES ? other.eveningMinutes : eveningMinutes,
+                matter == Matter.STEPS ? other.mostSteps : mostSteps,
+                matter == Matter.OUTDOORS ? other.outdoorHours : outdoorHours,
+                matter == Matter.MAKE_UP ? other.makeUpDays : makeUpDays,
+                matter == Matter.MAKE_UP ? other.fullMakeUp : fullMakeUp,
+                matter == Matter.SUNSCREEN ? other.sunscreenDays : sunscreenDays,
+                matter == Matter.PLACES ? other.places : places,
+                matter == Matter.SCENT ? other.scent : scent,
+                matter == Matter.ANIMAL ? other.animal : animal,
+                matter == Matter.OILS ? other.oils : oils,
+                matter == Matter.MONEY ? other.budget : budget);
+    }
+
+    /** The same without a limit of money, or with the longest time, the most steps that there can be. */
+    public Life letOut(Matter limit) {
+        return switch (limit) {
+            case MONEY -> within(morningMinutes, eveningMinutes, mostSteps, OptionalDouble.empty());
+            case MORNING_MINUTES -> withMinutes(Part.MORNING, MOST_MINUTES);
+            case EVENING_MINUTES -> withMinutes(Part.EVENING, MOST_MINUTES);
+            case STEPS -> withSteps(MOST_STEPS);
+            case SCENT, ANIMAL, OILS, OUTDOORS, MAKE_UP, SUNSCREEN, PLACES -> this;
+        };
     }
 
     /** The same life with other limits. */

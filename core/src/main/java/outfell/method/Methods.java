@@ -55,9 +55,24 @@ public final class Methods {
      * @throws IllegalArgumentException with a sentence when an answer is missing, unknown or speaks against another
      */
     public static Method of(String id, String name, String note, Map<String, String> settings, Because because) {
+        Method method = answered(id, name, note, settings, because);
+        contradiction(method).ifPresent(sentence -> {
+            throw new IllegalArgumentException(sentence);
+        });
+        return method;
+    }
+
+    /** The same method with one question answered otherwise; whether that speaks against another is {@link #contradiction}'s to say. */
+    public static Method answering(Method method, String question, String value) {
+        Map<String, String> settings = new LinkedHashMap<>(method.settings());
+        settings.put(question, value);
+        return answered(method.id(), method.name(), method.note(), settings, method.because());
+    }
+
+    private static Method answered(String id, String name, String note, Map<String, String> settings, Because because) {
         Map<String, String> all = new LinkedHashMap<>();
         Schools.questions().forEach(q -> all.put(q.id(), q.checked(settings.get(q.id()))));
-        Method method = new Method(
+        return new Method(
                 id,
                 name,
                 note,
@@ -85,10 +100,6 @@ public final class Methods {
                 whole(all, "most-steps"),
                 all,
                 because);
-        contradiction(method).ifPresent(sentence -> {
-            throw new IllegalArgumentException(sentence);
-        });
-        return method;
     }
 
     private static <E extends Enum<E>> E one(Map<String, String> settings, String id, Class<E> kind) {

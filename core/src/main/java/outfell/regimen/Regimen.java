@@ -70,7 +70,7 @@ public record Regimen(
     }
 
     /** Every step as a product in its routine. */
-    Set<Consultation.Choice> choices() {
+    public Set<Consultation.Choice> choices() {
         return Stream.of(morning, evening)
                 .flatMap(r -> r.steps().stream().map(s -> new Consultation.Choice(r.part(), s.product())))
                 .collect(Collectors.toSet());

@@ -171,11 +171,15 @@ public final class Season {
     }
 
     private static Whether oil(Air air, Wearer wearer, Band band) {
-        boolean welcome =
-                band == Band.DRY && air.heat() < 50 && !wearer.skin().barrier().calmReset();
-        return new Whether(
-                welcome,
-                Because.custom(welcome ? "Dry skin in cool air welcomes a few drops." : "No oil is asked for."));
+        if (band != Band.DRY) {
+            return new Whether(false, Because.custom("No oil is asked for: the skin makes enough of its own."));
+        }
+        if (wearer.skin().barrier().calmReset()) {
+            return new Whether(false, Because.custom("No oil until the barrier is calm."));
+        }
+        return air.heat() < 50
+                ? new Whether(true, Because.custom("Dry skin in cool air welcomes a few drops."))
+                : new Whether(false, Because.house("Heat %.0f: from 50 on no oil is asked for.".formatted(air.heat())));
     }
 
     private static Least spf(Air air, Wearer wearer) {

@@ -298,24 +298,6 @@ class ByHandTest {
         }
     }
 
-    @Test
-    void hers_is_held_against_the_computed_plan() {
-        assertThat(Planner.withComputed(PLAIN).orElseThrow().changes()).isEmpty();
-        assertThat(Planner.withComputed(PLAIN).orElseThrow().behind()).isZero();
-        Step serum = step(PLAIN, Part.MORNING, StepKind.SERUM);
-        Compared without = Planner.withComputed(PLAIN.leaving(new Choice(Part.MORNING, serum.product())))
-                .orElseThrow();
-        assertThat(without.changes()).anySatisfy(c -> {
-            assertThat(c.from()).isEqualTo(serum.name());
-            assertThat(c.because().sentence()).isEqualTo("Taken out by hand.");
-        });
-        assertThat(regimen(PLAIN).morning().steps())
-                .anySatisfy(s -> assertThat(Planner.withComputed(PLAIN.leaving(new Choice(Part.MORNING, s.product())))
-                                .orElseThrow()
-                                .behind())
-                        .isPositive());
-    }
-
     private static Consultation consultation(String method, int seed) {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
         return Consultations.of(

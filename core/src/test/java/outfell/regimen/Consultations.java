@@ -27,12 +27,12 @@ import outfell.skin.Signs;
 import outfell.skin.SkinReading;
 
 /** Builds consultations in tests, with quiet defaults. */
-final class Consultations {
-    static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+public final class Consultations {
+    public static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
     /** Asked everything, and nothing applies. */
-    static final Answers NOTHING = nothing();
+    public static final Answers NOTHING = nothing();
 
-    static final List<Product> CATALOGUE = StarterCatalogue.products();
+    public static final List<Product> CATALOGUE = StarterCatalogue.products();
 
     private Consultations() {}
 
@@ -45,11 +45,11 @@ final class Consultations {
                 TODAY, all.given(), OptionalInt.of(30), all.medicines(), all.otherAllergies(), all.settled());
     }
 
-    static Consultation of(Faces face) {
+    public static Consultation of(Faces face) {
         return of(face.reading(), "classic", Month.NOVEMBER, CATALOGUE, List.of(), NOTHING, Life.USUAL);
     }
 
-    static Consultation of(
+    public static Consultation of(
             SkinReading reading,
             String method,
             Month month,
@@ -73,19 +73,19 @@ final class Consultations {
                 Consultation.House.SHIPPED);
     }
 
-    static Product product(String id) {
+    public static Product product(String id) {
         return CATALOGUE.stream()
                 .filter(p -> p.id().value().equals(id))
                 .findFirst()
                 .orElseThrow();
     }
 
-    static Owned owned(String id, int weeks) {
+    public static Owned owned(String id, int weeks) {
         return new Owned(product(id), weeks, List.of());
     }
 
     /** A face with every sign of the five zones, barrier left sound or strained. */
-    static SkinReading face(RandomGenerator random) {
+    public static SkinReading face(RandomGenerator random) {
         List<Observation> all = new ArrayList<>();
         for (Sign sign : Sign.values()) {
             int usual = random.nextInt(3);

@@ -282,55 +282,6 @@ class PlannerTest {
     }
 
     @Test
-    void another_month_changes_what_the_air_changes_and_says_why() {
-        Faces swings = face().with(Sign.SHINE, 3, 3, 2, 1, 1)
-                .calm()
-                .with(Sign.REDNESS, 0, 0, 0, 0, 0)
-                .with(Sign.STING, 0, 0, 0, 0, 0)
-                .person(30, false, true)
-                .history(0, 0);
-        Consultation c = Consultations.of(
-                swings.reading(),
-                "classic",
-                Month.NOVEMBER,
-                Consultations.CATALOGUE,
-                List.of(Consultations.owned("day-fluid-30", 4)),
-                Consultations.NOTHING,
-                new Life(8, 15, 6, 4, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()));
-        Planner.Turned july = Planner.turn(c, Month.JULY).orElseThrow();
-        assertThat(july.changes()).anySatisfy(change -> {
-            assertThat(change.kind()).isEqualTo(StepKind.SUNSCREEN);
-            assertThat(change.from()).isEqualTo("Day fluid SPF 30");
-            assertThat(change.because().sentence()).contains("UV 6");
-        });
-        assertThat(july.changes())
-                .anySatisfy(change -> assertThat(change.kind()).isEqualTo(StepKind.MOISTURISER));
-        assertThat(Planner.turn(c, Month.NOVEMBER).orElseThrow().changes()).isEmpty();
-    }
-
-    @Test
-    void another_method_changes_what_its_school_says_and_names_it() {
-        Consultation c = Consultations.of(
-                Faces.face().reading(),
-                "re-tone",
-                Month.NOVEMBER,
-                Consultations.CATALOGUE,
-                List.of(),
-                Consultations.NOTHING,
-                new Life(20, 40, 9, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty()));
-        List<Change> changes = Planner.instead(c, Methods.find("essentials").orElseThrow())
-                .orElseThrow()
-                .changes();
-        assertThat(changes).anySatisfy(change -> {
-            assertThat(change.kind()).isEqualTo(StepKind.FIRST_CLEANSE);
-            assertThat(change.what()).isEqualTo("put in");
-            assertThat(change.because().sentence())
-                    .isEqualTo("Cleanse twice in the evening? Re-tone: always. Essentials: once is enough.");
-        });
-        assertThat(Planner.instead(c, c.method()).orElseThrow().changes()).isEmpty();
-    }
-
-    @Test
     void nothing_waits_where_the_method_does_not_and_a_budget_is_kept() {
         Life thrifty =
                 new Life(10, 25, 8, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.of(25));

@@ -41,7 +41,7 @@ class ByHandApiTest extends OverHttp {
 
         JsonNode compared = get("/api/visits/" + visit + "/plan/computed").body();
         assertThat(compared.at("/changes").valueStream().map(c -> c.at("/what").asString()))
-                .contains("moved");
+                .contains("MOVED");
         assertThat(compared.at("/because/sentence").asString()).isNotBlank();
         JsonNode ladders = get("/api/visits/" + visit + "/plan/ladders").body();
         assertThat(ladders.valueStream().map(l -> l.at("/limit").asString()))

@@ -2,15 +2,17 @@ package outfell.server.plan;
 
 import java.time.Month;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Service;
 import outfell.causes.Ladder;
+import outfell.changes.Change;
+import outfell.changes.Changes;
 import outfell.conflict.Conflicts;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
-import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
@@ -25,19 +27,27 @@ import outfell.skin.SkinVerdict;
 public class Plans {
     /** The plan of the consultation, as the air of the shown month turns it. */
     public PlanAnswer plan(Consultation consultation, Month shown) {
-        Outcome outcome = Planner.plan(consultation);
-        return shown == consultation.month() || outcome instanceof Outcome.ReferFirst
-                ? PlanAnswer.of(consultation, outcome)
-                : Planner.turn(consultation, shown)
-                        .map(t -> PlanAnswer.of(consultation, t))
-                        .orElseGet(() -> PlanAnswer.of(consultation, outcome));
+        Consultation then = Changes.in(consultation, shown).orElse(consultation);
+        return PlanAnswer.of(consultation, Planner.plan(then));
     }
 
-    /** The plan of the consultation, with what it changes in the plan of another method. */
-    public PlanAnswer instead(Consultation consultation, Method from) {
-        return Planner.instead(consultation, from)
-                .map(t -> PlanAnswer.of(consultation, t))
-                .orElseGet(() -> plan(consultation, consultation.month()));
+    /** Each difference between two plans, with the fact that did it; none where one of them is no plan. */
+    public List<Change> changes(Consultation from, Consultation to) {
+        return changes(Changes.between(from, to));
+    }
+
+    /** What the air of another month changes in the consultation's plan. */
+    public List<Change> turned(Consultation consultation, Month shown) {
+        return changes(Changes.turned(consultation, shown));
+    }
+
+    /** What the consultation's method changes in the plan of another. */
+    public List<Change> instead(Consultation consultation, Method from) {
+        return changes(Changes.instead(consultation, from));
+    }
+
+    private static List<Change> changes(Optional<Changes.Held> held) {
+        return held.map(Changes.Held::changes).orElseGet(List::of);
     }
 
     /** For each of the client's limits, what less would take and what more would buy. */

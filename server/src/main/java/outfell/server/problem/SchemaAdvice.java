@@ -34,7 +34,8 @@ class SchemaAdvice extends RequestBodyAdviceAdapter {
     private final Map<String, Schema> schemas = new ConcurrentHashMap<>();
     private final SchemaRegistry registry = SchemaRegistry.withDefaultDialect(
             SpecificationVersion.DRAFT_2020_12,
-            builder -> builder.schemas(Map.of(BASE + "case", text("case"), BASE + "visit", text("visit"))));
+            builder -> builder.schemas(Map.of(
+                    BASE + "case", text("case"), BASE + "visit", text("visit"), BASE + "changes", text("changes"))));
     private final JsonMapper mapper = new JsonMapper();
 
     @Override

@@ -25,7 +25,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import outfell.causes.Ladder;
-import outfell.regimen.Compared;
+import outfell.changes.Change;
+import outfell.changes.Compared;
 import outfell.regimen.Findings;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.patch.Patches;
@@ -204,11 +205,17 @@ class VisitController {
     }
 
     @GetMapping("/visits/{id}/plan")
-    PlanAnswer plan(
+    PlanAnswer plan(@PathVariable UUID id, @RequestParam Month month) {
+        return visits.plan(id, month);
+    }
+
+    /** What another month, or the visit's method in place of another, changes in the plan; each with the fact that did it. */
+    @GetMapping("/visits/{id}/plan/changes")
+    List<Change> changes(
             @PathVariable UUID id,
             @RequestParam Month month,
             @RequestParam(required = false) @Nullable String instead) {
-        return instead == null ? visits.plan(id, month) : visits.planInstead(id, instead);
+        return instead == null ? visits.turned(id, month) : visits.instead(id, instead);
     }
 
     /** What the client does now, read as a regimen. */

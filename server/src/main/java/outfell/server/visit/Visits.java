@@ -22,6 +22,9 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.causes.Ladder;
+import outfell.changes.Change;
+import outfell.changes.Changes;
+import outfell.changes.Compared;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
@@ -31,7 +34,6 @@ import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
-import outfell.regimen.Compared;
 import outfell.regimen.Findings;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
@@ -246,8 +248,13 @@ public class Visits {
         return plans.plan(consultation(find(id)), shown);
     }
 
-    /** The plan of the visit's own month, with what its method changes in the plan of another. */
-    public PlanAnswer planInstead(UUID id, String method) {
+    /** What the air of another month changes in the visit's plan, and what did it. */
+    public List<Change> turned(UUID id, Month shown) {
+        return plans.turned(consultation(find(id)), shown);
+    }
+
+    /** What the visit's method changes in the plan of another, and which of its answers did it. */
+    public List<Change> instead(UUID id, String method) {
         return plans.instead(consultation(find(id)), methods.get(method));
     }
 
@@ -263,7 +270,7 @@ public class Visits {
 
     /** The visit's plan against the computed one; nothing when there is no plan. */
     public Optional<Compared> withComputed(UUID id) {
-        return Planner.withComputed(consultation(find(id)));
+        return Changes.withComputed(consultation(find(id)));
     }
 
     /** What the plan costs and how long its packs last, those in use by what is left of them. */

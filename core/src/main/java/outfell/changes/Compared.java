@@ -1,4 +1,4 @@
-package outfell.regimen;
+package outfell.changes;
 
 import java.util.List;
 import java.util.Map;
@@ -6,6 +6,7 @@ import outfell.causes.Served;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
+import outfell.regimen.Regimen;
 import outfell.supply.Supply;
 
 /**
@@ -20,30 +21,22 @@ import outfell.supply.Supply;
  */
 public record Compared(
         List<Change> changes, double behind, List<String> lost, double month, double monthOther, Because because) {
-    /** Hers against the plan as it is computed without what she has changed. */
-    static Compared withComputed(Consultation consultation, Regimen computed, Regimen hers) {
+    /** The plan as it stands against the one that is computed without anything by hand. */
+    static Compared withComputed(Consultation consultation, Changes.Held held) {
+        Regimen computed = held.from().regimen();
+        Regimen hers = held.to().regimen();
         double behind = behind(computed, hers);
         List<String> lost = lost(computed, hers);
         String points = behind == 0
                 ? "Nothing is lost against the computed plan"
                 : "The computed plan earns %.0f points more".formatted(Math.max(1, behind));
-        return of(
-                consultation,
-                Change.byHand(consultation, computed, hers),
-                computed,
-                hers,
-                "%s; %s.".formatted(points, leaves(lost)));
-    }
-
-    private static Compared of(
-            Consultation consultation, List<Change> changes, Regimen other, Regimen mine, String sentence) {
         return new Compared(
-                changes,
-                behind(other, mine),
-                lost(other, mine),
-                month(consultation, mine),
-                month(consultation, other),
-                Because.house(sentence));
+                held.changes(),
+                behind,
+                lost,
+                month(consultation, hers),
+                month(consultation, computed),
+                Because.house("%s; %s.".formatted(points, leaves(lost))));
     }
 
     private static double behind(Regimen other, Regimen mine) {

@@ -1,0 +1,143 @@
+package outfell.changes;
+
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import outfell.causes.Cause;
+import outfell.consultation.Consultation;
+import outfell.consultation.Life.Matter;
+import outfell.knowledge.Because;
+import outfell.method.Method;
+import outfell.regimen.Outcome;
+import outfell.regimen.Planner;
+
+/** What becomes of a plan when something is otherwise, and what did it. */
+public final class Changes {
+    private static final int WEEKS_A_YEAR = 52;
+    private static final int MONTHS_A_YEAR = 12;
+    /** The client's own limits: those can be talked about. */
+    private static final List<Matter> LIMITS =
+            List.of(Matter.MONEY, Matter.EVENING_MINUTES, Matter.MORNING_MINUTES, Matter.STEPS);
+
+    private Changes() {}
+
+    /** Two plans, and each difference from the first to the second with what did it. */
+    public record Held(Outcome.Planned from, Outcome.Planned to, List<Change> changes) {}
+
+    /**
+     * @param because facts whose taking back takes the effect back; none where nothing does
+     * @param limit that, let out, does the same
+     */
+    record Traced(Effect effect, List<Fact> because, Optional<Matter> limit) {}
+
+    /** @return nothing when one of the two leads to no plan */
+    public static Optional<Held> between(Consultation from, Consultation to) {
+        return Planner.plan(from) instanceof Outcome.Planned was && Planner.plan(to) instanceof Outcome.Planned is
+                ? Optional.of(new Held(
+                        was,
+                        is,
+                        traced(from, was, to, is).stream().map(t -> said(t, to)).toList()))
+                : Optional.empty();
+    }
+
+    static List<Traced> traced(Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is) {
+        List<Effect> effects = Effect.between(was.regimen(), is.regimen());
+        if (effects.isEmpty()) {
+            return List.of();
+        }
+        Trials trials = new Trials(new Case(to, from, Set.of()), Facts.between(from, to, is));
+        List<Traced> all = new ArrayList<>();
+        for (Effect effect : effects) {
+            List<Fact> because = trials.least(effect);
+            all.add(new Traced(effect, because, limit(trials, effect, because)));
+        }
+        return all;
+    }
+
+    /** The client's own limit that stands in the way since then; none where a limit is what changed. */
+    private static Optional<Matter> limit(Trials trials, Effect effect, List<Fact> because) {
+        boolean limits = because.stream()
+                .anyMatch(f -> f.cause() == Cause.MONEY || f.cause() == Cause.MINUTES || f.cause() == Cause.STEPS);
+        return limits
+                ? Optional.empty()
+                : LIMITS.stream().filter(l -> trials.letsIn(effect, l)).findFirst();
+    }
+
+    private static Change said(Traced traced, Consultation to) {
+        Effect effect = traced.effect();
+        return new Change(
+                effect.part(),
+                effect.kind(),
+                effect.what(),
+                effect.from(),
+                effect.to(),
+                cause(traced),
+                traced.because().stream().map(Fact::because).toList(),
+                traced.limit().map(l -> Because.house(words(l, to))));
+    }
+
+    private static Cause cause(Traced traced) {
+        return traced.limit()
+                .map(l -> switch (l) {
+                    case MONEY -> Cause.MONEY;
+                    case STEPS -> Cause.STEPS;
+                    default -> Cause.MINUTES;
+                })
+                .orElseGet(() -> traced.because().isEmpty()
+                        ? Cause.CHOICE
+                        : traced.because().getFirst().cause());
+    }
+
+    private static String words(Matter limit, Consultation to) {
+        return switch (limit) {
+            case MONEY ->
+                "The budget of %.0f no longer holds it."
+                        .formatted(to.life().budget().orElse(0));
+            case MORNING_MINUTES ->
+                "The morning’s %d minutes no longer hold it."
+                        .formatted(to.life().morningMinutes());
+            case EVENING_MINUTES ->
+                "The evening’s %d minutes no longer hold it."
+                        .formatted(to.life().eveningMinutes());
+            default ->
+                "The limit of %d steps no longer holds it.".formatted(to.life().mostSteps());
+        };
+    }
+
+    /**
+     * The consultation as another month finds it: what stands now is used until then.
+     *
+     * @return nothing when the consultation leads to no plan
+     */
+    public static Optional<Consultation> in(Consultation consultation, Month other) {
+        if (!(Planner.plan(consultation) instanceof Outcome.Planned base)) {
+            return Optional.empty();
+        }
+        int months = Math.floorMod(other.getValue() - consultation.month().getValue(), MONTHS_A_YEAR);
+        return Optional.of(
+                months == 0
+                        ? consultation
+                        : consultation
+                                .in(other)
+                                .keeping(new Consultation.Standing(
+                                        base.regimen().choices(), months * WEEKS_A_YEAR / MONTHS_A_YEAR)));
+    }
+
+    /** What another month changes in the consultation's plan. */
+    public static Optional<Held> turned(Consultation consultation, Month other) {
+        return in(consultation, other).flatMap(then -> between(consultation, then));
+    }
+
+    /** What the consultation's method changes in the plan of another. */
+    public static Optional<Held> instead(Consultation consultation, Method from) {
+        return between(consultation.by(from), consultation);
+    }
+
+    /** The consultation's plan against the same without anything by hand; nothing when there is no plan. */
+    public static Optional<Compared> withComputed(Consultation consultation) {
+        return between(consultation.by(Consultation.ByHand.NOTHING), consultation)
+                .map(held -> Compared.withComputed(consultation, held));
+    }
+}

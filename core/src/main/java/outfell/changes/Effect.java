@@ -1,0 +1,181 @@
+package outfell.changes;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import outfell.changes.Change.What;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.regimen.Regimen;
+import outfell.routine.Part;
+import outfell.routine.Step;
+
+/**
+ * One difference between two plans.
+ *
+ * @param undone whether a plan is without it
+ */
+record Effect(Part part, StepKind kind, What what, String from, String to, Predicate<Regimen> undone) {
+    /** What an amount may be off by and still be the same, as a share. */
+    private static final double SAME = 0.02;
+
+    /** Routine after routine, in the order of work. */
+    static List<Effect> between(Regimen was, Regimen is) {
+        List<Effect> all = new ArrayList<>();
+        for (Part part : Part.values()) {
+            for (StepKind kind : StepKind.values()) {
+                of(part, kind, was, is, all);
+            }
+            moved(part, was, is, all);
+        }
+        return List.copyOf(all);
+    }
+
+    private static void of(Part part, StepKind kind, Regimen was, Regimen is, List<Effect> all) {
+        List<Step> before = new ArrayList<>(steps(was, part, kind));
+        List<Step> after = new ArrayList<>(steps(is, part, kind));
+        for (Step step : List.copyOf(before)) {
+            at(after, step.product()).ifPresent(now -> {
+                before.remove(step);
+                after.remove(now);
+                kept(part, step, now, all);
+            });
+        }
+        while (!before.isEmpty() && !after.isEmpty()) {
+            Step out = before.removeFirst();
+            Step in = after.removeFirst();
+            all.add(new Effect(
+                    part,
+                    kind,
+                    What.REPLACED,
+                    out.name(),
+                    in.name(),
+                    r -> find(r, part, out.product()).isPresent()
+                            && find(r, part, in.product()).isEmpty()));
+        }
+        for (Step out : before) {
+            all.add(new Effect(
+                    part,
+                    kind,
+                    What.TAKEN_OUT,
+                    out.name(),
+                    "",
+                    r -> find(r, part, out.product()).isPresent()));
+        }
+        for (Step in : after) {
+            all.add(new Effect(
+                    part,
+                    kind,
+                    What.PUT_IN,
+                    "",
+                    in.name(),
+                    r -> find(r, part, in.product()).isEmpty()));
+        }
+    }
+
+    /** What is otherwise of a step that stands in both. */
+    private static void kept(Part part, Step was, Step is, List<Effect> all) {
+        if (was.nights().size() != is.nights().size()) {
+            all.add(new Effect(
+                    part,
+                    is.kind(),
+                    What.OTHER_NIGHTS,
+                    "%s, %d a week".formatted(was.name(), was.nights().size()),
+                    "%s, %d a week".formatted(is.name(), is.nights().size()),
+                    r -> find(r, part, was.product())
+                            .filter(s -> s.nights().size() == was.nights().size())
+                            .isPresent()));
+        }
+        if (!same(was, is)) {
+            all.add(new Effect(
+                    part,
+                    is.kind(),
+                    What.OTHER_AMOUNT,
+                    "%s, %s".formatted(was.name(), was.amount().words()),
+                    "%s, %s".formatted(is.name(), is.amount().words()),
+                    r -> find(r, part, was.product()).filter(s -> same(s, was)).isPresent()));
+        }
+    }
+
+    private static boolean same(Step a, Step b) {
+        double grams = a.amount().grams();
+        return Math.abs(grams - b.amount().grams()) <= SAME * grams
+                && a.amount().words().equals(b.amount().words());
+    }
+
+    /** Of the steps in both, those that have changed places with another; the fewest that explain it. */
+    private static void moved(Part part, Regimen was, Regimen is, List<Effect> all) {
+        List<ProductId> before = common(was, is, part);
+        List<ProductId> after = common(is, was, part);
+        Set<ProductId> stayed = longest(before, after);
+        for (ProductId product : after) {
+            if (!stayed.contains(product)) {
+                Step step = find(is, part, product).orElseThrow();
+                all.add(new Effect(
+                        part,
+                        step.kind(),
+                        What.MOVED,
+                        step.name(),
+                        step.name(),
+                        r -> standsAs(r, part, product, before)));
+            }
+        }
+    }
+
+    /** Whether a product stands among the steps that stayed as it did. */
+    private static boolean standsAs(Regimen r, Part part, ProductId product, List<ProductId> before) {
+        List<ProductId> now = r.routine(part).steps().stream()
+                .map(Step::product)
+                .filter(before::contains)
+                .toList();
+        return now.contains(product)
+                && now.stream()
+                        .filter(o -> !o.equals(product))
+                        .allMatch(o ->
+                                now.indexOf(o) < now.indexOf(product) == before.indexOf(o) < before.indexOf(product));
+    }
+
+    private static List<ProductId> common(Regimen of, Regimen other, Part part) {
+        return of.routine(part).steps().stream()
+                .map(Step::product)
+                .filter(p -> find(other, part, p).isPresent())
+                .toList();
+    }
+
+    /** The longest run of products that stand in the same order in both, by the first that are so. */
+    private static Set<ProductId> longest(List<ProductId> before, List<ProductId> after) {
+        List<List<ProductId>> ending = new ArrayList<>();
+        List<ProductId> best = List.of();
+        for (int i = 0; i < after.size(); i++) {
+            ProductId product = after.get(i);
+            List<ProductId> run = new ArrayList<>();
+            for (int j = 0; j < i; j++) {
+                boolean follows = before.indexOf(after.get(j)) < before.indexOf(product);
+                if (follows && ending.get(j).size() > run.size()) {
+                    run = new ArrayList<>(ending.get(j));
+                }
+            }
+            run.add(product);
+            ending.add(run);
+            best = run.size() > best.size() ? run : best;
+        }
+        return best.stream().collect(Collectors.toSet());
+    }
+
+    private static List<Step> steps(Regimen regimen, Part part, StepKind kind) {
+        return regimen.routine(part).steps().stream()
+                .filter(s -> s.kind() == kind)
+                .toList();
+    }
+
+    private static Optional<Step> find(Regimen regimen, Part part, ProductId product) {
+        return at(regimen.routine(part).steps(), product);
+    }
+
+    private static Optional<Step> at(List<Step> steps, ProductId product) {
+        return steps.stream().filter(s -> s.product().equals(product)).findFirst();
+    }
+}

@@ -1,0 +1,169 @@
+import Button from '@mui/material/Button'
+import type { Because, Month, Schemas } from '../api/client'
+import { useChanges, useMethods } from '../api/hooks'
+import { monthName, partName } from '../shared/format'
+import { ErrorBand, Fetching } from '../shared/States'
+import { Why } from '../shared/Why'
+import type { VisitContext } from '../visit/VisitShell'
+import { say } from '../words/say'
+
+type Change = Schemas['Change']
+
+const CAUSES: Record<Change['cause'], string> = {
+  SAFETY: say('changes.safety'),
+  SKIN: say('changes.skin'),
+  AIR: say('changes.air'),
+  METHOD: say('changes.method'),
+  MONEY: say('changes.money'),
+  MINUTES: say('changes.minutes'),
+  STEPS: say('changes.steps'),
+  NIGHTS: say('changes.nights'),
+  SHELF: say('changes.shelf'),
+  TASTE: say('changes.taste'),
+  DAY: say('changes.day'),
+  TIME: say('changes.time'),
+  HAND: say('changes.hand'),
+  PRACTICE: say('changes.practice'),
+  CHOICE: say('changes.choice'),
+}
+
+/** What becomes of a step, in words: what stood, and what stands now. */
+function what({ what, from, to }: Change): { step: string; becomes: string } {
+  switch (what) {
+    case 'TAKEN_OUT':
+      return { step: from, becomes: say('changes.takenOut') }
+    case 'PUT_IN':
+      return { step: to, becomes: say('changes.putIn') }
+    case 'REPLACED':
+      return { step: from, becomes: say('changes.replaced', { to }) }
+    case 'OTHER_NIGHTS':
+    case 'OTHER_AMOUNT':
+      return { step: from, becomes: say('changes.otherwise', { to }) }
+    case 'MOVED':
+      return { step: to, becomes: say('changes.moved') }
+  }
+}
+
+/** Changes, a line each: what kind of fact did it, which step, what becomes of it, and the fact. */
+export function ChangeList({ changes }: { changes: Change[] }) {
+  return (
+    <ul className="change-list">
+      {changes.map((c) => {
+        const { step, becomes } = what(c)
+        return (
+          <li key={c.part + c.kind + c.what + c.from + c.to}>
+            <span className="cause">{CAUSES[c.cause]}</span>
+            <span className="second">{partName(c.part)}</span>
+            <span>
+              <b>{step}</b> {becomes}
+            </span>
+            <span>
+              <Reasons because={c.because} />
+              {c.limit && (
+                <>
+                  {' '}
+                  <b>{c.limit.sentence}</b>
+                </>
+              )}
+            </span>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}
+
+/** The fact that did it, or the few that did it only together. */
+function Reasons({ because }: { because: Because[] }) {
+  return (
+    <>
+      {because.length > 1 && <i>{say('changes.together')} </i>}
+      {because.map((b) => (
+        <span key={b.sentence}>
+          <Why because={b} />{' '}
+        </span>
+      ))}
+    </>
+  )
+}
+
+/** What the air of another month changes in the plan. */
+export function MonthChanges({
+  context,
+  shown,
+  setShown,
+}: {
+  context: VisitContext
+  shown: Month
+  setShown: (month: Month) => void
+}) {
+  const own = context.work.draft.document.month
+  const changes = useChanges(context.visit.id, context.work.draft.document.version, shown)
+  const n = changes.data?.length
+  return (
+    <section className="changes" aria-label={say('regimen.whatChanges', { shown: monthName(shown) })}>
+      <div className="changes-head">
+        <h2>{say('regimen.whatChanges', { shown: monthName(shown) })}</h2>
+        {n !== undefined && <span>{told(n)}</span>}
+        <div className="row">
+          <Button onClick={() => setShown(own)}>{say('regimen.backTo', { own: monthName(own) })}</Button>
+          <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
+            {say('regimen.planTheVisitFor', { shown: monthName(shown) })}
+          </Button>
+        </div>
+      </div>
+      <Found changes={changes} />
+    </section>
+  )
+}
+
+/** What the method changes in the plan of another, and which of its answers did it. */
+export function MethodChanges({
+  context,
+  instead,
+  fold,
+}: {
+  context: VisitContext
+  instead: string
+  fold: () => void
+}) {
+  const methods = useMethods().data?.methods ?? []
+  const name = (id: string) => methods.find((m) => m.id === id)?.name ?? id
+  const { method, month, version } = context.work.draft.document
+  const changes = useChanges(context.visit.id, version, month, instead)
+  const n = changes.data?.length
+  return (
+    <section className="changes" aria-label={say('regimen.whatChanges2', { method: name(method) })}>
+      <div className="changes-head">
+        <h2>{say('changes.inPlaceOf', { method: name(method), other: name(instead) })}</h2>
+        {n !== undefined && <span>{told(n)}</span>}
+        <div className="row">
+          <Button
+            onClick={() => {
+              fold()
+              context.work.change((d) => ({ ...d, method: instead }))
+            }}
+          >
+            {say('regimen.backTo2', { instead: name(instead) })}
+          </Button>
+          <Button onClick={fold}>{say('regimen.foldThis')}</Button>
+        </div>
+      </div>
+      <Found changes={changes} />
+    </section>
+  )
+}
+
+function told(n: number): string {
+  return n === 0 ? say('changes.none') : n === 1 ? say('changes.one') : say('changes.many', { n })
+}
+
+function Found({ changes }: { changes: ReturnType<typeof useChanges> }) {
+  return changes.isError ? (
+    <ErrorBand error={changes.error} again={() => void changes.refetch()} />
+  ) : changes.data ? (
+    <ChangeList changes={changes.data} />
+  ) : (
+    <Fetching what={say('changes.causes')} />
+  )
+}
