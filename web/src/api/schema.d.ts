@@ -2617,6 +2617,8 @@ export interface components {
         Served: {
             because: components["schemas"]["Because"];
             by: string[];
+            /** @enum {string} */
+            cause: "SAFETY" | "SKIN" | "AIR" | "METHOD" | "MONEY" | "MINUTES" | "STEPS" | "NIGHTS" | "SHELF" | "TASTE" | "DAY" | "TIME" | "HAND" | "PRACTICE" | "CHOICE";
             concern: string;
             /** Format: double */
             weight: number;
@@ -2682,6 +2684,8 @@ export interface components {
         };
         ShelfAdvice: {
             because: components["schemas"]["Because"];
+            /** @enum {string} */
+            cause: "SAFETY" | "SKIN" | "AIR" | "METHOD" | "MONEY" | "MINUTES" | "STEPS" | "NIGHTS" | "SHELF" | "TASTE" | "DAY" | "TIME" | "HAND" | "PRACTICE" | "CHOICE";
             /** @enum {string} */
             fate: "USED" | "SET_ASIDE" | "WAITS" | "STOP";
             name: string;

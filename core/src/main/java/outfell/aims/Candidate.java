@@ -25,8 +25,15 @@ public record Candidate(
         boolean beginner,
         List<Benefits.Help> because) {
 
-    /** @param points earned, or lost when negative */
-    public record Point(Aim aim, String reason, double points) {}
+    /**
+     * @param reason the merit in words, with its figure where it has one
+     * @param points earned, or lost when negative
+     */
+    public record Point(Aim aim, Merit merit, String reason, double points) {
+        Point(Aim aim, Merit merit, double points) {
+            this(aim, merit, merit.words(), points);
+        }
+    }
 
     /** One weighing is one candidate: two are the same only when they are one. */
     @Override

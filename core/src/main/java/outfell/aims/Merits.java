@@ -53,18 +53,17 @@ final class Merits {
         List<Point> points = new ArrayList<>();
         texture(p, part, points);
         if (uses.owns(p)) {
-            points.add(new Point(Aim.REFINEMENT, "it is on the client's shelf", yardstick.owned()));
+            points.add(new Point(Aim.REFINEMENT, Merit.OWNED, yardstick.owned()));
         } else if (consultation.standing().steps().contains(new Choice(part, p.id()))) {
-            points.add(new Point(Aim.REFINEMENT, "it stands in the plan already", yardstick.standing()));
+            points.add(new Point(Aim.REFINEMENT, Merit.STANDING, yardstick.standing()));
         } else if (!hers(p) && ownedSuitable.stream().anyMatch(o -> o.kind() == p.kind() && !o.rationed())) {
-            points.add(new Point(Aim.REFINEMENT, "another of its kind is on the shelf", -yardstick.duplicate()));
+            points.add(new Point(Aim.REFINEMENT, Merit.DUPLICATE, -yardstick.duplicate()));
         }
         switch (asking) {
             case NEEDED -> {}
-            case WANTED ->
-                points.add(new Point(Aim.COMFORT, "the skin, the day or the air asks for it", yardstick.wantedStep()));
-            case SCHOOL -> points.add(new Point(Aim.SCHOOL, "the method asks for it", yardstick.methodWants()));
-            case OPTIONAL -> points.add(new Point(Aim.REFINEMENT, "one more step", -yardstick.optionalStep()));
+            case WANTED -> points.add(new Point(Aim.COMFORT, Merit.WANTED, yardstick.wantedStep()));
+            case SCHOOL -> points.add(new Point(Aim.SCHOOL, Merit.SCHOOL, yardstick.methodWants()));
+            case OPTIONAL -> points.add(new Point(Aim.REFINEMENT, Merit.ONE_MORE_STEP, -yardstick.optionalStep()));
         }
         harshness(p, points);
         byDay(p, part, points);
@@ -84,24 +83,26 @@ final class Merits {
     private static void off(List<Point> points, double grades, double each) {
         if (grades > 0) {
             points.add(new Point(
-                    Aim.REFINEMENT, "texture " + Math.round(grades * 10) / 10.0 + " grades off", -grades * each));
+                    Aim.REFINEMENT,
+                    Merit.TEXTURE,
+                    "texture " + Math.round(grades * 10) / 10.0 + " grades off",
+                    -grades * each));
         }
     }
 
     /** What is borne and still not mild. */
     private void harshness(Product p, List<Point> points) {
         if (p.kind() == StepKind.WASH && p.holds(Tag.SURFACTANT_STRONG)) {
-            points.add(new Point(Aim.COMFORT, "a strong surfactant", -yardstick.harshWash()));
+            points.add(new Point(Aim.COMFORT, Merit.STRONG_SURFACTANT, -yardstick.harshWash()));
         }
         boolean mineral = p.kind() == StepKind.SUNSCREEN && p.holds(Tag.UV_MINERAL) && !p.holds(Tag.UV_ORGANIC);
         if (mineral && skin.sensitivity().treatAsSensitive()) {
-            points.add(new Point(
-                    Aim.COMFORT, "mineral filters sting a sensitive skin least", yardstick.mineralSensitive()));
+            points.add(new Point(Aim.COMFORT, Merit.MINERAL, yardstick.mineralSensitive()));
         }
         boolean stings = !p.kind().comesOff()
                 && (p.holds(Tag.DRYING_ALCOHOL) || p.holds(Tag.COOLING) || p.holds(Tag.IRRITANT_SENSORY));
         if (stings) {
-            points.add(new Point(Aim.COMFORT, "drying alcohol or menthol that stays on", -yardstick.harshLeaveOn()));
+            points.add(new Point(Aim.COMFORT, Merit.STINGS, -yardstick.harshLeaveOn()));
         }
     }
 
@@ -109,22 +110,18 @@ final class Merits {
         if (p.kind() == StepKind.SERUM && p.has(ActiveKind.VITAMIN_C_ACID)) {
             points.add(
                     part == Part.MORNING
-                            ? new Point(
-                                    Aim.REFINEMENT, "vitamin C adds to the sunscreen by day", yardstick.vitaminCByDay())
-                            : new Point(
-                                    Aim.REFINEMENT,
-                                    "vitamin C belongs to the morning, where it adds to the sunscreen",
-                                    -yardstick.vitaminCByDay()));
+                            ? new Point(Aim.REFINEMENT, Merit.VITAMIN_C_BY_DAY, yardstick.vitaminCByDay())
+                            : new Point(Aim.REFINEMENT, Merit.VITAMIN_C_BY_NIGHT, -yardstick.vitaminCByDay()));
         }
     }
 
     private void scent(Product p, List<Point> points) {
         if ((p.holds(Tag.FRAGRANCE) || p.holds(Tag.ESSENTIAL_OIL))
                 && skin.sensitivity().treatAsSensitive()) {
-            points.add(new Point(Aim.COMFORT, "perfume on a sensitive skin", -yardstick.fragranceSensitive()));
+            points.add(new Point(Aim.COMFORT, Merit.PERFUME, -yardstick.fragranceSensitive()));
         }
         Tastes.against(consultation.life(), p, Life.Taste.RATHER_NOT)
-                .forEach(t -> points.add(new Point(Aim.REFINEMENT, t.point(), -yardstick.disliked())));
+                .forEach(t -> points.add(new Point(Aim.REFINEMENT, Merit.DISLIKED, t.point(), -yardstick.disliked())));
     }
 
     private void clogging(Product p, List<Point> points) {
@@ -132,8 +129,7 @@ final class Merits {
                 concerns.stream().anyMatch(c -> c.concern() == Concern.BREAKOUTS || c.concern() == Concern.CONGESTION);
         if (p.clogging() > 0 && !p.kind().comesOff()) {
             double each = prone ? yardstick.clogging() : yardstick.cloggingElsewhere();
-            points.add(new Point(
-                    Aim.REFINEMENT, "ingredients that old scores call comedogenic, debated", -each * p.clogging()));
+            points.add(new Point(Aim.REFINEMENT, Merit.COMEDOGENIC, -each * p.clogging()));
         }
     }
 }

@@ -69,6 +69,11 @@ public final class Slots {
         this.places = new Places(consultation, skin, asked).open();
     }
 
+    /** Whether a plan for this skin has a place of that kind at all. */
+    public static boolean opens(StepKind kind, Consultation consultation, SkinVerdict skin, Asked asked) {
+        return new Places(consultation, skin, asked).open().stream().anyMatch(p -> p.kind() == kind);
+    }
+
     public List<Place> places() {
         return places;
     }

@@ -41,6 +41,7 @@ public final class Explainer {
     private final Slots places;
     private final List<Slot> slots;
     private final Posed.Found found;
+    private final SetAside setAside;
     private final Service service;
 
     public Explainer(
@@ -60,7 +61,8 @@ public final class Explainer {
         this.places = places;
         this.slots = slots;
         this.found = found;
-        this.service = new Service(consultation, skin, suits, weigher, places, slots, found);
+        this.setAside = new SetAside(consultation, skin, safety, suits, weigher, slots, found, this);
+        this.service = new Service(consultation, skin, suits, weigher, places, slots, found, setAside);
     }
 
     public List<Alternatives> alternatives() {
@@ -118,6 +120,16 @@ public final class Explainer {
         };
     }
 
+    /** Of what kind the first difference to the plan as it stands is. */
+    Cause cause(Worth worth) {
+        return switch (Worth.parting(found.worth(), worth).orElse(Aim.NAME)) {
+            case MONEY -> Cause.MONEY;
+            case STEPS -> Cause.STEPS;
+            case SCHOOL -> Cause.METHOD;
+            case WANTS, COMFORT, REFINEMENT, BOTTLES, MILDNESS, NAME -> Cause.CHOICE;
+        };
+    }
+
     private static String thrift(Aim aim, Candidate chosen, Candidate other) {
         double more = other.option().costs().money() - chosen.option().costs().money();
         return switch (aim) {
@@ -158,7 +170,7 @@ public final class Explainer {
 
     /** @param barred what may not stand, and what only waits */
     public List<ShelfAdvice> shelf(Barred barred) {
-        return new Fates(consultation, skin, safety, suits, weigher, slots, found).shelf(barred);
+        return new Fates(consultation.shelf(), found, barred, setAside).all();
     }
 
     /** @param forbidden why a product may not be used at all */

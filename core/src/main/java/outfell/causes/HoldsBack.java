@@ -31,9 +31,10 @@ final class HoldsBack {
 
     /**
      * @param name of what comes in
+     * @param cause of what kind the limit is
      * @param words what holds it back
      */
-    record Held(String name, String words) {}
+    record Held(String name, Cause cause, String words) {}
 
     HoldsBack(Consultation consultation, Posed posed) {
         this.consultation = consultation;
@@ -55,11 +56,22 @@ final class HoldsBack {
                 Optional<String> name = comesIn.apply(
                         posed.with(limit, Double.POSITIVE_INFINITY).forAReason());
                 if (name.isPresent()) {
-                    return Optional.of(new Held(name.get(), words(limit)));
+                    return Optional.of(new Held(name.get(), cause(limit), words(limit)));
                 }
             }
         }
         return Optional.empty();
+    }
+
+    private static Cause cause(Scarcity limit) {
+        return switch (limit) {
+            case MONEY -> Cause.MONEY;
+            case MORNING_MINUTES, EVENING_MINUTES -> Cause.MINUTES;
+            case MORNING_STEPS, EVENING_STEPS -> Cause.STEPS;
+            case NEWCOMERS, BEGINNERS -> Cause.SAFETY;
+            case STRONG, EXFOLIATIONS -> Cause.METHOD;
+            case NIGHTS, LOAD -> Cause.NIGHTS;
+        };
     }
 
     private String words(Scarcity limit) {

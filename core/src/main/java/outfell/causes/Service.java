@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -34,6 +33,7 @@ final class Service {
     private final Slots places;
     private final List<Slot> slots;
     private final Posed.Found found;
+    private final SetAside setAside;
 
     Service(
             Consultation consultation,
@@ -42,8 +42,10 @@ final class Service {
             Weigher weigher,
             Slots places,
             List<Slot> slots,
-            Posed.Found found) {
+            Posed.Found found,
+            SetAside setAside) {
         this.consultation = consultation;
+        this.setAside = setAside;
         this.skin = skin;
         this.suits = suits;
         this.weigher = weigher;
@@ -62,11 +64,9 @@ final class Service {
                     .filter(c -> share(c, concern) > 0)
                     .sorted(Comparator.comparingDouble((Candidate c) -> -share(c, concern)))
                     .forEach(c -> by.add(c.product().name()));
+            Told told = told(concern, by, forbidden);
             all.add(new Served(
-                    concern.concern().words(),
-                    concern.weight(),
-                    List.copyOf(by),
-                    servedBecause(concern, by, forbidden)));
+                    concern.concern().words(), concern.weight(), List.copyOf(by), told.cause(), told.because()));
         }
         return List.copyOf(all);
     }
@@ -79,34 +79,43 @@ final class Service {
                 .orElse(0);
     }
 
-    private Because servedBecause(
-            RankedConcern concern, Set<String> by, Function<Product, Optional<Because>> forbidden) {
+    private record Told(Cause cause, Because because) {
+        static Told house(Cause cause, String sentence) {
+            return new Told(cause, Because.house(sentence));
+        }
+    }
+
+    private Told told(RankedConcern concern, Set<String> by, Function<Product, Optional<Because>> forbidden) {
         if (!by.isEmpty()) {
-            return concern.because();
+            return new Told(Cause.SKIN, concern.because());
         }
         if (!weigher.concerns().contains(concern)) {
-            return Because.house("Not among the heaviest; it waits until those are better.");
+            return Told.house(Cause.SKIN, "Not among the heaviest; it waits until those are better.");
         }
         if (skin.barrier().calmReset()) {
-            return Because.house("Nothing for %s yet: the barrier comes first."
-                    .formatted(concern.concern().words()));
+            return Told.house(
+                    Cause.SKIN,
+                    "Nothing for %s yet: the barrier comes first."
+                            .formatted(concern.concern().words()));
         }
         return outweighed(concern)
                 .or(() -> keptOut(concern, forbidden))
-                .orElseGet(() -> Because.house("Nothing on the shelf or in the catalogue helps %s."
-                        .formatted(concern.concern().words())));
+                .orElseGet(() -> Told.house(
+                        Cause.PRACTICE,
+                        "Nothing on the shelf or in the catalogue helps %s."
+                                .formatted(concern.concern().words())));
     }
 
     /** What could stand and does not, and the one limit that holds it back: let out, it would come in. */
-    private Optional<Because> outweighed(RankedConcern concern) {
+    private Optional<Told> outweighed(RankedConcern concern) {
         Optional<Candidate> best = slots.stream()
                 .flatMap(s -> s.candidates().stream())
                 .filter(c -> share(c, concern) > 0)
                 .max(Comparator.comparingDouble((Candidate c) -> share(c, concern))
                         .thenComparing(c -> c.product().id()));
         return best.map(c -> limits().heldBack(found.chosen(), x -> share(x, concern) > 0, f -> by(f, concern))
-                .map(held -> Because.house("%s would help; %s.".formatted(held.name(), held.words())))
-                .orElseGet(() -> Because.house(standsAside(c))));
+                .map(held -> Told.house(held.cause(), "%s would help; %s.".formatted(held.name(), held.words())))
+                .orElseGet(() -> Told.house(Cause.CHOICE, standsAside(c))));
     }
 
     private static Optional<String> by(Posed.Found other, RankedConcern concern) {
@@ -144,22 +153,24 @@ final class Service {
     }
 
     /** The best that there is, and what keeps it out altogether. */
-    private Optional<Because> keptOut(RankedConcern concern, Function<Product, Optional<Because>> forbidden) {
+    private Optional<Told> keptOut(RankedConcern concern, Function<Product, Optional<Because>> forbidden) {
         return consultation.products().stream()
                 .filter(p -> helps(p, concern) > 0)
                 .max(Comparator.comparingDouble((Product p) -> helps(p, concern))
                         .thenComparing(Product::id))
                 .map(p -> forbidden
                         .apply(p)
-                        .or(() -> suits.against(p, Part.EVENING))
-                        .map(because ->
-                                because.withSentence("%s would help, but: %s".formatted(p.name(), because.sentence())))
-                        .orElseGet(() ->
-                                Because.house("%s would help; %s, this skin and this month have no place for a %s now."
-                                        .formatted(
-                                                p.name(),
-                                                consultation.method().name(),
-                                                Kinds.of(p.kind()).label().toLowerCase(Locale.ROOT)))));
+                        .map(because -> but(Cause.SAFETY, p, because))
+                        .or(() -> suits.against(p, Part.EVENING).map(because -> but(Cause.SKIN, p, because)))
+                        .orElseGet(() -> {
+                            SetAside.Why why = setAside.why(p);
+                            return Told.house(
+                                    why.cause(), "%s would help, but: %s".formatted(p.name(), why.sentence()));
+                        }));
+    }
+
+    private static Told but(Cause cause, Product p, Because because) {
+        return new Told(cause, because.withSentence("%s would help, but: %s".formatted(p.name(), because.sentence())));
     }
 
     /** What the method asks for and does not get, with the limit that holds it back. */

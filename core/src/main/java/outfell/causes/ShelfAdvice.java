@@ -3,8 +3,12 @@ package outfell.causes;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
 
-/** What becomes of a thing that is owned. */
-public record ShelfAdvice(ProductId product, String name, Fate fate, Because because) {
+/**
+ * What becomes of a thing that is owned.
+ *
+ * @param cause of what kind the reason is
+ */
+public record ShelfAdvice(ProductId product, String name, Fate fate, Cause cause, Because because) {
     /** Used, kept for another time, or stopped. */
     public enum Fate {
         USED,

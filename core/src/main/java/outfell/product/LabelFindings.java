@@ -207,7 +207,7 @@ final class LabelFindings {
         }
         certain.stream()
                 .flatMap(l -> l.ingredient().stream())
-                .filter(i -> i.notes().contains("anned in the EU") || i.notes().contains("o longer allowed"))
+                .filter(i -> i.is(Tag.WITHDRAWN))
                 .findFirst()
                 .ifPresent(i -> add(
                         "mind",

@@ -22,6 +22,8 @@ public enum Tag {
     KERATOLYTIC,
     RETINOID,
     RETINOID_ALTERNATIVE,
+    /** No longer allowed in what is sold. */
+    WITHDRAWN,
     PRESCRIPTION,
     MEDICINE,
     STEROID,

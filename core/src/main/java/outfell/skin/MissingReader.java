@@ -18,16 +18,17 @@ final class MissingReader {
     /** @param setAside whether redness was set aside because sight alone does not tell it on dark skin */
     static List<Missing> find(
             SkinReading reading, Map<Zone, Axis.Point> oil, Map<Zone, Axis.Point> water, boolean setAside) {
-        List<Missing> all = new ArrayList<>();
+        List<Ranked> all = new ArrayList<>();
         if (Axis.oilT(oil).isEmpty()) {
-            all.add(sign("Shine on the forehead", Sign.SHINE, "tells the T-zone, and with it the type"));
+            all.add(sign(Rank.TYPE, "Shine on the forehead", Sign.SHINE, "tells the T-zone, and with it the type"));
         }
         if (Axis.u(oil).isEmpty()) {
-            all.add(sign("Shine on a cheek", Sign.SHINE, "tells the cheeks, and with them the type"));
+            all.add(sign(Rank.TYPE, "Shine on a cheek", Sign.SHINE, "tells the cheeks, and with them the type"));
         }
         if (setAside) {
             all.add(
                     sign(
+                            Rank.VERDICT,
                             "Redness by warmth and touch",
                             Sign.REDNESS,
                             "settles redness: none to the eye is no finding on dark skin; feel for heat, look for a violet or grey-brown tint"));
@@ -35,7 +36,11 @@ final class MissingReader {
         for (Sign sign : Sign.values()) {
             String settles = settles(sign);
             if (reading.grades(sign).isEmpty() && !settles.isEmpty() && !(setAside && sign == Sign.REDNESS)) {
-                all.add(sign(Signs.of(sign).label(), sign, settles));
+                all.add(sign(
+                        mayBeAConcern(sign) ? Rank.CONCERN : Rank.VERDICT,
+                        Signs.of(sign).label(),
+                        sign,
+                        settles));
             }
         }
         History h = reading.history();
@@ -45,29 +50,45 @@ final class MissingReader {
         repeat(all, oil, "Sebum again", "settles the type where eye and probe part");
         repeat(all, water, "Hydration again", "settles water where signs and probe part");
         return all.stream()
-                .sorted(Comparator.comparingInt(MissingReader::rank).thenComparingInt(Missing::seconds))
+                .sorted(Comparator.comparing(Ranked::rank)
+                        .thenComparingInt(r -> r.missing().seconds()))
+                .map(Ranked::missing)
                 .toList();
     }
 
-    /** What tells the type before what tells another verdict, and that before what may only be a concern. */
-    private static int rank(Missing m) {
-        return m.settles().endsWith("the type") ? 0 : m.settles().startsWith("may be") ? 2 : 1;
+    /** What tells the type comes before what tells another verdict, and that before what may only be a concern. */
+    private enum Rank {
+        TYPE,
+        VERDICT,
+        CONCERN
     }
 
-    private static Missing sign(String what, Sign sign, String settles) {
-        return new Missing(what, Where.SIGN, Optional.of(sign), Signs.of(sign).seconds(), settles);
+    private record Ranked(Rank rank, Missing missing) {}
+
+    private static Ranked sign(Rank rank, String what, Sign sign, String settles) {
+        return new Ranked(
+                rank,
+                new Missing(what, Where.SIGN, Optional.of(sign), Signs.of(sign).seconds(), settles));
     }
 
-    private static void ask(List<Missing> all, boolean open, String what, String settles) {
+    private static void ask(List<Ranked> all, boolean open, String what, String settles) {
         if (open) {
-            all.add(new Missing(what, Where.TALK, Optional.empty(), QUESTION_SECONDS, settles));
+            all.add(new Ranked(
+                    Rank.VERDICT, new Missing(what, Where.TALK, Optional.empty(), QUESTION_SECONDS, settles)));
         }
     }
 
-    private static void repeat(List<Missing> all, Map<Zone, Axis.Point> points, String what, String settles) {
+    private static void repeat(List<Ranked> all, Map<Zone, Axis.Point> points, String what, String settles) {
         if (points.values().stream().anyMatch(Axis.Point::open)) {
-            all.add(new Missing(what, Where.PROBE, Optional.empty(), PROBE_SECONDS, settles));
+            all.add(new Ranked(Rank.VERDICT, new Missing(what, Where.PROBE, Optional.empty(), PROBE_SECONDS, settles)));
         }
+    }
+
+    private static boolean mayBeAConcern(Sign sign) {
+        return switch (sign) {
+            case CONGESTION, SPOTS, PIGMENT, LINES -> true;
+            default -> false;
+        };
     }
 
     private static String settles(Sign sign) {
