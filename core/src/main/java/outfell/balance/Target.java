@@ -37,10 +37,6 @@ public record Target(Range water, Range oils, Range seal, Because because) {
     private static final Map<Band, Target> TYPES = types();
     private static final List<Shift> SHIFTS = Row.unique(FILE.rows("shifts"), Target::shift, Shift::id);
     private static final double T_ZONE = FILE.number("t-zone", 0, 1);
-    private static final double DRY = FILE.number("dry-from", 0, 100);
-    private static final double SEVERE = FILE.number("severe-from", 0, 100);
-    private static final double WARM = FILE.number("warm-from", 0, 100);
-    private static final double SWELTERING = FILE.number("sweltering-from", 0, 100);
     private static final double LEAST_HIGH = FILE.number("least-high", 0, 100);
     private static final double MORNING_OILS = FILE.row("morning").number("oils-high", 0, 200);
     private static final double MORNING_SEAL = FILE.row("morning").number("seal-high", 0, 200);
@@ -100,11 +96,15 @@ public record Target(Range water, Range oils, Range seal, Because because) {
             case STRAINED -> ids.add("strained");
             case SOUND, NOT_YET -> {}
         }
-        if (air.dryness() >= DRY) {
-            ids.add(air.dryness() >= SEVERE ? "severe_air" : "dry_air");
+        switch (air.dryBand()) {
+            case SEVERE -> ids.add("severe_air");
+            case HIGH -> ids.add("dry_air");
+            case MODERATE, LOW -> {}
         }
-        if (air.heat() >= WARM && air.heatBand() != Air.HeatBand.DRY_HEAT) {
-            ids.add(air.heat() >= SWELTERING ? "sweltering_air" : "warm_air");
+        switch (air.heatBand()) {
+            case SWELTERING -> ids.add("sweltering_air");
+            case HOT -> ids.add("warm_air");
+            case WARM, NONE, DRY_HEAT -> {}
         }
         return ids;
     }

@@ -1,7 +1,12 @@
 package outfell.climate;
 
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 
 /**
  * What one month's air at one site does to skin: computed, never a season's name.
@@ -59,14 +64,70 @@ public record Air(
         EXTREME
     }
 
-    private static final double HEATED_ROOM = 21;
-    private static final double HEATING_BELOW = 18;
-    private static final double COOLED_ROOM = 24;
-    private static final double COOLING_ABOVE = 26;
-    /** People, cooking and plants add 3 to 10 points; the size is debated. */
-    private static final double POINTS_ADDED_BY_LIVING = 5;
-    /** A cooler's coil takes moisture out down to about this dew point. */
-    private static final double COIL_DEW_POINT = 12;
+    private static final Row FILE = KnowledgeFile.yaml("air.yaml");
+    private static final Row ROOMS = FILE.row("rooms");
+    private static final double HEATED_ROOM = ROOMS.number("heated", 10, 30);
+    private static final double HEATING_BELOW = ROOMS.number("heating-below", 0, 30);
+    private static final double COOLED_ROOM = ROOMS.number("cooled", 10, 30);
+    private static final double COOLING_ABOVE = ROOMS.number("cooling-above", 10, 40);
+    private static final double POINTS_ADDED_BY_LIVING = ROOMS.number("living-adds", 0, 20);
+    private static final double COIL_DEW_POINT = ROOMS.number("coil-dew-point", 0, 25);
+
+    /** What one quantity adds to an index: its weight times how far it lies between two ends. */
+    private record Pull(String id, double weight, double from, double to) {
+        double of(double x) {
+            return weight * Math.clamp((x - from) / (to - from), 0, 1);
+        }
+    }
+
+    private static final Map<String, Pull> PULLS = Stream.of("dryness", "heat")
+            .flatMap(index -> Row.unique(FILE.rows(index), Air::pull, Pull::id).stream())
+            .collect(Collectors.toMap(Pull::id, p -> p));
+    private static final Row DRY = FILE.row("dry-bands");
+    private static final double DRY_MODERATE = DRY.number("moderate", 0, 100);
+    private static final double DRY_HIGH = DRY.number("high", 0, 100);
+    private static final double DRY_SEVERE = DRY.number("severe", 0, 100);
+    private static final Row HEAT = FILE.row("heat-bands");
+    private static final double WARM = HEAT.number("warm", 0, 100);
+    private static final double HOT = HEAT.number("hot", 0, 100);
+    private static final double SWELTERING = HEAT.number("sweltering", 0, 100);
+    private static final double DRY_HEAT_BELOW = FILE.number("dry-heat-below", 0, 30);
+    private static final Row UV = FILE.row("uv-bands");
+    private static final int UV_MODERATE = UV.whole("moderate", 1, 20);
+    private static final int UV_HIGH = UV.whole("high", 1, 20);
+    private static final int UV_VERY_HIGH = UV.whole("very-high", 1, 20);
+    private static final int UV_EXTREME = UV.whole("extreme", 1, 20);
+
+    private static Pull pull(Row row) {
+        Pull pull = new Pull(
+                row.text("id"), row.number("weight", 0, 100), row.number("from", -50, 100), row.number("to", -50, 100));
+        row.done();
+        return pull;
+    }
+
+    private static double pull(String id, double x) {
+        return Objects.requireNonNull(PULLS.get(id), id).of(x);
+    }
+
+    /** Dryness from which it is called high, 0 to 100. */
+    public static double highDryness() {
+        return DRY_HIGH;
+    }
+
+    /** Dryness from which it is called severe, 0 to 100. */
+    public static double severeDryness() {
+        return DRY_SEVERE;
+    }
+
+    /** Heat from which it is called hot, 0 to 100. */
+    public static double hotFrom() {
+        return HOT;
+    }
+
+    /** Whether the heat is of the upper half, humid or dry. */
+    public boolean hot() {
+        return heat >= HOT;
+    }
 
     /** The air of a month, with the rooms that such a month brings: heated, cooled, or with the windows open. */
     public static Air of(MonthlyAir out) {
@@ -110,7 +171,7 @@ public record Air(
                 dryBand(d),
                 heatBand(h, dewPoint),
                 uvBand(out.uvIndex()),
-                new Because(rooms, Evidence.DEBATED, "sonntag-1990"),
+                ROOMS.because(rooms),
                 Because.house("Rooms at %.0f %%, wind %.0f m/s and %.0f °C outside pull at %.0f of 100."
                         .formatted(room, out.wind(), out.celsius(), d)),
                 Because.house("%.0f °C with a dew point of %.0f °C weighs %.0f of 100."
@@ -118,53 +179,47 @@ public record Air(
     }
 
     /**
-     * Dryness stress, a house index.
-     *
-     * <p>D = 50 · clamp((50 − RH_in) / 40) + 25 · clamp((10 − e_out) / 9) + 15 · clamp((wind − 3) / 9) + 10 · clamp((8 −
-     * T_out) / 20); clamp to 0..1; e in hPa, wind in m/s, T in °C.
+     * Dryness stress, a house index: rooms, vapour outdoors, wind and cold, each by its weight in air.yaml.
      *
      * @return 0 to 100, to one decimal
      */
     public static double dryness(MonthlyAir out, double roomHumidity) {
-        double e = Humidity.vapour(out.celsius(), out.humidity());
-        return round(50 * clamp((50 - roomHumidity) / 40)
-                + 25 * clamp((10 - e) / 9)
-                + 15 * clamp((out.wind() - 3) / 9)
-                + 10 * clamp((8 - out.celsius()) / 20));
+        return round(pull("rooms", roomHumidity)
+                + pull("vapour", Humidity.vapour(out.celsius(), out.humidity()))
+                + pull("wind", out.wind())
+                + pull("cold", out.celsius()));
     }
 
     /**
-     * Heat with humidity, a house index.
-     *
-     * <p>H = 50 · clamp((T − 20) / 15) + 50 · clamp((T_d − 10) / 14).
+     * Heat with humidity, a house index: warmth and dew point, each by its weight in air.yaml.
      *
      * @return 0 to 100, to one decimal
      */
     public static double heat(MonthlyAir out) {
-        double dewPoint = Humidity.dewPoint(out.celsius(), out.humidity());
-        return round(50 * clamp((out.celsius() - 20) / 15) + 50 * clamp((dewPoint - 10) / 14));
+        return round(
+                pull("warmth", out.celsius()) + pull("dew-point", Humidity.dewPoint(out.celsius(), out.humidity())));
     }
 
     private static DryBand dryBand(double d) {
-        return d < 25 ? DryBand.LOW : d < 50 ? DryBand.MODERATE : d < 75 ? DryBand.HIGH : DryBand.SEVERE;
+        return d < DRY_MODERATE
+                ? DryBand.LOW
+                : d < DRY_HIGH ? DryBand.MODERATE : d < DRY_SEVERE ? DryBand.HIGH : DryBand.SEVERE;
     }
 
     private static HeatBand heatBand(double h, double dewPoint) {
-        if (dewPoint < 10) {
-            return h >= 25 ? HeatBand.DRY_HEAT : HeatBand.NONE;
+        if (dewPoint < DRY_HEAT_BELOW) {
+            return h >= WARM ? HeatBand.DRY_HEAT : HeatBand.NONE;
         }
-        return h < 25 ? HeatBand.NONE : h < 50 ? HeatBand.WARM : h < 75 ? HeatBand.HOT : HeatBand.SWELTERING;
+        return h < WARM ? HeatBand.NONE : h < HOT ? HeatBand.WARM : h < SWELTERING ? HeatBand.HOT : HeatBand.SWELTERING;
     }
 
     private static UvBand uvBand(double index) {
         long i = Math.round(index);
-        return i < 3
+        return i < UV_MODERATE
                 ? UvBand.LOW
-                : i < 6 ? UvBand.MODERATE : i < 8 ? UvBand.HIGH : i < 11 ? UvBand.VERY_HIGH : UvBand.EXTREME;
-    }
-
-    private static double clamp(double x) {
-        return Math.clamp(x, 0, 1);
+                : i < UV_HIGH
+                        ? UvBand.MODERATE
+                        : i < UV_VERY_HIGH ? UvBand.HIGH : i < UV_EXTREME ? UvBand.VERY_HIGH : UvBand.EXTREME;
     }
 
     private static double round(double x) {

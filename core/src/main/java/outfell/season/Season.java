@@ -1,10 +1,15 @@
 package outfell.season;
 
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import outfell.climate.Air;
 import outfell.climate.Air.DryBand;
 import outfell.climate.Air.HeatBand;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.season.Asked.Graded;
 import outfell.season.Asked.Least;
 import outfell.season.Asked.Wearer;
@@ -16,19 +21,51 @@ import outfell.skin.SkinVerdict.BarrierState;
 
 /** From a month's air and a skin to what is asked of the plan. House judgement on sections 11 to 14 of its rules. */
 public final class Season {
-    /** Grade of moisturiser by band, before the air has its say. */
-    private static final double OILY = 4.5;
+    private static final Row FILE = KnowledgeFile.yaml("season.yaml");
+    private static final Row CREAM = FILE.row("cream");
+    private static final double OILY = grade("oily");
+    private static final double NORMAL = grade("normal");
+    private static final double COMBINATION = grade("combination");
+    private static final double DRY = grade("dry");
+    private static final double BROKEN = grade("broken");
+    private static final double LEAST = grade("least");
+    private static final double MOST = grade("most");
+    private static final Row RICHER = FILE.row("richer");
+    private static final double DRYNESS = RICHER.number("dryness", 0, 100);
+    private static final double SWINGING_DRYNESS = RICHER.number("swinging", 0, 100);
+    private static final int MOST_RICHER = RICHER.whole("most", 0, 4);
+    private static final int MOST_RICHER_OILY = RICHER.whole("most-oily", 0, 4);
+    private static final Row SUN = FILE.row("sun");
+    private static final int USUAL_SPF = SUN.whole("usual", 15, 50);
+    private static final int HIGH_SPF = SUN.whole("high", 15, 50);
+    private static final double HIGH_FROM = SUN.number("high-from", 0, 20);
+    private static final double OUTDOORS_FROM = SUN.number("outdoors-from", 0, 20);
+    private static final double OUTDOOR_HOURS = SUN.number("outdoor-hours", 0, 24);
+    private static final int MARKS_AMONG = SUN.whole("marks-among", 0, 20);
+    private static final Row BEGIN = FILE.row("begin");
+    private static final double BEGIN_BELOW = BEGIN.number("uv-below", 0, 20);
 
-    private static final double NORMAL = 5.5;
-    private static final double COMBINATION = 5;
-    private static final double DRY = 6.5;
-    private static final double BROKEN = 7;
-    /** Dryness from which the evening's cream is a grade richer; for a skin that swings. */
-    private static final double DRYNESS = 35;
+    /** Grades lighter in a heat, by the band of the skin. */
+    private record Lighter(HeatBand heat, Map<Band, Integer> grades) {}
 
-    private static final double SWINGING_DRYNESS = 25;
-    /** Outdoors from this many hours a day the sun is part of the work. */
-    private static final double OUTDOOR_WORK = 3;
+    private static final Map<HeatBand, Lighter> LIGHTER =
+            Row.unique(FILE.rows("lighter"), Season::lighterRow, Lighter::heat).stream()
+                    .collect(Collectors.toMap(Lighter::heat, l -> l));
+
+    private static double grade(String key) {
+        return CREAM.number(key, 1, 8);
+    }
+
+    private static Lighter lighterRow(Row row) {
+        Lighter lighter = new Lighter(
+                row.one("id", HeatBand.class),
+                Map.of(
+                        Band.OILY, row.whole("oily", 0, 4),
+                        Band.NORMAL, row.whole("normal", 0, 4),
+                        Band.DRY, row.whole("dry", 0, 4)));
+        row.done();
+        return lighter;
+    }
 
     private Season() {}
 
@@ -46,12 +83,14 @@ public final class Season {
                 oil(air, wearer, band),
                 spf(air, wearer),
                 new Whether(
-                        air.dryness() >= 50,
-                        Because.house("Dryness %.0f: from 50 on exfoliation is halved.".formatted(air.dryness()))),
+                        air.dryness() >= Air.highDryness(),
+                        Because.house("Dryness %.0f: from %.0f on exfoliation is halved."
+                                .formatted(air.dryness(), Air.highDryness()))),
                 newRetinoid(air),
                 wearer.noNewAcid()
                         .map(why -> new Whether(false, why))
-                        .orElseGet(() -> new Whether(air.outdoors().uvIndex() < 6, newInSun(air, "an acid"))));
+                        .orElseGet(
+                                () -> new Whether(air.outdoors().uvIndex() < BEGIN_BELOW, newInSun(air, "an acid"))));
     }
 
     private static Graded moisturiser(Air air, Wearer wearer, Band band, boolean combination) {
@@ -62,10 +101,10 @@ public final class Season {
         double base = base(band, combination);
         boolean strained = wearer.skin().barrier().state() == BarrierState.STRAINED;
         // where the T-zone is oily, a seal on the dry places does the rest
-        int most = combination || band == Band.OILY ? 1 : 2;
+        int most = combination || band == Band.OILY ? MOST_RICHER_OILY : MOST_RICHER;
         int up = Math.min(most, (richer(air, wearer) ? 1 : 0) + (strained ? 1 : 0));
-        int down = up > 0 && air.heat() >= 50 ? 0 : lighter(air, wearer, band, combination);
-        double grade = Math.clamp(base + up - down, 3, 8);
+        int down = up > 0 && air.hot() ? 0 : lighter(air, wearer, band, combination);
+        double grade = Math.clamp(base + up - down, LEAST, MOST);
         return new Graded(grade, Because.house(moisturiserSentence(air, wearer, base, up, down, grade)));
     }
 
@@ -75,7 +114,7 @@ public final class Season {
             return evening;
         }
         int down = lighter(air, wearer, band, combination);
-        double grade = Math.clamp(base(band, combination) - down, 3, evening.grade());
+        double grade = Math.clamp(base(band, combination) - down, LEAST, evening.grade());
         return new Graded(
                 grade,
                 Because.house("Under the sunscreen grade %s is enough%s."
@@ -101,13 +140,9 @@ public final class Season {
     private static int lighter(Air air, Wearer wearer, Band band, boolean combination) {
         boolean oily = band == Band.OILY || combination;
         HeatBand heat = wearer.swings() && air.heatBand() == HeatBand.WARM ? HeatBand.HOT : air.heatBand();
-        return switch (heat) {
-            case NONE -> 0;
-            case WARM -> oily ? 1 : 0;
-            case HOT -> band == Band.DRY && !combination ? 0 : 1;
-            case SWELTERING -> oily ? 2 : 1;
-            case DRY_HEAT -> 1;
-        };
+        Band by = oily ? Band.OILY : band;
+        return Objects.requireNonNull(
+                Objects.requireNonNull(LIGHTER.get(heat), heat::name).grades().get(by));
     }
 
     private static String moisturiserSentence(Air air, Wearer wearer, double base, int up, int down, double grade) {
@@ -161,7 +196,7 @@ public final class Season {
                             Evidence.DEBATED,
                             "egawa-2002"));
         }
-        if (barrier == BarrierState.STRAINED && air.heat() < 50) {
+        if (barrier == BarrierState.STRAINED && !air.hot()) {
             return new Whether(true, Because.house("A strained barrier holds better under a thin seal."));
         }
         return new Whether(
@@ -177,9 +212,12 @@ public final class Season {
         if (wearer.skin().barrier().calmReset()) {
             return new Whether(false, Because.custom("No oil until the barrier is calm."));
         }
-        return air.heat() < 50
+        return !air.hot()
                 ? new Whether(true, Because.custom("Dry skin in cool air welcomes a few drops."))
-                : new Whether(false, Because.house("Heat %.0f: from 50 on no oil is asked for.".formatted(air.heat())));
+                : new Whether(
+                        false,
+                        Because.house(
+                                "Heat %.0f: from %.0f on no oil is asked for.".formatted(air.heat(), Air.hotFrom())));
     }
 
     private static Least spf(Air air, Wearer wearer) {
@@ -187,40 +225,40 @@ public final class Season {
         if (wearer.least().isPresent()) {
             return wearer.least().get();
         }
-        if (uv >= 5.5) {
-            return fifty("UV %.0f asks for SPF 50.".formatted(uv), "who-2002");
+        if (uv >= HIGH_FROM) {
+            return high("UV %.0f asks for SPF %d.".formatted(uv, HIGH_SPF));
         }
-        if (uv >= 2.5 && wearer.outdoorHours() >= OUTDOOR_WORK) {
-            return fifty(
-                    "UV %.0f and %.0f hours outdoors ask for SPF 50.".formatted(uv, wearer.outdoorHours()), "who-2002");
+        if (uv >= OUTDOORS_FROM && wearer.outdoorHours() >= OUTDOOR_HOURS) {
+            return high(
+                    "UV %.0f and %.0f hours outdoors ask for SPF %d.".formatted(uv, wearer.outdoorHours(), HIGH_SPF));
         }
-        if (wearer.concerns().stream().limit(3).anyMatch(c -> c == Concern.PIGMENT)) {
-            return fifty("Pigment marks ask for SPF 50 all year; UVA is there in winter and under cloud.", "who-2002");
+        if (wearer.concerns().stream().limit(MARKS_AMONG).anyMatch(c -> c == Concern.PIGMENT)) {
+            return high("Pigment marks ask for SPF %d all year; UVA is there in winter and under cloud."
+                    .formatted(HIGH_SPF));
         }
-        return new Least(
-                30, new Because("UV %.0f: SPF 30 at least, all year.".formatted(uv), Evidence.CONVENTION, "who-2002"));
+        return new Least(USUAL_SPF, SUN.because("UV %.0f: SPF %d at least, all year.".formatted(uv, USUAL_SPF)));
     }
 
-    private static Least fifty(String sentence, String source) {
-        return new Least(50, new Because(sentence, Evidence.CONVENTION, source));
+    private static Least high(String sentence) {
+        return new Least(HIGH_SPF, SUN.because(sentence));
     }
 
     private static Whether newRetinoid(Air air) {
-        if (air.dryness() >= 75) {
+        if (air.dryness() >= Air.severeDryness()) {
             return new Whether(
-                    false, Because.house("Dryness %.0f: from 75 on no retinoid is begun.".formatted(air.dryness())));
+                    false,
+                    Because.house("Dryness %.0f: from %.0f on no retinoid is begun."
+                            .formatted(air.dryness(), Air.severeDryness())));
         }
-        return new Whether(air.outdoors().uvIndex() < 6, newInSun(air, "a retinoid"));
+        return new Whether(air.outdoors().uvIndex() < BEGIN_BELOW, newInSun(air, "a retinoid"));
     }
 
     private static Because newInSun(Air air, String what) {
         double uv = air.outdoors().uvIndex();
-        return new Because(
-                uv < 6
+        return BEGIN.because(
+                uv < BEGIN_BELOW
                         ? "UV %.0f: %s may be begun.".formatted(uv, what)
-                        : "UV %.0f: from 6 on %s is not begun, only kept.".formatted(uv, what),
-                Evidence.PROPOSED,
-                "kaidbey-2003");
+                        : "UV %.0f: from %.0f on %s is not begun, only kept.".formatted(uv, BEGIN_BELOW, what));
     }
 
     private static String n(double x) {
