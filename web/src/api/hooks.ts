@@ -36,6 +36,7 @@ export const keys = {
   findings: (visit: string, version: number) => ['plan', 'findings', visit, version] as const,
   ladders: (visit: string, version: number) => ['plan', 'ladders', visit, version] as const,
   compared: (visit: string, version: number, with_: 'computed') => ['plan', with_, visit, version] as const,
+  rule: (at: string) => ['rule', at] as const,
   methods: ['methods'] as const,
   yardstick: ['yardstick'] as const,
   schools: ['schools'] as const,
@@ -60,6 +61,14 @@ export const keys = {
   probe: ['probe'] as const,
   knobs: ['knobs'] as const,
 }
+
+/** The rule at the place that a reason names. */
+export const useRule = (at: string) =>
+  useQuery({
+    queryKey: keys.rule(at),
+    queryFn: ({ signal }) => ask(api.GET('/api/rules', { params: { query: { at } }, signal })),
+    staleTime: Infinity,
+  })
 
 export const useVocabulary = () =>
   useQuery({ queryKey: keys.vocabulary, queryFn: () => ask(api.GET('/api/vocabulary')), staleTime: Infinity })

@@ -948,6 +948,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rule"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/standin/probe": {
         parameters: {
             query?: never;
@@ -1383,6 +1399,7 @@ export interface components {
         Because: {
             /** @enum {string} */
             evidence: "CONTROLLED" | "SMALL" | "MECHANISM" | "CONVENTION" | "DEBATED" | "PROPOSED";
+            rule?: string | null;
             sentence: string;
             source: string;
         };
@@ -1974,6 +1991,17 @@ export interface components {
             faces: components["schemas"]["FaceWords"][];
             plugged: boolean;
         };
+        KnowledgeRule: {
+            /** @enum {string} */
+            changes: "NOBODY" | "METHOD" | "SCHOOLS" | "BANDS" | "YARDSTICK";
+            /** @enum {string|null} */
+            evidence?: "CONTROLLED" | "SMALL" | "MECHANISM" | "CONVENTION" | "DEBATED" | "PROPOSED" | null;
+            notes: string[];
+            parts: components["schemas"]["RulePart"][];
+            ref: string;
+            source?: string | null;
+            title: string;
+        };
         Known: {
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             product: string;
@@ -2531,6 +2559,10 @@ export interface components {
             part: "MORNING" | "EVENING";
             steps: components["schemas"]["Step"][];
             timeline: components["schemas"]["Timeline"];
+        };
+        RulePart: {
+            name: string;
+            value: string;
         };
         Rung: {
             /** Format: double */
@@ -4854,6 +4886,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MixedView"];
+                };
+            };
+        };
+    };
+    rule: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnowledgeRule"];
                 };
             };
         };

@@ -1,27 +1,24 @@
-import { useVocabulary } from '../api/hooks'
 import type { Because } from '../api/client'
+import { Behind } from './Behind'
 
-/** A reason as the core gave it, with its evidence in words and its source on demand. */
+/** A reason as the core gave it; what stands behind it opens by a tap or a key. */
 export function Why({
   because,
   quiet = false,
 }: {
   /** the reason */
   because: Because
-  /** without evidence and source */
+  /** without what stands behind it */
   quiet?: boolean
 }) {
-  const words = useVocabulary().data
-  const evidence = words?.evidence[because.evidence] ?? ''
-  const source = words?.sources[because.source] ?? because.source
   return (
     <span>
       {because.sentence}
       {!quiet && (
-        <span className="second" title={source}>
+        <>
           {' '}
-          ({evidence})
-        </span>
+          <Behind because={because} />
+        </>
       )}
     </span>
   )

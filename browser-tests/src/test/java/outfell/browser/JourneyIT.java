@@ -47,7 +47,7 @@ class JourneyIT extends InTheBrowser {
         page.keyboard().press("Escape");
 
         button("Jul").click();
-        assertThat(page.getByRole(AriaRole.HEADING, named("July changes"))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, named("What July changes"))).isVisible();
         page.getByRole(AriaRole.BUTTON, named("Back to")).click();
         button("Keep this plan").click();
         assertThat(page.getByText("Plan 1 kept")).isVisible();

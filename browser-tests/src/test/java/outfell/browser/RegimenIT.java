@@ -39,7 +39,7 @@ class RegimenIT extends InTheBrowser {
         List<String> before = step("Evening").allTextContents();
         assertThat(button("Undo")).isDisabled();
         button("Essentials").click();
-        assertThat(page.getByRole(AriaRole.HEADING, named("Essentials in place of Classic changes")))
+        assertThat(page.getByRole(AriaRole.HEADING, named("Essentials in place of Classic")))
                 .isVisible();
         page.waitForCondition(() -> !step("Evening").allTextContents().equals(before));
         List<String> essentials = step("Evening").allTextContents();
@@ -50,6 +50,32 @@ class RegimenIT extends InTheBrowser {
         page.waitForCondition(() -> step("Evening").allTextContents().equals(essentials));
         button("Back to Classic").click();
         page.waitForCondition(() -> step("Evening").allTextContents().equals(before));
+    }
+
+    @Test
+    void another_month_names_the_one_fact_behind_each_change_and_the_rule_opens_by_key() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        button("Jul").click();
+        Locator changes = page.getByRole(AriaRole.REGION, named("What July changes"));
+        Locator serum = changes.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Niacinamide serum"));
+        assertThat(serum).containsText("Money");
+        assertThat(serum).containsText("UV 6 asks for SPF 50.");
+        assertThat(serum).containsText("The budget of 30 no longer holds it.");
+        Locator fluid =
+                changes.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Day fluid SPF 30"));
+        assertThat(fluid).containsText("Air");
+        nothingToMend("what July changes");
+        Locator rule = fluid.getByRole(AriaRole.BUTTON);
+        rule.focus();
+        page.keyboard().press("Enter");
+        Locator behind = page.getByRole(AriaRole.DIALOG);
+        assertThat(behind).containsText("World Health Organization");
+        assertThat(behind).containsText("high spf");
+        nothingToMend("what stands behind a change");
+        page.keyboard().press("Escape");
+        assertThat(behind).not().isVisible();
+        assertThat(rule).isFocused();
     }
 
     @Test
@@ -105,7 +131,8 @@ class RegimenIT extends InTheBrowser {
         assertThat(byHand).containsText("moved: the serum stings on bare skin");
         byHand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold it against"))
                 .click();
-        assertThat(byHand).containsText("Evening, moved");
+        assertThat(byHand.getByRole(AriaRole.LISTITEM).last())
+                .containsText("Rich cream for cold weather stands elsewhere");
         saved();
         page.reload();
         page.waitForCondition(() -> names("Evening").equals(moved));
@@ -146,7 +173,7 @@ class RegimenIT extends InTheBrowser {
         page.keyboard().press("k");
         assertThat(serum).containsText("kept");
         button("Essentials").click();
-        assertThat(page.getByRole(AriaRole.HEADING, named("Essentials in place of Classic changes")))
+        assertThat(page.getByRole(AriaRole.HEADING, named("Essentials in place of Classic")))
                 .isVisible();
         assertThat(step("Evening").filter(new Locator.FilterOptions().setHasText(name)))
                 .containsText("kept");

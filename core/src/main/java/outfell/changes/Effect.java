@@ -110,7 +110,11 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
     private static void moved(Part part, Regimen was, Regimen is, List<Effect> all) {
         List<ProductId> before = common(was, is, part);
         List<ProductId> after = common(is, was, part);
-        Set<ProductId> stayed = longest(before, after);
+        Set<ProductId> byHand = is.routine(part).steps().stream()
+                .filter(s -> s.hand().moved())
+                .map(Step::product)
+                .collect(Collectors.toSet());
+        Set<ProductId> stayed = longest(before, after, byHand);
         for (ProductId product : after) {
             if (!stayed.contains(product)) {
                 Step step = find(is, part, product).orElseThrow();
@@ -145,24 +149,30 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                 .toList();
     }
 
-    /** The longest run of products that stand in the same order in both, by the first that are so. */
-    private static Set<ProductId> longest(List<ProductId> before, List<ProductId> after) {
+    /**
+     * The longest run of products that stand in the same order in both; of several, one without those that were moved by hand.
+     */
+    private static Set<ProductId> longest(List<ProductId> before, List<ProductId> after, Set<ProductId> byHand) {
         List<List<ProductId>> ending = new ArrayList<>();
         List<ProductId> best = List.of();
         for (int i = 0; i < after.size(); i++) {
             ProductId product = after.get(i);
-            List<ProductId> run = new ArrayList<>();
+            List<ProductId> run = List.of();
             for (int j = 0; j < i; j++) {
                 boolean follows = before.indexOf(after.get(j)) < before.indexOf(product);
-                if (follows && ending.get(j).size() > run.size()) {
-                    run = new ArrayList<>(ending.get(j));
-                }
+                run = follows && weight(ending.get(j), byHand) > weight(run, byHand) ? ending.get(j) : run;
             }
-            run.add(product);
-            ending.add(run);
-            best = run.size() > best.size() ? run : best;
+            List<ProductId> longer = new ArrayList<>(run);
+            longer.add(product);
+            ending.add(longer);
+            best = weight(longer, byHand) > weight(best, byHand) ? longer : best;
         }
         return best.stream().collect(Collectors.toSet());
+    }
+
+    /** Each product counts, and a little less when it was moved by hand. */
+    private static double weight(List<ProductId> run, Set<ProductId> byHand) {
+        return run.stream().mapToDouble(p -> byHand.contains(p) ? 0.99 : 1).sum();
     }
 
     private static List<Step> steps(Regimen regimen, Part part, StepKind kind) {

@@ -1,5 +1,6 @@
 package outfell.knowledge;
 
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -7,7 +8,9 @@ import java.io.Reader;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.yaml.snakeyaml.LoaderOptions;
@@ -52,6 +55,60 @@ public final class KnowledgeFile {
         } catch (IOException broken) {
             throw new UncheckedIOException(broken);
         }
+    }
+
+    /**
+     * A row, and what is written over it.
+     *
+     * @param notes lines of comment over it or over the list that it stands in, without their mark
+     */
+    record Placed(Row row, List<String> notes) {}
+
+    /**
+     * The row at a place, such as "season.yaml/sun" or "safety.yaml/rules/pregnant"; nothing when there is none.
+     *
+     * @throws KnowledgeFault when the file is not YAML
+     */
+    static Optional<Placed> place(String name, String place) {
+        if (KnowledgeFile.class.getResource("/knowledge/" + name) == null) {
+            return Optional.empty();
+        }
+        List<String> lines;
+        try (BufferedReader reader = new BufferedReader(open(name))) {
+            lines = reader.lines().toList();
+        } catch (IOException broken) {
+            throw new UncheckedIOException(broken);
+        }
+        return yaml(name)
+                .all()
+                .filter(r -> r.place().equals(place))
+                .findFirst()
+                .map(r -> new Placed(r, notes(lines, r.line() - 1)));
+    }
+
+    /** A file by itself, or the methods of their folder. */
+    static List<String> names(String id) {
+        return id.equals("methods")
+                ? List.of(
+                        "methods/essentials.yaml",
+                        "methods/classic.yaml",
+                        "methods/layered.yaml",
+                        "methods/re-tone.yaml",
+                        "methods/barrier-first.yaml")
+                : List.of(id);
+    }
+
+    /** The nearest lines of comment over a line: over the row itself, or over the list that it stands in. */
+    private static List<String> notes(List<String> lines, int from) {
+        int at = from - 1;
+        while (at >= 0 && !lines.get(at).startsWith("#")) {
+            at--;
+        }
+        List<String> notes = new ArrayList<>();
+        for (; at >= 0 && lines.get(at).startsWith("#"); at--) {
+            notes.addFirst(lines.get(at).substring(1).strip());
+        }
+        return notes;
     }
 
     private static Row yaml(String name, Reader reader) {

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.yaml.snakeyaml.nodes.MappingNode;
 import org.yaml.snakeyaml.nodes.Node;
 import org.yaml.snakeyaml.nodes.NodeTuple;
@@ -22,17 +24,25 @@ import org.yaml.snakeyaml.nodes.SequenceNode;
  */
 public final class Row {
     private final String file;
+    /** Where it stands: its file, and from there by key and id. */
+    private final String place;
+
     private final int line;
     private final Map<String, Node> values;
     private final Set<String> asked = new HashSet<>();
 
-    private Row(String file, int line, Map<String, Node> values) {
+    private Row(String file, String place, int line, Map<String, Node> values) {
         this.file = file;
+        this.place = place;
         this.line = line;
         this.values = values;
     }
 
     static Row of(String file, Node node) {
+        return of(file, file, node);
+    }
+
+    private static Row of(String file, String place, Node node) {
         if (!(node instanceof MappingNode mapping)) {
             throw new KnowledgeFault(file, lineOf(node), "expected keys and values, found something else");
         }
@@ -44,7 +54,7 @@ public final class Row {
                         file, lineOf(tuple.getKeyNode()), "the key \"%s\" stands twice".formatted(key));
             }
         }
-        return new Row(file, lineOf(node), values);
+        return new Row(file, place, lineOf(node), values);
     }
 
     public String text(String key) {
@@ -121,11 +131,86 @@ public final class Row {
     }
 
     public List<Row> rows(String key) {
-        return items(key).stream().map(n -> Row.of(file, n)).toList();
+        return inList(key, items(key));
     }
 
     public Row row(String key) {
-        return Row.of(file, node(key));
+        return Row.of(file, place + "/" + key, node(key));
+    }
+
+    /** This row and all rows within it. */
+    Stream<Row> all() {
+        return Stream.concat(
+                Stream.of(this), values.entrySet().stream().flatMap(e -> within(e.getKey(), e.getValue())));
+    }
+
+    private Stream<Row> within(String key, Node node) {
+        return switch (node) {
+            case MappingNode map -> Row.of(file, place + "/" + key, map).all();
+            case SequenceNode list ->
+                inList(
+                                key,
+                                list.getValue().stream()
+                                        .filter(MappingNode.class::isInstance)
+                                        .toList())
+                        .stream()
+                        .flatMap(Row::all);
+            default -> Stream.empty();
+        };
+    }
+
+    /** Where it stands, as a reason names it. */
+    String place() {
+        return place;
+    }
+
+    int line() {
+        return line;
+    }
+
+    /** A value as it is written, whatever its kind: a list in one line, a table as its keys and values. */
+    public String printed(String key) {
+        return printed(node(key));
+    }
+
+    private String printed(Node node) {
+        return switch (node) {
+            case ScalarNode scalar -> scalar.getValue();
+            case SequenceNode list ->
+                list.getValue().stream().map(this::printed).collect(Collectors.joining(", "));
+            case MappingNode map ->
+                map.getValue().stream()
+                        .map(t -> printed(t.getKeyNode()) + " " + printed(t.getValueNode()))
+                        .collect(Collectors.joining(", "));
+            default -> throw fault("\"%s\" is nothing to be printed".formatted(node));
+        };
+    }
+
+    /** The rows of a list, each by its name; the second of a name by its number, too. */
+    private List<Row> inList(String key, List<Node> nodes) {
+        Map<String, Integer> before = new HashMap<>();
+        List<Row> rows = new ArrayList<>();
+        for (Node node : nodes) {
+            String name = name(node);
+            int nth = before.merge(name, 1, Integer::sum);
+            rows.add(Row.of(file, place + "/" + key + "/" + (nth == 1 ? name : name + "-" + nth), node));
+        }
+        return rows;
+    }
+
+    /** A row of a list by its id; where it has none, by the first two of its values. */
+    private String name(Node node) {
+        if (!(node instanceof MappingNode map)) {
+            return "";
+        }
+        return map.getValue().stream()
+                .filter(t -> printed(t.getKeyNode()).equals("id"))
+                .findFirst()
+                .map(t -> printed(t.getValueNode()))
+                .orElseGet(() -> map.getValue().stream()
+                        .limit(2)
+                        .map(t -> printed(t.getValueNode()).replace(", ", "+").replace(' ', '-'))
+                        .collect(Collectors.joining("-")));
     }
 
     /** The keys in file order, for a row that is itself a table of named things. */
@@ -154,7 +239,7 @@ public final class Row {
             throw fault(
                     "evidence %s stands behind custom; a study has a source of its own".formatted(evidence.letter()));
         }
-        return new Because(sentence, evidence, source);
+        return new Because(sentence, evidence, source, Optional.of(place));
     }
 
     /** Ends the reading of this row. A key that was never asked for is a typing slip, and named. */

@@ -31,19 +31,19 @@ public final class Season {
     private static final double LEAST = grade("least");
     private static final double MOST = grade("most");
     private static final Row RICHER = FILE.row("richer");
-    private static final double DRYNESS = RICHER.number("dryness", 0, 100);
-    private static final double SWINGING_DRYNESS = RICHER.number("swinging", 0, 100);
-    private static final int MOST_RICHER = RICHER.whole("most", 0, 4);
-    private static final int MOST_RICHER_OILY = RICHER.whole("most-oily", 0, 4);
+    private static final double DRYNESS = RICHER.number("from-dryness", 0, 100);
+    private static final double SWINGING_DRYNESS = RICHER.number("swinging-from", 0, 100);
+    private static final int MOST_RICHER = RICHER.whole("most-grades", 0, 4);
+    private static final int MOST_RICHER_OILY = RICHER.whole("most-grades-oily", 0, 4);
     private static final Row SUN = FILE.row("sun");
-    private static final int USUAL_SPF = SUN.whole("usual", 15, 50);
-    private static final int HIGH_SPF = SUN.whole("high", 15, 50);
-    private static final double HIGH_FROM = SUN.number("high-from", 0, 20);
-    private static final double OUTDOORS_FROM = SUN.number("outdoors-from", 0, 20);
-    private static final double OUTDOOR_HOURS = SUN.number("outdoor-hours", 0, 24);
-    private static final int MARKS_AMONG = SUN.whole("marks-among", 0, 20);
+    private static final int USUAL_SPF = SUN.whole("usual-spf", 15, 50);
+    private static final int HIGH_SPF = SUN.whole("high-spf", 15, 50);
+    private static final double HIGH_FROM = SUN.number("high-from-uv", 0, 20);
+    private static final double OUTDOORS_FROM = SUN.number("outdoors-from-uv", 0, 20);
+    private static final double OUTDOOR_HOURS = SUN.number("hours-outdoors", 0, 24);
+    private static final int MARKS_AMONG = SUN.whole("marks-among-first", 0, 20);
     private static final Row BEGIN = FILE.row("begin");
-    private static final double BEGIN_BELOW = BEGIN.number("uv-below", 0, 20);
+    private static final double BEGIN_BELOW = BEGIN.number("below-uv", 0, 20);
 
     /** Grades lighter in a heat, by the band of the skin. */
     private record Lighter(HeatBand heat, Map<Band, Integer> grades) {}
@@ -96,7 +96,7 @@ public final class Season {
     private static Graded moisturiser(Air air, Wearer wearer, Band band, boolean combination) {
         if (wearer.skin().barrier().state() == BarrierState.BROKEN
                 || wearer.skin().barrier().calmReset()) {
-            return new Graded(BROKEN, Because.house("A broken barrier wants grade 7, whatever the air."));
+            return new Graded(BROKEN, CREAM.because("A broken barrier wants grade 7, whatever the air."));
         }
         double base = base(band, combination);
         boolean strained = wearer.skin().barrier().state() == BarrierState.STRAINED;
@@ -105,7 +105,8 @@ public final class Season {
         int up = Math.min(most, (richer(air, wearer) ? 1 : 0) + (strained ? 1 : 0));
         int down = up > 0 && air.hot() ? 0 : lighter(air, wearer, band, combination);
         double grade = Math.clamp(base + up - down, LEAST, MOST);
-        return new Graded(grade, Because.house(moisturiserSentence(air, wearer, base, up, down, grade)));
+        return new Graded(
+                grade, (up > 0 ? RICHER : CREAM).because(moisturiserSentence(air, wearer, base, up, down, grade)));
     }
 
     /** Under a sunscreen the air's dryness is left to the evening; heat makes it lighter as it does there. */
@@ -117,7 +118,7 @@ public final class Season {
         double grade = Math.clamp(base(band, combination) - down, LEAST, evening.grade());
         return new Graded(
                 grade,
-                Because.house("Under the sunscreen grade %s is enough%s."
+                CREAM.because("Under the sunscreen grade %s is enough%s."
                         .formatted(n(grade), down > 0 ? ", lighter for heat %.0f".formatted(air.heat()) : "")));
     }
 

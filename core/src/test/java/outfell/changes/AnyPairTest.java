@@ -6,6 +6,7 @@ import java.time.DayOfWeek;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
@@ -209,6 +210,39 @@ class AnyPairTest {
                     .extracting(Because::sentence)
                     .containsExactly("%s is changed by hand in the evening.".formatted(evening.name()));
         });
+    }
+
+    /** Of two that change places the one is named that was moved. */
+    @Test
+    void a_step_moved_by_hand_is_the_one_that_is_said_to_stand_elsewhere() {
+        Consultation plain = Consultations.of(outfell.skin.Faces.face());
+        List<Step> evening =
+                ((Outcome.Planned) Planner.plan(plain)).regimen().evening().steps();
+        int moved = 0;
+        for (int i = 0; i + 1 < evening.size(); i++) {
+            Step step = evening.get(i);
+            Adjustment later = new Adjustment(
+                    Part.EVENING,
+                    step.product(),
+                    false,
+                    Optional.empty(),
+                    List.of(),
+                    false,
+                    "",
+                    Optional.of(
+                            new Adjustment.Move(Optional.of(evening.get(i + 1).product()), Optional.empty(), "so")));
+            Consultation hers = plain.by(plain.byHand().with(later));
+            List<Change> changes = Changes.between(plain, hers).orElseThrow().changes();
+            for (Change change : changes) {
+                assertThat(change.what()).isEqualTo(Change.What.MOVED);
+                assertThat(change.to()).isEqualTo(step.name());
+                assertThat(change.because())
+                        .extracting(Because::sentence)
+                        .containsExactly("%s is changed by hand in the evening: so.".formatted(step.name()));
+                moved++;
+            }
+        }
+        assertThat(moved).isPositive();
     }
 
     @Test
