@@ -258,8 +258,13 @@ public final class Season {
         double uv = air.outdoors().uvIndex();
         return BEGIN.because(
                 uv < BEGIN_BELOW
-                        ? "UV %.0f: %s may be begun.".formatted(uv, what)
+                        ? "UV %s: %s may be begun.".formatted(below(uv), what)
                         : "UV %.0f: from %.0f on %s is not begun, only kept.".formatted(uv, BEGIN_BELOW, what));
+    }
+
+    /** As the index is told, in whole numbers, but where that would be the limit that it lies under. */
+    private static String below(double uv) {
+        return Math.round(uv) < BEGIN_BELOW ? "%.0f".formatted(uv) : n(uv);
     }
 
     private static String n(double x) {

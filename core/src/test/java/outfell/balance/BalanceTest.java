@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import outfell.balance.Balance.Gauge;
 import outfell.balance.Balance.Layer;
@@ -12,6 +15,7 @@ import outfell.balance.Balance.Lies;
 import outfell.knowledge.Because;
 import outfell.product.Composition;
 import outfell.product.ProductId;
+import outfell.skin.Band;
 
 /** The worked examples of the balance, by hand. */
 class BalanceTest {
@@ -207,5 +211,82 @@ class BalanceTest {
 
     private static List<Lies> lie(Gauge gauge) {
         return new ArrayList<>(gauge.lines().stream().map(Balance.Line::lies).toList());
+    }
+
+    @Test
+    void a_sum_lies_where_its_edges_say() {
+        Target.Range range = new Target.Range(100, 200);
+        assertThat(Balance.lies(89.9, range)).isEqualTo(Lies.LOW);
+        assertThat(Balance.lies(90, range)).isEqualTo(Lies.LOW_EDGE);
+        assertThat(Balance.lies(99.9, range)).isEqualTo(Lies.LOW_EDGE);
+        assertThat(Balance.lies(100, range)).isEqualTo(Lies.INSIDE);
+        assertThat(Balance.lies(200, range)).isEqualTo(Lies.INSIDE);
+        assertThat(Balance.lies(200.1, range)).isEqualTo(Lies.HIGH_EDGE);
+        assertThat(Balance.lies(220, range)).isEqualTo(Lies.HIGH_EDGE);
+        assertThat(Balance.lies(220.1, range)).isEqualTo(Lies.HIGH);
+        assertThat(range.outside(90)).isEqualTo(10);
+        assertThat(range.outside(150)).isZero();
+        assertThat(range.outside(230)).isEqualTo(30);
+        assertThat(range.width()).isEqualTo(100);
+    }
+
+    @Test
+    void whether_it_stays_is_told_alike_with_and_without_words() {
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(7);
+        int stay = 0;
+        for (int i = 0; i < 400; i++) {
+            List<Layer> layers = new ArrayList<>();
+            for (int k = 0; k <= random.nextInt(4); k++) {
+                layers.add(new Layer(
+                        new ProductId("p" + k),
+                        "Layer " + k,
+                        new Points(random.nextDouble(150), random.nextDouble(120), random.nextDouble(60)),
+                        1,
+                        random.nextInt(4) == 0,
+                        random.nextBoolean(),
+                        random.nextBoolean()));
+            }
+            Target target = Target.of(Band.values()[random.nextInt(3)]);
+            double room = random.nextDouble(15, 60);
+            Gauge gauge = Balance.gauge(layers, target, room, "by night");
+            assertThat(Balance.stays(layers, target, room)).as("%d", i).isEqualTo(gauge.stays());
+            assertThat(gauge.change().isPresent())
+                    .isEqualTo(gauge.lines().stream()
+                            .anyMatch(l -> l.need() == Need.WATER
+                                    ? l.lies() == Lies.LOW
+                                    : !l.lies().bearable()));
+            double least =
+                    layers.stream().mapToDouble(l -> l.counted().oils()).max().orElse(0);
+            gauge.lines().stream()
+                    .filter(l -> l.need() == Need.OILS && least > 0)
+                    .forEach(l -> assertThat(layers.stream()
+                                    .filter(x -> x.name().equals(l.most()))
+                                    .findFirst()
+                                    .orElseThrow()
+                                    .counted()
+                                    .oils())
+                            .isEqualTo(least));
+            stay += gauge.stays() ? 1 : 0;
+        }
+        assertThat(stay).isBetween(20, 380);
+    }
+
+    @Test
+    void a_dry_room_asks_for_seal_over_much_held_water() {
+        Target dry = Target.of(Band.DRY);
+        assertThat(sealRule(120, 60, 29.9, dry, 20)).isPresent();
+        assertThat(sealRule(120, 60, 30, dry, 20))
+                .as("a room that is not so dry")
+                .isEmpty();
+        assertThat(sealRule(99, 60, 20, dry, 0)).as("little water").isEmpty();
+        assertThat(sealRule(100, 0, 20, dry, 50)).as("half of it sealed").isEmpty();
+        assertThat(sealRule(100, 0, 20, dry, 49)).isPresent();
+        assertThat(sealRule(100, 100, 20, dry, 0)).as("oils count half").isEmpty();
+        assertThat(sealRule(100, 98, 20, dry, 0)).isPresent();
+    }
+
+    private static Optional<Because> sealRule(double water, double oils, double room, Target target, double seal) {
+        Layer layer = new Layer(new ProductId("x"), "X", new Points(water, oils, seal), 1, false, false, true);
+        return Balance.gauge(List.of(layer), target, room, "by night").sealRule();
     }
 }

@@ -32,6 +32,7 @@ import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.safety.Answers;
 import outfell.skin.Concern;
+import outfell.skin.Faces;
 
 /** Whatever differs between two consultations: the cause that is told is the one whose taking back takes the difference back. */
 class AnyPairTest {
@@ -191,7 +192,7 @@ class AnyPairTest {
     /** What is put in by hand is the cause of itself, whatever else differs. */
     @Test
     void a_step_set_by_hand_is_said_to_be_by_hand() {
-        Consultation plain = Consultations.of(outfell.skin.Faces.face());
+        Consultation plain = Consultations.of(Faces.face());
         Step evening = ((Outcome.Planned) Planner.plan(plain))
                 .regimen().evening().steps().stream()
                         .filter(s -> s.nights().size() == 7 && !s.comesOff())
@@ -215,7 +216,7 @@ class AnyPairTest {
     /** Of two that change places the one is named that was moved. */
     @Test
     void a_step_moved_by_hand_is_the_one_that_is_said_to_stand_elsewhere() {
-        Consultation plain = Consultations.of(outfell.skin.Faces.face());
+        Consultation plain = Consultations.of(Faces.face());
         List<Step> evening =
                 ((Outcome.Planned) Planner.plan(plain)).regimen().evening().steps();
         int moved = 0;
@@ -247,7 +248,7 @@ class AnyPairTest {
 
     @Test
     void nothing_differs_from_itself_and_no_plan_is_held_against_a_referral() {
-        Consultation plain = Consultations.of(outfell.skin.Faces.face());
+        Consultation plain = Consultations.of(Faces.face());
         assertThat(Changes.between(plain, plain).orElseThrow().changes()).isEmpty();
         assertThat(Changes.turned(plain, plain.month()).orElseThrow().changes()).isEmpty();
         assertThat(Changes.instead(plain, plain.method()).orElseThrow().changes())

@@ -255,4 +255,47 @@ class SeasonTest {
         assertThat(Season.ask(air(0, 0, 0), wearer).newAcid().yes()).isFalse();
         assertThat(Season.ask(air(0, 0, 0), wearer).newAcid().because()).isEqualTo(no);
     }
+
+    @Test
+    void the_cream_says_what_made_it_so() {
+        assertThat(sentence(NORMAL, air(0, 0, 2)))
+                .isEqualTo("The skin asks for grade 5.5; rooms at 45 % and heat 0 leave it there.");
+        assertThat(sentence(NORMAL, air(35, 0, 2)))
+                .isEqualTo("The skin asks for grade 5.5; rooms at 45 % and dryness 35 make it one richer: 6.5.");
+        assertThat(sentence(NORMAL, air(0, 50, 2)))
+                .isEqualTo("The skin asks for grade 5.5; heat 50 makes it one lighter: 4.5.");
+        assertThat(sentence(OILY, air(0, 75, 2)))
+                .isEqualTo("The skin asks for grade 4.5; heat 75 makes it two lighter: 3.");
+        assertThat(sentence(STRAINED, air(0, 0, 2)))
+                .isEqualTo("The skin asks for grade 5.5; a strained barrier makes it one richer: 6.5.");
+        assertThat(sentence(STRAINED, air(35, 0, 2)))
+                .isEqualTo(
+                        "The skin asks for grade 5.5; rooms at 45 % and dryness 35 make it one richer, a strained barrier makes it one richer: 7.5.");
+        assertThat(ask(NORMAL, air(0, 25, 2), true, 2, List.of())
+                        .moisturiser()
+                        .because()
+                        .sentence())
+                .isEqualTo(
+                        "The skin asks for grade 5.5; heat 25 makes it one lighter: 4.5, sooner since it swings with the season.");
+        assertThat(ask(NORMAL, air(0, 0, 2)).moisturiserByDay().because().sentence())
+                .isEqualTo("Under the sunscreen grade 5.5 is enough.");
+        assertThat(ask(NORMAL, air(0, 50, 2)).moisturiserByDay().because().sentence())
+                .isEqualTo("Under the sunscreen grade 4.5 is enough, lighter for heat 50.");
+        assertThat(ask(BROKEN, air(0, 0, 2)).moisturiserByDay().grade())
+                .isEqualTo(BROKEN.barrier().calmReset() ? 7 : 5.5);
+    }
+
+    private static String sentence(SkinVerdict skin, Air air) {
+        return ask(skin, air).moisturiser().because().sentence();
+    }
+
+    @Test
+    void what_may_be_begun_says_the_sun_of_the_month() {
+        assertThat(ask(NORMAL, air(0, 0, 5.9)).newAcid().because().sentence())
+                .isEqualTo("UV 5.9: an acid may be begun.");
+        assertThat(ask(NORMAL, air(0, 0, 0.7)).newAcid().because().sentence()).isEqualTo("UV 1: an acid may be begun.");
+        assertThat(ask(NORMAL, air(0, 0, 7)).newRetinoid().because().sentence())
+                .isEqualTo("UV 7: from 6 on a retinoid is not begun, only kept.");
+        assertThat(ask(NORMAL, air(0, 0, 7)).newAcid().because().rule()).contains("season.yaml/begin");
+    }
 }
