@@ -2782,6 +2782,7 @@ export interface components {
             /** Format: int32 */
             contact: number;
             damp: boolean;
+            does: string;
             hand: components["schemas"]["Hand"];
             /** Format: int32 */
             handsOn: number;

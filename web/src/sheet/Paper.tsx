@@ -159,6 +159,8 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
             <i>{s.number}</i>
             <b>
               {s.name}
+              {/* a plan that was kept before there were such words has none */}
+              {s.does && <small> {s.does}</small>}
               {nightsWords(s) && <em>{nightsWords(s)}</em>}
               {s.hand.optional && <em>{say('sheet.mayBeLeftOut')}</em>}
               {waits.includes(s.product) && <em>{say('sheet.notBeforeItsPatchTestIsRead')}</em>}

@@ -18,10 +18,18 @@ public final class Kinds {
      * @param left share of its actives' work that is left after it comes off, over 0 to 1; 1 for what stays minutes or for good
      * @param solids of a watery product, the most that is not water; a mass fraction over 0 to 1
      * @param purpose what such a step is for, when no concern names it
+     * @param does the same for the client, in six words at most; empty where its composition tells
      * @param because evidence and source of the row
      */
     public record KindOfStep(
-            StepKind kind, String label, double texture, double left, double solids, String purpose, Because because) {}
+            StepKind kind,
+            String label,
+            double texture,
+            double left,
+            double solids,
+            String purpose,
+            String does,
+            Because because) {}
 
     /** A word on the pack that points to a kind or to a texture grade. */
     private record Cue<T>(String word, T to) {}
@@ -97,6 +105,7 @@ public final class Kinds {
                 row.has("left") ? row.number("left", 0.01, 1) : 1,
                 row.has("solids") ? row.number("solids", 0.01, 1) : 1,
                 row.text("purpose"),
+                row.text("does", ""),
                 row.because(row.text("label")));
     }
 }

@@ -17,6 +17,7 @@ import outfell.consultation.Consultation.Choice;
 import outfell.hand.Adjustments;
 import outfell.knowledge.Because;
 import outfell.product.ActiveKind;
+import outfell.product.Actives;
 import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -25,6 +26,7 @@ import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
+import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.week.Nights;
 import outfell.week.Tolerance;
@@ -140,10 +142,21 @@ final class Laying {
                 .findFirst()
                 .orElseThrow();
         return new Layout.Said(
+                InSixWords.of(candidate.product(), helped(candidate)),
                 purpose(candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
                 weigher.zone(candidate.product()),
                 all.stream().filter(c -> c.product().id().equals(id)).count() > 1);
+    }
+
+    /** Concerns that an active of it helps, heaviest first: what only waters, softens or seals is told as that. */
+    private List<Concern> helped(Candidate candidate) {
+        return weigher.concerns().stream()
+                .map(SkinVerdict.RankedConcern::concern)
+                .filter(concern -> candidate.because().stream()
+                        .anyMatch(h -> h.concern() == concern
+                                && !Actives.of(h.in().kind()).bland()))
+                .toList();
     }
 
     /** The concerns that a product serves, heaviest first; else what its kind is for. */

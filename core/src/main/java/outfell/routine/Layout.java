@@ -70,12 +70,14 @@ public final class Layout {
     /**
      * What is told of a product beside how it is used.
      *
+     * @param does what it does for the client, in six words at most
      * @param purpose what it is for
      * @param heed what of it is to be read before it is used on this skin
      * @param zone the part of the face that it is kept to, where the skin asks for it in part only
      * @param bothTimes whether it stands in both routines
      */
-    public record Said(List<Because> purpose, List<Because> heed, Optional<Coverage> zone, boolean bothTimes) {}
+    public record Said(
+            String does, List<Because> purpose, List<Because> heed, Optional<Coverage> zone, boolean bothTimes) {}
 
     /**
      * @param band the skin that amounts are measured for
@@ -185,6 +187,7 @@ public final class Layout {
                 owned.contains(p.id()),
                 p.prescription(),
                 place(order, sorted, i),
+                about.does(),
                 about.purpose(),
                 about.heed(),
                 next(part, order, sorted, i),

@@ -25,6 +25,7 @@ import outfell.product.StepKind;
  * @param part words for a step that covers part of the face only; empty for the whole face
  * @param owned whether it stands on the client's own shelf
  * @param place why it stands here
+ * @param does what it does for the client, in six words at most
  * @param purpose what it is for, most weighty first
  * @param heed what of it is to be read before it is used on this skin
  * @param next why it stands before the step after it; for the last step why nothing follows
@@ -56,6 +57,7 @@ public record Step(
         boolean owned,
         boolean prescription,
         Because place,
+        String does,
         List<Because> purpose,
         List<Because> heed,
         Because next,

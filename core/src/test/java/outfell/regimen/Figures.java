@@ -31,17 +31,18 @@ import org.yaml.snakeyaml.nodes.Tag;
 final class Figures {
     private static final Path KNOWLEDGE = Path.of("core/src/main/resources/knowledge");
     /** Which rules are looked at first when a file changes. */
-    private static final Map<String, List<String>> FIRST = Map.of(
-            "air.yaml", List.of("air"),
-            "climate/sites.yaml", List.of("air"),
-            "season.yaml", List.of("season"),
-            "signs.yaml", List.of("skin"),
-            "probe.yaml", List.of("skin"),
-            "safety.yaml", List.of("safety"),
-            "patch.yaml", List.of("safety"),
-            "load.yaml", List.of("load"),
-            "amounts.yaml", List.of("amounts", "weighing"),
-            "balance.yaml", List.of("balance"));
+    private static final Map<String, List<String>> FIRST = Map.ofEntries(
+            Map.entry("actives.yaml", List.of("actives")),
+            Map.entry("air.yaml", List.of("air")),
+            Map.entry("climate/sites.yaml", List.of("air")),
+            Map.entry("season.yaml", List.of("season")),
+            Map.entry("signs.yaml", List.of("skin")),
+            Map.entry("probe.yaml", List.of("skin")),
+            Map.entry("safety.yaml", List.of("safety")),
+            Map.entry("patch.yaml", List.of("safety")),
+            Map.entry("load.yaml", List.of("load")),
+            Map.entry("amounts.yaml", List.of("amounts", "weighing")),
+            Map.entry("balance.yaml", List.of("balance")));
     /** Texts, names and goods rather than rules. */
     private static final List<String> NO_RULES =
             List.of("starter-catalogue.yaml", "sources.yaml", "synonyms.yaml", "label-markers.yaml");

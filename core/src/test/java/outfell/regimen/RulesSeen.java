@@ -26,7 +26,9 @@ import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.method.Methods;
+import outfell.product.ActiveKind;
 import outfell.product.Product;
+import outfell.product.Products;
 import outfell.routine.Amounts;
 import outfell.routine.Part;
 import outfell.safety.Answers;
@@ -57,6 +59,7 @@ public final class RulesSeen {
         all.put("season", RulesSeen::season);
         all.put("skin", RulesSeen::skin);
         all.put("safety", RulesSeen::safety);
+        all.put("actives", RulesSeen::actives);
         all.put("load", RulesSeen::load);
         all.put("amounts", RulesSeen::amounts);
         all.put("weighing", RulesSeen::weighing);
@@ -301,6 +304,20 @@ public final class RulesSeen {
                             .formatted(kind, n(hours), grade, test.verdict().standing()));
                 }
             }
+        }
+        return text.toString();
+    }
+
+    /** The least percent, in steps of its own size, at which a product counts as holding an active. */
+    private static String actives() {
+        StringBuilder text = new StringBuilder();
+        for (ActiveKind kind : ActiveKind.values()) {
+            double least = 0;
+            for (int i = 1; least == 0 && i <= 300; i++) {
+                double percent = i <= 100 ? i / 1000.0 : i <= 200 ? (i - 90) / 100.0 : (i - 190) / 10.0;
+                least = Products.serum(percent, Products.carrier(kind)).has(kind) ? percent : 0;
+            }
+            text.append("%s from %s%n".formatted(kind, n(least)));
         }
         return text.toString();
     }

@@ -25,7 +25,7 @@ import outfell.skin.Band;
 
 class StepOrderTest {
     private static final Layout.Said SAID_NOTHING =
-            new Layout.Said(List.of(), List.of(), java.util.Optional.empty(), false);
+            new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false);
 
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();
