@@ -11,4 +11,15 @@ import outfell.knowledge.Because;
  * @param because what holds now, and what held before
  * @param back the same case with this as it was; it throws where that cannot be beside what is left
  */
-record Fact(String id, Cause cause, Because because, UnaryOperator<Case> back) {}
+record Fact(String id, Cause cause, Because because, UnaryOperator<Case> back) {
+    private static final String REST = "rest";
+
+    /** Whatever is left when all else is taken back; it takes everything back, so it is no cause by itself. */
+    static Fact rest(Cause cause, Because because, UnaryOperator<Case> back) {
+        return new Fact(REST, cause, because, back);
+    }
+
+    boolean isRest() {
+        return id.equals(REST);
+    }
+}

@@ -312,8 +312,7 @@ final class Facts {
                 .together()
                 .equals(from);
         if (!whole) {
-            all.add(new Fact(
-                    "rest",
+            all.add(Fact.rest(
                     Cause.PRACTICE,
                     Because.house("What was noted of the client stands otherwise."),
                     c -> c.with(from)));

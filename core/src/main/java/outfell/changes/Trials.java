@@ -78,7 +78,7 @@ final class Trials {
      * @return none where not even all of them do
      */
     List<Fact> least(Effect effect) {
-        int n = facts.size();
+        int n = (int) facts.stream().filter(f -> !f.isRest()).count();
         for (int f = 0; f < n; f++) {
             BitSet one = new BitSet(n);
             one.set(f);
@@ -130,11 +130,11 @@ final class Trials {
     private List<BitSet> groups() {
         List<BitSet> all = new ArrayList<>();
         Set<Cause> causes = new LinkedHashSet<>();
-        facts.forEach(f -> causes.add(f.cause()));
+        facts.stream().filter(f -> !f.isRest()).forEach(f -> causes.add(f.cause()));
         for (Cause cause : causes) {
             BitSet group = new BitSet();
             IntStream.range(0, facts.size())
-                    .filter(f -> facts.get(f).cause() == cause)
+                    .filter(f -> facts.get(f).cause() == cause && !facts.get(f).isRest())
                     .forEach(group::set);
             all.add(group);
         }

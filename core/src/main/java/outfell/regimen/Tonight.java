@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import outfell.aims.Candidate;
 import outfell.aims.Slot;
 import outfell.choice.Worth;
@@ -13,6 +15,7 @@ import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
+import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
@@ -23,7 +26,7 @@ public final class Tonight {
     private static final Row FILE = KnowledgeFile.yaml("tonight.yaml");
     private static final double SHARE = FILE.number("short-share", 0.1, 1);
     private static final Row SORE = FILE.row("sore");
-    private static final List<StepKind> RUBBING = SORE.several("kinds", StepKind.class);
+    private static final List<StepKind> KEPT = SORE.several("keeps", StepKind.class);
     private static final List<ActiveKind> STINGING = SORE.several("actives", ActiveKind.class);
     private static final List<Tag> SCENTED = SORE.several("tags", Tag.class);
 
@@ -83,7 +86,7 @@ public final class Tonight {
         return Optional.of(version(part, Why.SHORT_OF_TIME, slots, chosen, best, takes, Because.house(sentence)));
     }
 
-    /** What stays on when the skin stings: nothing strong, sour, scented or rubbing. */
+    /** What stays on when the skin stings: water, cream and seal after a wash, and of those nothing strong, sour or scented. */
     static Optional<Version> sore(
             Part part,
             List<Slot> slots,
@@ -97,16 +100,35 @@ public final class Tonight {
         if (plan.equals(chosen)) {
             return Optional.empty();
         }
-        return Optional.of(
-                version(
-                        part,
-                        Why.SORE,
-                        slots,
-                        chosen,
-                        plan,
-                        minutes.applyAsDouble(plan),
-                        Because.house(
-                                "Wash with little, water, cream and seal only, until it no longer stings; a prescribed step waits only if the prescriber said so.")));
+        return Optional.of(version(
+                part,
+                Why.SORE,
+                slots,
+                chosen,
+                plan,
+                minutes.applyAsDouble(plan),
+                Because.custom(onlyThese(part, slots, plan))));
+    }
+
+    /** The kinds that are kept, in words. */
+    private static String onlyThese(Part part, List<Slot> slots, List<Optional<Candidate>> plan) {
+        List<Product> kept = IntStream.range(0, slots.size())
+                .filter(s -> slots.get(s).part() == part)
+                .mapToObj(plan::get)
+                .flatMap(Optional::stream)
+                .map(Candidate::product)
+                .toList();
+        String kinds = kept.stream()
+                .filter(p -> !p.prescription())
+                .map(Product::kind)
+                .distinct()
+                .sorted()
+                .map(k -> Kinds.of(k).label())
+                .collect(Collectors.joining(", "));
+        String prescribed = kept.stream().anyMatch(Product::prescription)
+                ? " What is prescribed waits only if the prescriber said so."
+                : "";
+        return "Until it no longer stings only these: %s.%s".formatted(kinds, prescribed);
     }
 
     private static boolean gentle(Product p) {
@@ -118,9 +140,9 @@ public final class Tonight {
                 || (staysOn
                         && p.actives().stream()
                                 .anyMatch(a -> Actives.of(a.kind()).rationed()));
-        return !strong
+        return KEPT.contains(p.kind())
+                && !strong
                 && !p.hasAny(STINGING)
-                && !RUBBING.contains(p.kind())
                 && !(staysOn && SCENTED.stream().anyMatch(p.tags()::contains));
     }
 

@@ -3,15 +3,19 @@ package outfell.regimen;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Month;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGeneratorFactory;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
+import outfell.product.Kinds;
 import outfell.product.Product;
+import outfell.product.StepKind;
 import outfell.regimen.Tonight.Version;
 import outfell.regimen.Tonight.Why;
 import outfell.routine.Part;
@@ -44,6 +48,35 @@ class TonightTest {
                 .orElseThrow();
         assertThat(sore.leave()).anyMatch(n -> product(n).rationed());
         assertThat(sore.keep()).noneMatch(n -> product(n).rationed());
+    }
+
+    /** The sentence and the evening say the same. */
+    @Test
+    void a_sore_evening_keeps_what_its_sentence_names_and_nothing_else() {
+        Set<StepKind> bland = EnumSet.of(
+                StepKind.WASH, StepKind.TONER, StepKind.ESSENCE, StepKind.MOISTURISER, StepKind.SEAL, StepKind.LIP);
+        int seen = 0;
+        for (String method : List.of("essentials", "classic", "layered", "re-tone", "barrier-first")) {
+            for (int seed = 0; seed < 8; seed++) {
+                for (Version v : regimen(method, seed).tonight()) {
+                    if (v.why() == Why.SORE) {
+                        List<StepKind> kept = v.keep().stream()
+                                .map(n -> product(n).kind())
+                                .distinct()
+                                .sorted()
+                                .toList();
+                        assertThat(bland).containsAll(kept);
+                        assertThat(v.because().sentence())
+                                .isEqualTo("Until it no longer stings only these: %s."
+                                        .formatted(kept.stream()
+                                                .map(k -> Kinds.of(k).label())
+                                                .collect(Collectors.joining(", "))));
+                        seen++;
+                    }
+                }
+            }
+        }
+        assertThat(seen).isGreaterThan(20);
     }
 
     private static Version version(Regimen regimen, Why why) {
