@@ -107,9 +107,11 @@ export function MonthChanges({
         {n !== undefined && <span>{told(n)}</span>}
         <div className="row">
           <Button onClick={() => setShown(own)}>{say('regimen.backTo', { own: monthName(own) })}</Button>
-          <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
-            {say('regimen.planTheVisitFor', { shown: monthName(shown) })}
-          </Button>
+          {!context.earlier && (
+            <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
+              {say('regimen.planTheVisitFor', { shown: monthName(shown) })}
+            </Button>
+          )}
         </div>
       </div>
       <Found changes={changes} />
