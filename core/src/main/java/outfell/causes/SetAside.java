@@ -67,14 +67,13 @@ final class SetAside {
     record Why(Cause cause, String sentence) {}
 
     Why why(Product p) {
-        return suits.against(p, Part.EVENING)
-                .or(() -> suits.against(p, Part.MORNING))
-                .map(b -> new Why(Cause.SKIN, b.sentence()))
-                .or(() -> waits(p))
-                .or(() -> byHand(p))
+        return waits(p).or(() -> byHand(p))
                 .or(() -> inAPlace(p))
+                .or(() -> suits.against(p, Part.EVENING)
+                        .or(() -> suits.against(p, Part.MORNING))
+                        .map(b -> new Why(Cause.SKIN, b.sentence())))
                 .or(() -> notNow(p))
-                .orElseGet(() -> noPlace(p.kind()));
+                .orElseGet(() -> noPlace(p));
     }
 
     /** A thing that waits beside a retinoid which is new. */
@@ -179,11 +178,12 @@ final class SetAside {
     }
 
     /** Whether another method, or another month, has a place for it. */
-    private Why noPlace(StepKind kind) {
+    private Why noPlace(Product p) {
+        StepKind kind = p.kind();
         String what = Kinds.one(kind);
         Method method = consultation.method();
         if (Slots.opens(kind, consultation, skin, asked)) {
-            return new Why(Cause.NIGHTS, "This skin bears none of it in a week now.");
+            return notTaken(p);
         }
         for (Method other : Methods.all()) {
             if (Slots.opens(kind, consultation.by(other), skin, asked)) {
@@ -200,7 +200,17 @@ final class SetAside {
         }
         return months.isEmpty()
                 ? new Why(Cause.SKIN, "This skin asks for %s at no time of the year.".formatted(what))
-                : new Why(Cause.AIR, "This month's air asks for %s no more.".formatted(what));
+                : new Why(Cause.AIR, "This month’s air does not ask for %s.".formatted(what));
+    }
+
+    /** Of what has a place of its kind and is not taken into it. */
+    private static Why notTaken(Product p) {
+        if (p.rationed()) {
+            return new Why(Cause.NIGHTS, "This skin bears none of it in a week now.");
+        }
+        return p.kind() == StepKind.MOISTURISER
+                ? new Why(Cause.SKIN, "Others come nearer to the weight that skin and air ask for.")
+                : new Why(Cause.CHOICE, "No place of this plan takes it.");
     }
 
     /** When its time comes: other air, or the end of what stands in its place; empty where neither tells. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.apache.commons.lang3.StringUtils;
 import outfell.causes.Cause;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life.Matter;
@@ -75,7 +76,7 @@ public final class Changes {
                 effect.to(),
                 cause(traced),
                 traced.because().stream().map(Fact::because).toList(),
-                traced.limit().map(l -> Because.house(words(l, to))));
+                traced.limit().map(l -> Because.house(words(l, effect.what(), to))));
     }
 
     private static Cause cause(Traced traced) {
@@ -90,39 +91,38 @@ public final class Changes {
                         : traced.because().getFirst().cause());
     }
 
-    private static String words(Matter limit, Consultation to) {
-        return switch (limit) {
-            case MONEY ->
-                "The budget of %.0f no longer holds it."
-                        .formatted(to.life().budget().orElse(0));
+    /** Of what left, that the limit holds it no longer; of anything else, that it would not be so. */
+    private static String words(Matter limit, Change.What what, Consultation to) {
+        String words = switch (limit) {
+            case MONEY -> "the budget of %.0f".formatted(to.life().budget().orElse(0));
             case MORNING_MINUTES ->
-                "The morning’s %d minutes no longer hold it."
-                        .formatted(to.life().morningMinutes());
+                "the morning of %d minutes".formatted(to.life().morningMinutes());
             case EVENING_MINUTES ->
-                "The evening’s %d minutes no longer hold it."
-                        .formatted(to.life().eveningMinutes());
-            default ->
-                "The limit of %d steps no longer holds it.".formatted(to.life().mostSteps());
+                "the evening of %d minutes".formatted(to.life().eveningMinutes());
+            default -> "the limit of %d steps".formatted(to.life().mostSteps());
+        };
+        return switch (what) {
+            case TAKEN_OUT, REPLACED -> "%s no longer holds it.".formatted(StringUtils.capitalize(words));
+            case PUT_IN, OTHER_NIGHTS, OTHER_AMOUNT, MOVED -> "Without %s it would not be so.".formatted(words);
         };
     }
 
     /**
-     * The consultation as another month finds it: what stands now is used until then.
+     * The consultation as another month finds it: what stands now is used until then. In its own month it is as it is.
      *
-     * @return nothing when the consultation leads to no plan
+     * @return nothing when the consultation leads to no plan that could be used until then
      */
     public static Optional<Consultation> in(Consultation consultation, Month other) {
+        if (other == consultation.month()) {
+            return Optional.of(consultation);
+        }
         if (!(Planner.plan(consultation) instanceof Outcome.Planned base)) {
             return Optional.empty();
         }
         int months = Math.floorMod(other.getValue() - consultation.month().getValue(), MONTHS_A_YEAR);
-        return Optional.of(
-                months == 0
-                        ? consultation
-                        : consultation
-                                .in(other)
-                                .keeping(new Consultation.Standing(
-                                        base.regimen().choices(), months * WEEKS_A_YEAR / MONTHS_A_YEAR)));
+        return Optional.of(consultation
+                .in(other)
+                .keeping(new Consultation.Standing(base.regimen().choices(), months * WEEKS_A_YEAR / MONTHS_A_YEAR)));
     }
 
     /** What another month changes in the consultation's plan. */

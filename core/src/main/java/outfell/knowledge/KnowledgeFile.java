@@ -67,12 +67,9 @@ public final class KnowledgeFile {
     /**
      * The row at a place, such as "season.yaml/sun" or "safety.yaml/rules/pregnant"; nothing when there is none.
      *
-     * @throws KnowledgeFault when the file is not YAML
+     * @throws KnowledgeFault when the file is missing or is not YAML
      */
     static Optional<Placed> place(String name, String place) {
-        if (KnowledgeFile.class.getResource("/knowledge/" + name) == null) {
-            return Optional.empty();
-        }
         List<String> lines;
         try (BufferedReader reader = new BufferedReader(open(name))) {
             lines = reader.lines().toList();
@@ -84,18 +81,6 @@ public final class KnowledgeFile {
                 .filter(r -> r.place().equals(place))
                 .findFirst()
                 .map(r -> new Placed(r, notes(lines, r.line() - 1)));
-    }
-
-    /** A file by itself, or the methods of their folder. */
-    static List<String> names(String id) {
-        return id.equals("methods")
-                ? List.of(
-                        "methods/essentials.yaml",
-                        "methods/classic.yaml",
-                        "methods/layered.yaml",
-                        "methods/re-tone.yaml",
-                        "methods/barrier-first.yaml")
-                : List.of(id);
     }
 
     /** The nearest lines of comment over a line: over the row itself, or over the list that it stands in. */

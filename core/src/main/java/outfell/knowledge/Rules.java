@@ -3,8 +3,6 @@ package outfell.knowledge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** The rows of the knowledge files, to be read by people. */
 public final class Rules {
@@ -49,28 +47,20 @@ public final class Rules {
             r -> new RuleFile(r.text("id"), r.text("title"), r.one("changes", Changes.class)),
             RuleFile::id);
 
-    private static final Pattern FILE = Pattern.compile("^[a-z-]+(?:/[a-z-]+)?\\.yaml");
-
     private Rules() {}
 
     /** The rule at a place, such as "season.yaml/sun"; nothing when there is none. */
     public static Optional<KnowledgeRule> find(String ref) {
-        Matcher named = FILE.matcher(ref);
-        if (!named.find()) {
-            return Optional.empty();
-        }
-        String name = named.group();
         return FILES.stream()
-                .filter(f -> name.equals(f.id()) || name.startsWith(f.id() + "/"))
+                .filter(f -> ref.equals(f.id()) || ref.startsWith(f.id() + "/"))
                 .findFirst()
-                .flatMap(f -> KnowledgeFile.place(name, ref).map(placed -> rule(f, ref, placed)));
+                .flatMap(f -> KnowledgeFile.place(f.id(), ref).map(placed -> rule(f, ref, placed)));
     }
 
     /** Every place that a reason may name: rows with an evidence of their own. */
     static List<String> places() {
         return FILES.stream()
-                .flatMap(f -> KnowledgeFile.names(f.id()).stream())
-                .flatMap(name -> KnowledgeFile.yaml(name).all())
+                .flatMap(f -> KnowledgeFile.yaml(f.id()).all())
                 .filter(row -> row.has("evidence"))
                 .map(Row::place)
                 .toList();
