@@ -86,6 +86,11 @@ class AnyPairTest {
                     .as(which)
                     .containsExactlyElementsOf(
                             traced.because().stream().map(Fact::because).toList());
+            boolean left =
+                    said.get(i).what() == Change.What.TAKEN_OUT || said.get(i).what() == Change.What.REPLACED;
+            assertThat(said.get(i).limit().map(l -> l.sentence().endsWith("no longer holds it.")))
+                    .as("only what left can be held no longer: %s", which)
+                    .isEqualTo(traced.limit().map(_ -> left));
             traced.limit().ifPresent(l -> {
                 Consultation out = to.living(to.life().letOut(l));
                 assertThat(traced.effect().undone().test(((Outcome.Planned) Planner.plan(out)).regimen()))
