@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.yaml.snakeyaml.LoaderOptions;
@@ -133,7 +134,7 @@ final class Figures {
             List<String> order = new ArrayList<>(first);
             rules.keySet().stream().filter(r -> !order.contains(r)).forEach(order::add);
             for (String rule : order) {
-                String said = rules.get(rule).get();
+                String said = Objects.requireNonNull(rules.get(rule), rule).get();
                 if (keep) {
                     as.put(rule, said);
                 } else if (!said.equals(as.get(rule))) {
