@@ -173,6 +173,25 @@ describe('two windows', () => {
     expect(other.saving.state).toBe('clash')
   })
 
+  test('what was fetched before the last save is nobody else’s, after a reload too', () => {
+    const saved = next(next(begun(visit()), edit(note('first'))), { type: 'sent' })
+    const kept = run(
+      saved,
+      { type: 'kept', visit: visit((v) => (v.intake.note = 'first'), 4) },
+      edit(note('first, and more')),
+    )
+    const after = resumed(JSON.parse(JSON.stringify(toKeep(kept))), visit())
+    expect(after.saving.state).toBe('saving')
+    expect(after.document.intake.note).toBe('first, and more')
+    expect(after.base.version).toBe(4)
+  })
+
+  test('nothing is called saved between a change and its saving', () => {
+    const changed = next(begun(visit()), edit(note('a')))
+    expect(changed.saving.state).toBe('saving')
+    expect(next(changed, { type: 'undone', at: 11_000 }).saving.state).toBe('saved')
+  })
+
   test('the same change on both sides is no clash', () => {
     const work = run(begun(visit()), edit(note('both')), {
       type: 'clashed',

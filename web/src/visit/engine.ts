@@ -140,8 +140,12 @@ function edited(work: Work, document: VisitDocument, at: number): Work {
     past: own.length === 0 ? work.past : remembered(work.past, own, at),
     future: own.length === 0 ? work.future : [],
     typedAt: at,
+    saving: unsaved(work.saving),
   }
 }
+
+/** What was changed a moment ago is not saved, though its saving waits for the next letter. */
+const unsaved = (saving: Saving): Saving => (saving.state === 'saved' ? { state: 'saving' } : saving)
 
 function remembered(past: Done[], now: Change[], at: number): Done[] {
   const last = past.at(-1)
@@ -174,6 +178,7 @@ function walked(work: Work, from: 'past' | 'future', to: 'past' | 'future', at: 
     [from]: work[from].slice(0, -1),
     [to]: [...work[to], done],
     typedAt: at,
+    saving: unsaved(work.saving),
   }
 }
 
@@ -248,7 +253,8 @@ export function resumed(kept: Kept | undefined, visit: Visit): Work {
   const now = begun(visit)
   if (!kept || !isKept(kept)) return now
   const work: Work = { ...now, ...kept, unanswered: kept.unanswered ?? [], sending: null }
-  if (kept.base.version === visit.version) {
+  // what this browser fetched before it saved is shown until it is fetched anew: it is older, and nobody else's
+  if (kept.base.version >= visit.version) {
     return { ...work, saving: { state: isDirty(work) ? 'saving' : 'saved' } }
   }
   return met(work, documentOfVisit(visit))

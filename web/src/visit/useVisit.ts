@@ -67,6 +67,8 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
             body,
           }),
         )
+        // a reading that began before this save would put the visit back as it was
+        await queries.cancelQueries({ queryKey: keys.visit(id), exact: true })
         queries.setQueryData(keys.visit(id), saved)
         tell({ type: 'kept', visit: saved })
         void queries.invalidateQueries({ queryKey: keys.visitDay(id) })

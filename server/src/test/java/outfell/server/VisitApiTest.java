@@ -3,6 +3,9 @@ package outfell.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.springframework.boot.test.context.SpringBootTest;
 import tools.jackson.databind.JsonNode;
@@ -55,6 +58,45 @@ class VisitApiTest extends OverHttp {
         assertThat(put("/api/visits/" + visit, second).status()).isEqualTo(200);
         assertThat(get("/api/visits/" + visit).body().at("/intake/note").asString())
                 .isEqualTo("from the other window");
+    }
+
+    @Test
+    void a_visit_read_while_it_is_saved_is_of_one_version() throws Exception {
+        String visit = newVisit("Sall Brack");
+        ObjectNode saved = document(visit);
+        note(saved, 0);
+        saved.put(
+                "version",
+                put("/api/visits/" + visit, saved).body().at("/version").asInt());
+        int mixed = 0;
+        try (ExecutorService saving = Executors.newVirtualThreadPerTaskExecutor()) {
+            Future<Integer> all = saving.submit(() -> {
+                for (int i = 1; i <= 60; i++) {
+                    note(saved, i);
+                    Answer next = put("/api/visits/" + visit, saved);
+                    assertThat(next.status()).isEqualTo(200);
+                    saved.put("version", next.body().at("/version").asInt());
+                }
+                return 60;
+            });
+            while (!all.isDone()) {
+                JsonNode read = get("/api/visits/" + visit).body();
+                // the one stands in the visit's own row, the other in a table of its parts
+                if (!read.at("/intake/note")
+                        .asString()
+                        .equals(read.at("/intake/otherAllergies/0").asString())) {
+                    mixed++;
+                }
+            }
+            assertThat(all.get()).isEqualTo(60);
+        }
+        assertThat(mixed).isZero();
+    }
+
+    private static void note(ObjectNode document, int i) {
+        ObjectNode intake = (ObjectNode) document.at("/intake");
+        intake.put("note", "note " + i);
+        intake.putArray("otherAllergies").add("note " + i);
     }
 
     @Test

@@ -91,7 +91,7 @@ public class VisitStore {
     }
 
     public Optional<Visit> find(UUID id) {
-        return db.selectFrom(VISIT).where(VISIT.ID.eq(id)).fetchOptional(this::read);
+        return db.selectFrom(VISIT).where(VISIT.ID.eq(id)).fetchOptional(this::whole);
     }
 
     public Optional<Visit> latest(UUID client) {
@@ -99,7 +99,7 @@ public class VisitStore {
                 .where(VISIT.CLIENT_ID.eq(client))
                 .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
                 .limit(1)
-                .fetchOptional(this::read);
+                .fetchOptional(this::whole);
     }
 
     public Optional<Visit> onDay(UUID client, LocalDate date) {
@@ -108,7 +108,7 @@ public class VisitStore {
                 .and(VISIT.ON_DATE.eq(date))
                 .orderBy(VISIT.WORKED_AT.desc(), VISIT.ID)
                 .limit(1)
-                .fetchOptional(this::read);
+                .fetchOptional(this::whole);
     }
 
     /** Every visit of a client, newest first. */
@@ -116,7 +116,7 @@ public class VisitStore {
         return db.selectFrom(VISIT)
                 .where(VISIT.CLIENT_ID.eq(client))
                 .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
-                .fetch(this::read);
+                .fetch(this::whole);
     }
 
     /** The days of a client's visits, oldest first; each is read by itself, so that one that cannot be is but one. */
@@ -176,7 +176,7 @@ public class VisitStore {
                 .and(VISIT.ON_DATE.le(visit.date()))
                 .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
                 .limit(1)
-                .fetchOptional(this::read);
+                .fetchOptional(this::whole);
     }
 
     /** @param worked when it is worked on */
@@ -425,6 +425,13 @@ public class VisitStore {
                         r.getMoved()
                                 ? new CaseDocument.MovedTo(r.getGoesAfter(), r.getGoesBefore(), r.getMovedWhy())
                                 : null));
+    }
+
+    /** A visit is read part by part; one that was saved meanwhile is read again, so that its parts are of one version. */
+    private Visit whole(VisitRecord r) {
+        Visit visit = read(r);
+        VisitRecord now = db.selectFrom(VISIT).where(VISIT.ID.eq(r.getId())).fetchOne();
+        return now == null || now.getVersion().equals(r.getVersion()) ? visit : whole(now);
     }
 
     private Visit read(VisitRecord r) {
