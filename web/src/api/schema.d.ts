@@ -1392,7 +1392,7 @@ export interface components {
             /** @enum {string} */
             confidence: "LOW" | "MEDIUM" | "HIGH";
             /** Format: double */
-            index: number;
+            index?: number | null;
             /** @enum {string} */
             state: "SOUND" | "STRAINED" | "BROKEN" | "NOT_YET";
         };
@@ -2643,7 +2643,7 @@ export interface components {
             /** @enum {string} */
             confidence: "LOW" | "MEDIUM" | "HIGH";
             /** Format: double */
-            score: number;
+            score?: number | null;
             treatAsSensitive: boolean;
         };
         Served: {
@@ -3042,6 +3042,8 @@ export interface components {
             waterBecause: components["schemas"]["Because"];
             /** @enum {string} */
             waterConfidence: "LOW" | "MEDIUM" | "HIGH";
+            /** @enum {string} */
+            waterState: "HYDRATED" | "SLIGHTLY_DEHYDRATED" | "DEHYDRATED" | "VERY_DEHYDRATED" | "NOT_YET";
             zones: components["schemas"]["ZoneType"][];
         };
         Version: {

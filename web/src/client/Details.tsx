@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import { api, ask, Refused, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
 import { say } from '../words/say'
 
 type Client = Schemas['Person']
@@ -22,48 +22,38 @@ export function Details({
   /** asks to erase the whole record */
   erase: () => void
 }) {
-  const [typed, keep, forget] = useTyped<Partial<Typed>>('client', client.id)
-  const save = useChangeClient(client, () => {
-    forget()
-    close()
-  })
-  const now = { ...client, ...typed }
-  const refused = save.error instanceof Refused ? save.error : null
-  const problem = (name: keyof Typed) => refused?.fields.find((f) => f.pointer === `/${name}`)?.sentence
-  const field = (name: keyof Typed, label: string, flex: number) => (
-    <TextField
-      label={label}
-      value={now[name]}
-      error={!!problem(name)}
-      helperText={problem(name)}
-      multiline={name === 'note'}
-      onChange={(e) => keep({ ...typed, [name]: e.target.value })}
-      sx={{ flex, minWidth: 180 }}
-    />
+  const change = useChangeClient(client)
+  const { name, trade, contact, note } = client
+  const form = useKeptForm<Typed>('client', client.id, { name, trade, contact, note })
+  const save = (edit: (typed: Typed) => Edit) =>
+    form.submit(async (typed) => {
+      await change.mutateAsync(edit(typed))
+      form.leave()
+      close()
+    })
+  const field = (of: keyof Typed, label: string, flex: number) => (
+    <TextField label={label} multiline={of === 'note'} sx={{ flex, minWidth: 180 }} {...form.text(of)} />
   )
   return (
     <form
       className="band client-details"
       aria-label={say('client.details')}
-      onSubmit={(e) => {
-        e.preventDefault()
-        save.mutate(typed ?? {})
-      }}
+      onSubmit={save(() => form.changed)}
     >
       <div className="row">
-        {field('name', 'Name', 2)}
-        {field('trade', 'Trade', 2)}
-        {field('contact', 'Contact', 3)}
+        {field('name', say('client.name'), 2)}
+        {field('trade', say('client.trade'), 2)}
+        {field('contact', say('client.contact'), 3)}
       </div>
       <div className="row">{field('note', say('client.toKeepInMindOfThePerson'), 1)}</div>
-      {save.isError && !(refused && refused.fields.length > 0) && <ErrorBand error={save.error} />}
+      {form.fault && <ErrorBand error={form.fault} />}
       <div className="row">
-        <Button type="submit" variant="contained" disabled={save.isPending}>
+        <Button type="submit" variant="contained" disabled={form.busy}>
           {say('client.saveTheDetails')}
         </Button>
         <Button
           onClick={() => {
-            forget()
+            form.leave()
             close()
           }}
         >
@@ -76,7 +66,7 @@ export function Details({
           <Button component={Link} to={`/clients/${client.id}/files`}>
             {say('client.shelfFiles')}
           </Button>
-          <Button onClick={() => save.mutate({ archived: !client.archived })}>
+          <Button onClick={() => save(() => ({ archived: !client.archived }))()}>
             {client.archived ? say('client.comesAgain') : say('client.noLongerComes')}
           </Button>
           <Button onClick={erase}>{say('client.eraseTheRecord')}</Button>
@@ -89,7 +79,7 @@ export function Details({
 type Edit = Partial<Omit<Schemas['ClientDetails'], 'version'>>
 
 /** Changes a client; what somebody else has changed in other fields meanwhile is kept as they have it. */
-export function useChangeClient(client: Client, done?: () => void) {
+export function useChangeClient(client: Client) {
   const queries = useQueryClient()
   const put = (on: Client, edit: Edit) =>
     ask(
@@ -123,7 +113,6 @@ export function useChangeClient(client: Client, done?: () => void) {
       void queries.invalidateQueries({ queryKey: ['client'] })
       void queries.invalidateQueries({ queryKey: keys.desk })
       void queries.invalidateQueries({ queryKey: ['visit'] })
-      done?.()
     },
     onError: () => void queries.invalidateQueries({ queryKey: ['client'] }),
   })

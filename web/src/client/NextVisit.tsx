@@ -3,41 +3,48 @@ import type { Schemas } from '../api/client'
 import { DateTimeField } from '../shared/DateField'
 import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
 import { useChangeClient } from './Details'
 import { say } from '../words/say'
 
 /** The next visit, set and changed in one place. */
 export function NextVisit({ client }: { client: Schemas['Person'] }) {
-  const [typed, keep, forget] = useTyped<string>('next-visit', client.id)
-  const save = useChangeClient(client, forget)
   const agreed = client.nextVisit ?? ''
-  const value = typed ?? agreed
+  const change = useChangeClient(client)
+  const form = useKeptForm('next-visit', client.id, { nextVisit: agreed })
+  const value = form.now.nextVisit
+  const agree = (nextVisit: string | null) =>
+    form.submit(async () => {
+      await change.mutateAsync({ nextVisit })
+      form.leave()
+    })
   return (
     <form
       className="next-visit"
       aria-label={say('client.nextVisit')}
-      onSubmit={(e) => {
-        e.preventDefault()
-        save.mutate({ nextVisit: value === '' ? null : value })
-      }}
+      onSubmit={agree(value === '' ? null : value)}
     >
       <p>
         <b>{agreed === '' ? say('client.noneAgreed') : `${dateWords(agreed)}, ${timeWords(agreed)}`}</b>
         {agreed !== '' && agreed < now() && <span className="second">{say('client.hasPassed')}</span>}
       </p>
       <div className="row">
-        <DateTimeField label={say('client.nextVisit')} value={value} pick={keep} />
-        <Button type="submit" disabled={save.isPending || value === agreed}>
+        <DateTimeField
+          label={say('client.nextVisit')}
+          value={value}
+          pick={(nextVisit) => form.put({ nextVisit })}
+          error={form.errorOf('nextVisit')}
+        />
+        <Button type="submit" disabled={form.busy || value === agreed}>
           {say('client.agreeIt')}
         </Button>
         {agreed !== '' && (
-          <Button disabled={save.isPending} onClick={() => save.mutate({ nextVisit: null })}>
+          <Button disabled={form.busy} onClick={() => agree(null)()}>
             {say('client.takeItBack')}
           </Button>
         )}
       </div>
-      {save.isError && <ErrorBand error={save.error} />}
+      {form.fault && <ErrorBand error={form.fault} />}
     </form>
   )
 }

@@ -9,7 +9,7 @@ import { useClient, usePatchChange, usePatches, useShelf, useVocabulary } from '
 import { dateWords, timeWords } from '../shared/format'
 import { ProductPicker, type Picked } from '../products/ProductPicker'
 import { ErrorBand, Fetching } from '../shared/States'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
@@ -153,31 +153,23 @@ function StartTest({ client, words, change }: { client: string; words: Vocabular
 
 /** A retest that was passed counts once somebody has signed for it: the test before it had failed. */
 function SignForIt({ test, change }: { test: Test; change: Changes }) {
-  const [why, keepWhy, forgetWhy] = useTyped<string>('retest', test.id)
+  const form = useKeptForm('retest', test.id, { why: '' })
   const [who] = useWho()
-  const ready = who.trim() !== '' && (why ?? '').trim() !== ''
+  const ready = who.trim() !== '' && form.now.why.trim() !== ''
   return (
     <form
       className="row look"
       aria-label={say('patch.signForTheRetest', { name: test.name })}
-      onSubmit={(e) => {
-        e.preventDefault()
-        if (ready)
-          change.waive.mutate(
-            { product: test.product, who: who.trim(), why: (why ?? '').trim() },
-            { onSuccess: forgetWhy },
-          )
-      }}
+      onSubmit={form.submit(async ({ why }) => {
+        if (!ready) return
+        await change.waive.mutateAsync({ product: test.product, who: who.trim(), why: why.trim() })
+        form.leave()
+      })}
     >
       <span style={{ flex: 1, minWidth: 260 }}>{say('patch.theTestBeforeFailed')}</span>
-      <TextField
-        label={say('patch.whyItMayBeUsed')}
-        value={why ?? ''}
-        onChange={(e) => keepWhy(e.target.value)}
-        sx={{ width: 260 }}
-      />
+      <TextField label={say('patch.whyItMayBeUsed')} sx={{ width: 260 }} {...form.text('why')} />
       <Who />
-      <Button type="submit" variant="contained" disabled={!ready || change.waive.isPending}>
+      <Button type="submit" variant="contained" disabled={!ready || form.busy}>
         {say('patch.signForIt')}
       </Button>
     </form>
@@ -195,7 +187,7 @@ function OneTest({
   words: Vocabulary
   change: Changes
 }) {
-  const [remark, setRemark] = useState('')
+  const form = useKeptForm('patch-remark', test.id, { remark: '' })
   const { verdict } = test
   const open = verdict.standing === 'OPEN'
   const bad = !open && verdict.standing !== 'MAY_USE'
@@ -254,12 +246,17 @@ function OneTest({
               <button
                 key={g}
                 type="button"
-                disabled={change.read.isPending}
+                disabled={form.busy}
                 onClick={() =>
-                  change.read.mutate(
-                    { test: test.id, grade: i, at: null, remark: remark.trim() },
-                    { onSuccess: () => setRemark('') },
-                  )
+                  form.submit(async ({ remark }) => {
+                    await change.read.mutateAsync({
+                      test: test.id,
+                      grade: i,
+                      at: null,
+                      remark: remark.trim(),
+                    })
+                    form.leave()
+                  })()
                 }
               >
                 <b>{i}</b> {g}
@@ -268,10 +265,9 @@ function OneTest({
           </div>
           <TextField
             label={say('patch.remarkForThisReading')}
-            value={remark}
             fullWidth
-            onChange={(e) => setRemark(e.target.value)}
             sx={{ mt: 1 }}
+            {...form.text('remark')}
           />
         </>
       )}

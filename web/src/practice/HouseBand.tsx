@@ -7,7 +7,7 @@ import { api, ask, Refused, type Schemas } from '../api/client'
 import { keys, useHouse } from '../api/hooks'
 import { capital, dateWords, dayShort, DAYS, longDate, timeWords, type Formats } from '../shared/format'
 import { ErrorBand } from '../shared/States'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { languages, say } from '../words/say'
@@ -64,8 +64,8 @@ const typedFrom = ({ details, version }: House): Typed => ({
 function DetailsForm({ house }: { house: House }) {
   const queries = useQueryClient()
   const [who] = useWho()
-  const [typed, keep, forget] = useTyped<Typed>('house', '')
-  const now = typed ?? typedFrom(house)
+  const form = useKeptForm<Typed>('house', '', typedFrom(house))
+  const { now, begun } = form
   const put = (t: Typed) => {
     const { version, name, address, telephone, hours, ...formats } = t
     return ask(
@@ -86,26 +86,19 @@ function DetailsForm({ house }: { house: House }) {
       }
     },
     onSuccess: (view) => {
-      forget()
+      form.leave()
       queries.setQueryData(keys.house, view)
     },
   })
-  const refused = save.error instanceof Refused ? save.error : null
-  const text = (name: 'name' | 'address' | 'telephone' | 'hours', label: string, lines = 1) => {
-    const problem = refused?.fields.find((f) => f.pointer === `/${name}`)?.sentence
-    return (
-      <TextField
-        label={label}
-        value={now[name]}
-        multiline={lines > 1}
-        minRows={lines}
-        error={!!problem}
-        helperText={problem}
-        onChange={(e) => keep({ ...now, [name]: e.target.value })}
-        sx={{ flex: 1, minWidth: 240 }}
-      />
-    )
-  }
+  const text = (name: 'name' | 'address' | 'telephone' | 'hours', label: string, lines = 1) => (
+    <TextField
+      label={label}
+      multiline={lines > 1}
+      minRows={lines}
+      sx={{ flex: 1, minWidth: 240 }}
+      {...form.text(name)}
+    />
+  )
   const pick = <K extends keyof Formats>(
     name: K,
     label: string,
@@ -118,7 +111,7 @@ function DetailsForm({ house }: { house: House }) {
       value={String(now[name])}
       onChange={(e) => {
         const option = options.find((o) => String(o.value) === e.target.value)
-        if (option) keep({ ...now, [name]: option.value })
+        if (option) form.put({ [name]: option.value } as Partial<Typed>)
       }}
       sx={{ width }}
     >
@@ -132,18 +125,15 @@ function DetailsForm({ house }: { house: House }) {
   return (
     <form
       aria-label={say('practice.detailsOfThePractice')}
-      onSubmit={(e) => {
-        e.preventDefault()
-        save.mutate(now)
-      }}
+      onSubmit={form.submit((typed) => save.mutateAsync(typed))}
     >
       <div className="row">
         {text('name', say('practice.nameOfThePractice'))}
-        {text('telephone', 'Telephone')}
+        {text('telephone', say('practice.telephone'))}
       </div>
       <div className="row">
-        {text('address', 'Address', 2)}
-        {text('hours', 'Hours', 2)}
+        {text('address', say('practice.address'), 2)}
+        {text('hours', say('practice.hours'), 2)}
       </div>
       <div className="row">
         {pick(
@@ -189,12 +179,12 @@ function DetailsForm({ house }: { house: House }) {
       </div>
       <div className="row">
         <Who help={say('practice.neededBeforeAChange')} />
-        <Button type="submit" disabled={typed === undefined || who.trim() === '' || save.isPending}>
+        <Button type="submit" disabled={!begun || who.trim() === '' || form.busy}>
           {say('practice.saveThePracticeSPage')}
         </Button>
-        {typed !== undefined && <Button onClick={forget}>{say('practice.leaveItAsItWas')}</Button>}
+        {begun && <Button onClick={form.leave}>{say('practice.leaveItAsItWas')}</Button>}
       </div>
-      {save.isError && !(refused && refused.fields.length > 0) && <ErrorBand error={save.error} />}
+      {form.fault && <ErrorBand error={form.fault} />}
     </form>
   )
 }
@@ -210,12 +200,12 @@ function laidTogether(base: Typed, mine: Typed, theirs: Typed): Typed | null {
 
 function Workers({ house }: { house: House }) {
   const queries = useQueryClient()
-  const [name, keepName, forgetName] = useTyped<string>('worker', '')
+  const form = useKeptForm('worker', '', { name: '' })
   const settle = (view: House) => queries.setQueryData(keys.house, view)
   const join = useMutation({
-    mutationFn: () => ask(api.POST('/api/practice/house/workers', { body: { name: name ?? '' } })),
+    mutationFn: (body: { name: string }) => ask(api.POST('/api/practice/house/workers', { body })),
     onSuccess: (view) => {
-      forgetName()
+      form.leave()
       settle(view)
     },
   })
@@ -243,19 +233,9 @@ function Workers({ house }: { house: House }) {
         ))}
         {house.workers.length === 0 && <li className="second">{say('practice.nobodyIsNamedYet')}</li>}
       </ul>
-      <form
-        className="row"
-        onSubmit={(e) => {
-          e.preventDefault()
-          join.mutate()
-        }}
-      >
-        <TextField
-          label={say('practice.anotherName')}
-          value={name ?? ''}
-          onChange={(e) => keepName(e.target.value)}
-        />
-        <Button type="submit" disabled={(name ?? '').trim() === '' || join.isPending}>
+      <form className="row" onSubmit={form.submit((typed) => join.mutateAsync(typed))}>
+        <TextField label={say('practice.anotherName')} {...form.text('name')} />
+        <Button type="submit" disabled={form.now.name.trim() === '' || form.busy}>
           {say('practice.worksHere')}
         </Button>
       </form>
@@ -273,7 +253,7 @@ function Mark({ house }: { house: House }) {
     mutationFn: (file: File) =>
       ask(
         api.PUT('/api/practice/house/mark', {
-          params: { query: { by: who.trim() || 'not said' } },
+          params: { query: { by: who.trim() || say('practice.notSaid') } },
           headers: { 'content-type': 'application/octet-stream' },
           // the file goes as it is; the generated type knows binary bodies as text only
           body: file as unknown as string,

@@ -1,12 +1,14 @@
-import { useState } from 'react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
-import { api, ask, Refused, type Schemas } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { keys, toldSinceOpened, useHouse, useMoney } from '../api/hooks'
-import { dateWords, numberFrom, timeWords } from '../shared/format'
+import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
+import { useKeptForm } from '../shared/form'
+import { numberFrom } from '../shared/numbers'
+import { NumberText } from '../shared/NumberText'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
@@ -113,8 +115,7 @@ function CurrencyBand() {
 function OneBand({ band }: { band: Band }) {
   const queries = useQueryClient()
   const [who] = useWho()
-  const [low, setLow] = useState(String(band.low))
-  const [high, setHigh] = useState(String(band.high))
+  const form = useKeptForm('probe-band', band.band, { low: String(band.low), high: String(band.high) })
   const set = useMutation({
     mutationFn: (bounds: { low: number; high: number }) =>
       ask(
@@ -129,10 +130,12 @@ function OneBand({ band }: { band: Band }) {
       void queries.invalidateQueries({ queryKey: ['plan'] })
     },
   })
-  const typed = { low: number(low), high: number(high) }
-  const changed = typed.low !== band.low || typed.high !== band.high
   const shipped = band.shipped.low === band.low && band.shipped.high === band.high
-  const refused = set.error instanceof Refused ? set.error.fields[0]?.sentence : set.error?.message
+  const put = (bounds: { low: number; high: number }) =>
+    form.submit(async () => {
+      await set.mutateAsync(bounds)
+      form.leave()
+    })
   return (
     <section className="band practice" aria-label={band.label}>
       <div>
@@ -145,31 +148,29 @@ function OneBand({ band }: { band: Band }) {
       <div>
         <form
           className="row"
-          onSubmit={(e) => {
-            e.preventDefault()
-            if (typed.low !== null && typed.high !== null) set.mutate({ low: typed.low, high: typed.high })
-          }}
+          onSubmit={put({ low: numberFrom(form.now.low) ?? 0, high: numberFrom(form.now.high) ?? 0 })}
         >
-          <Bound label={say('practice.endsAt', { value: band.words[0] })} value={low} set={setLow} />
-          <Bound label={say('practice.beginsAt', { value: band.words[2] })} value={high} set={setHigh} />
+          <NumberText
+            label={say('practice.endsAt', { value: band.words[0] })}
+            width={170}
+            {...form.number('low', true)}
+          />
+          <NumberText
+            label={say('practice.beginsAt', { value: band.words[2] })}
+            width={170}
+            {...form.number('high', true)}
+          />
           <Who />
-          <Button
-            type="submit"
-            disabled={!changed || typed.low === null || typed.high === null || who.trim() === ''}
-          >
+          <Button type="submit" disabled={!form.begun || who.trim() === '' || form.busy}>
             {say('practice.set')}
           </Button>
           {!shipped && (
-            <Button disabled={who.trim() === ''} onClick={() => set.mutate(band.shipped)}>
+            <Button disabled={who.trim() === ''} onClick={() => put(band.shipped)()}>
               {say('practice.backToAnd', { low: band.shipped.low, high: band.shipped.high })}
             </Button>
           )}
         </form>
-        {refused && (
-          <p className="look" role="alert">
-            {refused}
-          </p>
-        )}
+        {form.fault && <ErrorBand error={form.fault} />}
         <p className="second">
           {band.otherSchool} <Why because={{ ...band.because, sentence: '' }} />
         </p>
@@ -192,21 +193,3 @@ function OneBand({ band }: { band: Band }) {
     </section>
   )
 }
-
-function Bound({ label, value, set }: { label: string; value: string; set: (text: string) => void }) {
-  const wrong = number(value) === null
-  return (
-    <TextField
-      label={label}
-      value={value}
-      error={wrong}
-      helperText={wrong ? say('practice.isNotANumber', { value }) : undefined}
-      onChange={(e) => set(e.target.value)}
-      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      sx={{ width: 170 }}
-    />
-  )
-}
-
-/** A bound must be given, so empty is none. */
-const number = (text: string) => (text.trim() === '' ? null : numberFrom(text))

@@ -1,11 +1,12 @@
-import { useState } from 'react'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
-import { api, ask, Refused, type Schemas } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
-import { capital, dateWords, numberFrom, timeWords } from '../shared/format'
+import { capital, dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { useKeptForm } from '../shared/form'
+import { numberFrom } from '../shared/numbers'
+import { NumberText } from '../shared/NumberText'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
@@ -46,7 +47,7 @@ export function YardstickBand() {
 
 function OneSetting({ setting, who }: { setting: Setting; who: string }) {
   const queries = useQueryClient()
-  const [text, setText] = useState(String(setting.value))
+  const form = useKeptForm('yardstick', setting.id, { value: String(setting.value) })
   const set = useMutation({
     mutationFn: (value: number) =>
       ask(
@@ -60,24 +61,21 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
       void queries.invalidateQueries({ queryKey: ['plan'] })
     },
   })
-  const value = text.trim() === '' ? null : numberFrom(text)
-  const refused = set.error instanceof Refused ? set.error.fields[0]?.sentence : set.error?.message
-  const wrong = value === null ? say('practice.isNotANumber2', { text }) : refused
+  const put = (value: number) =>
+    form.submit(async () => {
+      await set.mutateAsync(value)
+      form.leave()
+    })
+  const number = form.number('value', true)
+  const wrong = number.wrong ?? number.refused ?? form.fault?.message
   return (
-    <form
-      className="row"
-      onSubmit={(e) => {
-        e.preventDefault()
-        if (value !== null) set.mutate(value)
-      }}
-    >
-      <TextField
+    <form className="row" onSubmit={put(numberFrom(form.now.value) ?? 0)}>
+      <NumberText
         label={say('practice.to', { least: setting.least, most: setting.most })}
-        value={text}
-        error={!!wrong}
-        onChange={(e) => setText(e.target.value)}
-        slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': capital(setting.words) } }}
-        sx={{ width: 110 }}
+        name={capital(setting.words)}
+        {...number}
+        wrong={wrong === undefined ? undefined : ''}
+        refused={undefined}
       />
       <span style={{ flex: 1 }}>
         {capital(setting.words)}.
@@ -100,7 +98,7 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
       </span>
       <Button
         type="submit"
-        disabled={value === null || value === setting.value || who.trim() === '' || set.isPending}
+        disabled={!form.begun || who.trim() === '' || form.busy}
         aria-label={say('practice.set2', { words: setting.words })}
       >
         {say('practice.set')}
@@ -108,7 +106,7 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
       {setting.value !== setting.shipped && (
         <Button
           disabled={who.trim() === ''}
-          onClick={() => set.mutate(setting.shipped)}
+          onClick={() => put(setting.shipped)()}
           aria-label={say('practice.backTo', { shipped: setting.shipped, words: setting.words })}
         >
           {say('practice.backTo2', { shipped: setting.shipped })}

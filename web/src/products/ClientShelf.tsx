@@ -6,7 +6,8 @@ import { Link } from 'react-router'
 import ToggleButton from '@mui/material/ToggleButton'
 import { api, ask, type ShelfItem } from '../api/client'
 import { useOthers, useShelf, useShelfChange } from '../api/hooks'
-import { dateWords, dayShort, week, type Day } from '../shared/format'
+import { useKeptForm } from '../shared/form'
+import { dateWords, dayShort, toggled, week, type Day } from '../shared/format'
 import { DateField } from '../shared/DateField'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
@@ -64,10 +65,11 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
       {prescribed && (
         <Nights
           key={prescribed.id}
+          of={`${prescribed.id}.${client}`}
           name={prescribed.label}
           close={() => setPrescribed(null)}
-          take={(nights) => {
-            change.addKnown.mutate({ product: prescribed.id, weeks: 4, nights })
+          take={async (nights) => {
+            await change.addKnown.mutateAsync({ product: prescribed.id, weeks: 4, nights })
             setPrescribed(null)
           }}
         />
@@ -117,10 +119,11 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
             />
             {item.missing !== '' && (
               <Nights
+                of={`${item.id}.${client}`}
                 name={item.product.name}
                 missing={item.missing}
                 take={(nights) =>
-                  change.use.mutate({ item: item.id, version: item.version, ...item.use, nights })
+                  change.use.mutateAsync({ item: item.id, version: item.version, ...item.use, nights })
                 }
               />
             )}
@@ -138,28 +141,34 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
   )
 }
 
+const NO_NIGHTS = { nights: [] }
+
 /** Asks for the nights that a prescriber has said; nothing counts as what it is before. */
 function Nights({
+  of,
   name,
   missing,
   take,
   close,
 }: {
+  /** the thing on whose shelf they are asked for */
+  of: string
   name: string
   /** why they are asked for a thing that stands there already */
   missing?: string
-  take: (nights: Day[]) => void
+  take: (nights: Day[]) => Promise<unknown>
   close?: () => void
 }) {
-  const [nights, setNights] = useState<Day[]>([])
+  const form = useKeptForm<{ nights: Day[] }>('nights', of, NO_NIGHTS)
+  const { nights } = form.now
   return (
     <form
       className="look row nights"
       aria-label={say('products.nightsOf', { name })}
-      onSubmit={(e) => {
-        e.preventDefault()
-        take(nights)
-      }}
+      onSubmit={form.submit(async (typed) => {
+        await take(typed.nights)
+        form.leave()
+      })}
     >
       <p>
         <b>{name}</b> {missing ?? say('products.isPrescribedOnWhichNightsAsThe')}
@@ -170,7 +179,7 @@ function Nights({
             key={d}
             value={d}
             selected={nights.includes(d)}
-            onChange={() => setNights(nights.includes(d) ? nights.filter((n) => n !== d) : [...nights, d])}
+            onChange={() => form.put({ nights: toggled(nights, d) })}
           >
             {dayShort(d)}
           </ToggleButton>
@@ -217,14 +226,14 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
         label={say('products.daysAWeek')}
         value={use.daysAWeek}
         choices={OFTEN}
-        words={(n) => (n === 7 ? 'daily' : `${n} a week`)}
+        words={(n) => (n === 7 ? say('products.daily') : say('products.aWeek', { n }))}
         pick={(daysAWeek) => set({ ...use, daysAWeek })}
       />
       <Pick
         label={say('products.for')}
         value={use.weeks}
         choices={WEEKS}
-        words={(n) => (n === 0 ? 'new' : `${n} weeks`)}
+        words={(n) => (n === 0 ? say('products.isNew') : say('products.weeks', { n }))}
         pick={(weeks) => set({ ...use, weeks })}
       />
       <Button

@@ -1,16 +1,18 @@
-import { useState } from 'react'
-import { useForm } from 'react-hook-form'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
-import { Refused, type Product, type ProductForm } from '../api/client'
+import type { Product, ProductForm } from '../api/client'
 import { useMoney, useReadLabel, useVocabulary } from '../api/hooks'
-import { capital, dayShort, DAYS, numberFrom } from '../shared/format'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
+import { capital, dayShort, DAYS, toggled } from '../shared/format'
+import { numberFrom } from '../shared/numbers'
+import { NumberText } from '../shared/NumberText'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+
+type Night = (typeof DAYS)[number]
 
 type Typed = {
   name: string
@@ -22,6 +24,8 @@ type Typed = {
   kind: string
   texture: string
   weeks: string
+  prescription: boolean
+  nights: Night[]
 }
 
 const EMPTY: Typed = {
@@ -34,12 +38,12 @@ const EMPTY: Typed = {
   kind: '',
   texture: '',
   weeks: '0',
+  prescription: false,
+  nights: [],
 }
 
 /** As packs print it; ounces are kept in ml and g. */
 export const UNITS = ['ml', 'g', 'fl oz', 'oz']
-
-type Night = (typeof DAYS)[number]
 
 /** A label goes in: what stands on the pack, what the tool makes of it, what is put right by hand. */
 export function LabelForm({
@@ -60,69 +64,35 @@ export function LabelForm({
 }) {
   const words = useVocabulary().data
   const money = useMoney()
-  const [before, keep, forget] = useTyped<Partial<Typed>>('label', of)
-  const form = useForm<Typed>({ defaultValues: { ...EMPTY, ...before } })
-  const [prescription, setPrescription] = useState(false)
-  const [nights, setNights] = useState<Night[]>([])
-  const [failure, setFailure] = useState<Error | null>(null)
+  const form = useKeptForm<Typed>('label', of, EMPTY, '/product')
+  const { prescription, nights } = form.now
   const read = useReadLabel(visit)
-  const errors = form.formState.errors
-  const fail = (error: unknown) => {
-    setFailure(error instanceof Error ? error : new Error(say('products.thisCouldNotBeDone')))
-    if (error instanceof Refused) {
-      error.fields.forEach((f) => {
-        const field = f.pointer.replace('/product', '').slice(1)
-        if (field in EMPTY) form.setError(field as keyof Typed, { message: f.sentence })
-      })
-    }
-  }
-  const withForm = (act: (body: ProductForm, typed: Typed) => Promise<unknown>) =>
-    form.handleSubmit(async (typed) => {
-      setFailure(null)
-      const body = toBody(typed, prescription, (field, message) => form.setError(field, { message }))
-      if (!body) return
-      try {
-        await act(body, typed)
-      } catch (error) {
-        fail(error)
-      }
-    })
-  const keepTyped = () => keep(form.getValues())
-  const field = (name: keyof Typed) => ({
-    error: !!errors[name],
-    helperText: errors[name]?.message,
-    ...form.register(name, { onChange: keepTyped }),
+  const readIt = form.submit((typed) => read.mutateAsync(productOf(typed)))
+  const put = form.submit(async (typed) => {
+    await save(productOf(typed), Math.round(numberFrom(typed.weeks) ?? 0), typed.nights)
+    form.leave()
+    close()
   })
   return (
-    <form
-      className="label-form"
-      aria-label={say('products.aProductByItsLabel')}
-      onSubmit={(e) => void withForm((body) => read.mutateAsync(body))(e)}
-    >
+    <form className="label-form" aria-label={say('products.aProductByItsLabel')} onSubmit={readIt}>
       <div className="label-typed">
-        <TextField label={say('products.nameOnThePack')} autoFocus fullWidth {...field('name')} />
+        <TextField label={say('products.nameOnThePack')} autoFocus fullWidth {...form.text('name')} />
         <div className="row">
-          <TextField label={say('products.maker')} sx={{ flex: 2, minWidth: 130 }} {...field('maker')} />
-          <TextField label={say('products.size')} sx={{ width: 90 }} {...field('size')} />
-          <TextField
-            label={say('products.unit')}
-            select
-            sx={{ width: 92 }}
-            defaultValue={form.getValues('unit')}
-            {...field('unit')}
-          >
+          <TextField label={say('products.maker')} sx={{ flex: 2, minWidth: 130 }} {...form.text('maker')} />
+          <NumberText label={say('products.size')} width={90} {...form.number('size')} />
+          <TextField label={say('products.unit')} select sx={{ width: 92 }} {...form.pick('unit')}>
             {UNITS.map((u) => (
               <MenuItem key={u} value={u}>
                 {u}
               </MenuItem>
             ))}
           </TextField>
-          <TextField
+          <NumberText
             label={say('products.price', { sign: money.sign })}
-            sx={{ width: 96 }}
-            {...field('price')}
+            width={96}
+            {...form.number('price')}
           />
-          {own && <TextField label={say('products.weeksUsed')} sx={{ width: 110 }} {...field('weeks')} />}
+          {own && <NumberText label={say('products.weeksUsed')} {...form.number('weeks')} />}
         </div>
         <TextField
           label={say('products.ingredientListAsPrinted')}
@@ -130,14 +100,14 @@ export function LabelForm({
           minRows={5}
           maxRows={12}
           fullWidth
-          {...field('label')}
+          {...form.text('label')}
         />
         {own && (
           <div className="row">
             <ToggleButton
               value="prescription"
               selected={prescription}
-              onChange={() => setPrescription(!prescription)}
+              onChange={() => form.put({ prescription: !prescription })}
             >
               {say('products.prescribed')}
             </ToggleButton>
@@ -147,9 +117,7 @@ export function LabelForm({
                   key={d}
                   value={d}
                   selected={nights.includes(d)}
-                  onChange={() =>
-                    setNights(nights.includes(d) ? nights.filter((n) => n !== d) : [...nights, d])
-                  }
+                  onChange={() => form.put({ nights: toggled(nights, d) })}
                 >
                   {dayShort(d)}
                 </ToggleButton>
@@ -157,14 +125,14 @@ export function LabelForm({
           </div>
         )}
         <div className="row">
-          <Button type="submit" disabled={read.isPending}>
+          <Button type="submit" disabled={form.busy}>
             {say('products.readTheLabel')}
           </Button>
           <Button type="button" onClick={close}>
             {say('products.notNow')}
           </Button>
         </div>
-        {failure && <ErrorBand error={failure} />}
+        {form.fault && <ErrorBand error={form.fault} />}
       </div>
       <div className="label-read" aria-live="polite">
         {read.data ? (
@@ -185,9 +153,8 @@ export function LabelForm({
             <Findings
               product={read.data.product}
               meant={(printed, inci) => {
-                form.setValue('label', putRight(form.getValues('label'), printed, inci))
-                keepTyped()
-                void withForm((body) => read.mutateAsync(body))()
+                form.put({ label: putRight(form.now.label, printed, inci) })
+                readIt()
               }}
             />
             <div className="row" style={{ margin: '12px 0' }}>
@@ -195,8 +162,7 @@ export function LabelForm({
                 label={say('products.kindPutRight')}
                 select
                 sx={{ width: 190 }}
-                defaultValue=""
-                {...field('kind')}
+                {...form.pick('kind')}
               >
                 <MenuItem value="">{say('products.asRead')}</MenuItem>
                 {(words?.kinds ?? []).map((k) => (
@@ -209,8 +175,7 @@ export function LabelForm({
                 label={say('products.texturePutRight')}
                 select
                 sx={{ width: 210 }}
-                defaultValue=""
-                {...field('texture')}
+                {...form.pick('texture')}
               >
                 <MenuItem value="">{say('products.asRead')}</MenuItem>
                 {(words?.textures ?? []).map((t) => (
@@ -220,16 +185,7 @@ export function LabelForm({
                 ))}
               </TextField>
             </div>
-            <Button
-              variant="contained"
-              onClick={() =>
-                void withForm(async (body, typed) => {
-                  await save(body, Number(typed.weeks) || 0, nights)
-                  forget()
-                  close()
-                })()
-              }
-            >
+            <Button variant="contained" disabled={form.busy} onClick={() => put()}>
               {own ? say('products.putItOnTheShelf') : say('products.addToTheHouseShelf')}
             </Button>
           </>
@@ -241,38 +197,18 @@ export function LabelForm({
   )
 }
 
-function toBody(
-  typed: Typed,
-  prescription: boolean,
-  wrong: (field: keyof Typed, message: string) => void,
-): ProductForm | null {
-  let fine = true
-  const number = (field: 'size' | 'price' | 'weeks') => {
-    const value = numberFrom(typed[field])
-    if (value === null) {
-      wrong(field, say('products.isNotANumber3', { value: typed[field] }))
-      fine = false
-      return 0
-    }
-    return value
-  }
-  const size = number('size')
-  const price = number('price')
-  number('weeks')
-  return fine
-    ? {
-        name: typed.name,
-        maker: typed.maker,
-        size,
-        unit: typed.unit,
-        price,
-        label: typed.label,
-        kind: typed.kind === '' ? null : (typed.kind as ProductForm['kind']),
-        texture: typed.texture === '' ? null : Number(typed.texture),
-        prescription,
-      }
-    : null
-}
+/** @param typed what the form has let through: its numbers are numbers */
+const productOf = (typed: Typed): ProductForm => ({
+  name: typed.name,
+  maker: typed.maker,
+  size: numberFrom(typed.size) ?? 0,
+  unit: typed.unit,
+  price: numberFrom(typed.price) ?? 0,
+  label: typed.label,
+  kind: typed.kind === '' ? null : (typed.kind as ProductForm['kind']),
+  texture: typed.texture === '' ? null : Number(typed.texture),
+  prescription: typed.prescription,
+})
 
 /** The first place where the name stands on the label, whatever its line breaks, is written as it was meant. */
 export function putRight(label: string, printed: string, inci: string) {

@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
@@ -6,9 +5,10 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Product, Schemas } from '../api/client'
 import { useMixed, usePantry } from '../api/hooks'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
 import { ErrorBand } from '../shared/States'
-import { numberFrom } from '../shared/format'
+import { notANumber, numberFrom } from '../shared/numbers'
+import { NumberText } from '../shared/NumberText'
 import { EMPTY_MIX, PANTRY, recipeFrom, usualMeasure, type Measure, type Mix, type MixPart } from './mix'
 import { MixedReading } from './MixedReading'
 import { ProductPicker } from './ProductPicker'
@@ -27,51 +27,30 @@ export function MixForm({
   close: () => void
 }) {
   const pantry = usePantry().data
-  const [typed, keep, forget] = useTyped<Mix>('mix', client)
-  const mix = { ...EMPTY_MIX, ...typed }
-  const [failure, setFailure] = useState<Error | null>(null)
+  const form = useKeptForm<Mix>('mix', client, EMPTY_MIX)
+  const mix = form.now
   const recipe = recipeFrom(mix)
   const read = useMixed(recipe)
-  const change = (next: Partial<Mix>) => keep({ ...mix, ...next })
+  const change = form.put
   const part = (key: number, next: Partial<MixPart>) =>
     change({ parts: mix.parts.map((p) => (p.key === key ? { ...p, ...next } : p)) })
-  const weeks = numberFrom(mix.weeks)
-  const put = async () => {
-    if (!recipe || weeks === null) return
-    setFailure(null)
-    try {
-      await save({ recipe, weeks: Math.round(weeks) })
-      forget()
-      close()
-    } catch (error) {
-      setFailure(error instanceof Error ? error : new Error(say('products.thisCouldNotBeDone')))
-    }
-  }
+  const put = form.submit(async ({ weeks }) => {
+    if (!recipe) return
+    await save({ recipe, weeks: Math.round(numberFrom(weeks) ?? 0) })
+    form.leave()
+    close()
+  })
   return (
-    <form
-      className="label-form"
-      aria-label={say('products.aMixtureMadeAtHome')}
-      onSubmit={(e) => {
-        e.preventDefault()
-        void put()
-      }}
-    >
+    <form className="label-form" aria-label={say('products.aMixtureMadeAtHome')} onSubmit={put}>
       <div className="label-typed">
         <div className="row">
           <TextField
             label={say('products.whatItIsCalled')}
             autoFocus
-            value={mix.name}
-            onChange={(e) => change({ name: e.target.value })}
             sx={{ flex: 1, minWidth: 220 }}
+            {...form.text('name')}
           />
-          <TextField
-            label={say('products.weeksUsed')}
-            value={mix.weeks}
-            error={weeks === null}
-            onChange={(e) => change({ weeks: e.target.value })}
-            sx={{ width: 110 }}
-          />
+          <NumberText label={say('products.weeksUsed')} {...form.number('weeks')} />
         </div>
         <ToggleButtonGroup
           exclusive
@@ -117,13 +96,12 @@ export function MixForm({
               ]}
               width={230}
             />
-            <TextField
+            <NumberText
               label={say('products.amount')}
-              value={p.amount}
-              error={numberFrom(p.amount) === null}
-              onChange={(e) => part(p.key, { amount: e.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-              sx={{ width: 96 }}
+              typed={p.amount}
+              wrong={notANumber(p.amount)}
+              change={(amount) => part(p.key, { amount })}
+              width={96}
             />
             <TextField
               label={say('products.measure')}
@@ -168,7 +146,7 @@ export function MixForm({
           </Button>
           <Button onClick={close}>{say('products.notNow')}</Button>
         </div>
-        {failure && <ErrorBand error={failure} />}
+        {form.fault && <ErrorBand error={form.fault} />}
       </div>
       <div className="label-read" aria-live="polite">
         {read.isError && <ErrorBand error={read.error} />}
@@ -178,7 +156,7 @@ export function MixForm({
             <Button
               type="submit"
               variant="contained"
-              disabled={mix.name.trim() === '' || weeks === null}
+              disabled={mix.name.trim() === '' || form.busy}
               sx={{ mt: 2 }}
             >
               {say('products.putItOnTheShelf')}

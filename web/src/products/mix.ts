@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client'
-import { numberFrom } from '../shared/format'
+import { numberFrom } from '../shared/numbers'
 import type { Picked } from './ProductPicker'
+import { say } from '../words/say'
 
 export type Measure = Schemas['PartForm']['measure']
 export type PantryItem = Schemas['PantryItem']
@@ -14,7 +15,7 @@ export type Mix = {
   parts: MixPart[]
 }
 
-export const PANTRY = 'Pantry'
+export const PANTRY = say('products.pantry')
 
 export const EMPTY_MIX: Mix = {
   name: '',
@@ -42,7 +43,7 @@ export function recipeFrom(mix: Mix): Schemas['RecipeForm'] | null {
   })
   if (parts.length < (mix.palm ? 2 : 1)) return null
   return {
-    name: mix.name.trim() || 'Mixture',
+    name: mix.name.trim() || say('products.mixture'),
     use: mix.use,
     palm: mix.palm,
     preserved: mix.preserved && !mix.palm,

@@ -19,12 +19,16 @@ const PRICES = [10, 20, 30, 50]
 export function narrowings(words: Vocabulary, sign: string): Narrowing[] {
   return [
     ...words.kinds.map((k) => ({ id: `kind.${k.kind}`, group: say('products.kindOfStep'), label: k.label })),
-    ...words.actives.map((a) => ({ id: `active.${a.kind}`, group: 'With', label: a.label })),
-    ...words.concerns.map((c) => ({ id: `concern.${c.concern}`, group: 'For', label: c.label })),
-    ...WITHOUT.map(([id, label]) => ({ id: `free.${id}`, group: 'Without', label })),
+    ...words.actives.map((a) => ({ id: `active.${a.kind}`, group: say('products.with'), label: a.label })),
+    ...words.concerns.map((c) => ({
+      id: `concern.${c.concern}`,
+      group: say('products.for'),
+      label: c.label,
+    })),
+    ...WITHOUT.map(([id, label]) => ({ id: `free.${id}`, group: say('products.without'), label })),
     ...words.textures.map((t) => ({
       id: `texture.${t.grade}`,
-      group: 'Texture',
+      group: say('products.texture'),
       label: `${t.grade} ${t.label}`,
     })),
     ...PRICES.map((p) => ({

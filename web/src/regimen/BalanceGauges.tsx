@@ -9,13 +9,13 @@ type Line = Gauge['lines'][number]
 const FILL: Record<Line['need'], string> = { WATER: 'p-water', OILS: 'p-oils', SEAL: 'p-seal' }
 const NAME: Record<Line['need'], string> = {
   WATER: say('regimen.waterHeld'),
-  OILS: 'Softened',
+  OILS: say('regimen.softened'),
   SEAL: say('regimen.keptIn'),
 }
 const LIES: Record<Line['lies'], string> = {
   LOW: say('regimen.tooLittle'),
   LOW_EDGE: say('regimen.aLittleLow'),
-  INSIDE: 'right',
+  INSIDE: say('regimen.right'),
   HIGH_EDGE: say('regimen.aLittleHigh'),
   HIGH: say('regimen.tooMuch'),
 }

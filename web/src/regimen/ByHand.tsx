@@ -11,7 +11,7 @@ import { say } from '../words/say'
 function inWords(s: StepByHand, coverages: Vocabulary['coverages']): string[] {
   const on = coverages.find((c) => c.coverage === s.on)?.label
   return [
-    s.move && (s.move.why === '' ? 'moved' : say('regimen.moved', { why: s.move.why })),
+    s.move && (s.move.why === '' ? say('regimen.isMoved') : say('regimen.moved', { why: s.move.why })),
     s.optional && say('regimen.mayBeLeftOut'),
     on !== undefined && say('regimen.onlyOn', { on }),
     s.nights.length > 0 && say('regimen.onOnly', { join: s.nights.map(dayShort).join(', ') }),

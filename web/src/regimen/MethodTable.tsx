@@ -2,10 +2,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
-import { api, ask, Refused, type Schemas } from '../api/client'
+import { api, ask, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { dateWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
+import { useKeptForm } from '../shared/form'
 import { useTyped } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
@@ -48,15 +49,15 @@ export function MethodTable({
   chosen: string
   choose: (id: string) => void
 }) {
-  const [typed, keep, forget] = useTyped<Draft>('method', '')
-  const draft = typed ?? null
-  const edit = (next: Draft | null) => (next ? keep(next) : forget())
+  const [draft, begin, leave] = useTyped<Draft>('method', '')
   const shown = methods.filter((m) => m.offered || m.id === chosen)
   const withdrawn = methods.filter((m) => !m.offered && m.id !== chosen)
   return (
     <section className="method-table" aria-label={say('regimen.methodsSideBySide')}>
       <h2>{say('regimen.whatEachMethodSays')}</h2>
-      {draft && <MethodForm draft={draft} questions={questions} edit={edit} choose={choose} />}
+      {draft && (
+        <MethodForm key={formOf(draft)} draft={draft} questions={questions} choose={choose} close={leave} />
+      )}
       <div className="method-scroll">
         <table>
           <thead>
@@ -66,7 +67,7 @@ export function MethodTable({
                 <th key={m.id} scope="col" className={m.id === chosen ? 'chosen' : ''}>
                   {m.name}
                   {m.id === chosen && ' ✓'}
-                  <MethodButtons method={m} edit={edit} />
+                  <MethodButtons method={m} begin={begin} />
                 </th>
               ))}
             </tr>
@@ -116,13 +117,13 @@ export function MethodTable({
   )
 }
 
-function MethodButtons({ method, edit }: { method: Method; edit: (draft: Draft) => void }) {
+function MethodButtons({ method, begin }: { method: Method; begin: (draft: Draft) => void }) {
   return (
     <span className="method-buttons">
       <Button
         size="small"
         aria-label={say('regimen.copy', { name: method.name })}
-        onClick={() => edit(draftOf(method, true))}
+        onClick={() => begin(draftOf(method, true))}
       >
         {say('regimen.copy2')}
       </Button>
@@ -131,7 +132,7 @@ function MethodButtons({ method, edit }: { method: Method; edit: (draft: Draft) 
           <Button
             size="small"
             aria-label={say('regimen.change', { name: method.name })}
-            onClick={() => edit(draftOf(method, false))}
+            onClick={() => begin(draftOf(method, false))}
           >
             {say('regimen.change2')}
           </Button>
@@ -172,23 +173,32 @@ function OfferButton({ method }: { method: Method }) {
   )
 }
 
+/** Which method is changed, or copied: what is typed for one is not typed for another. */
+const formOf = (draft: Draft) => draft.id ?? `copy-${draft.copyOf}`
+
 function MethodForm({
   draft,
   questions,
-  edit,
   choose,
+  close,
 }: {
   draft: Draft
   questions: Schemas['SchoolQuestion'][]
-  edit: (draft: Draft | null) => void
   choose: (id: string) => void
+  close: () => void
 }) {
   const queries = useQueryClient()
   const [who] = useWho()
+  const { name, note, because, settings } = draft
+  const form = useKeptForm('method-typed', formOf(draft), { name, note, because, settings })
+  const left = () => {
+    form.leave()
+    close()
+  }
   const save = useMutation({
-    mutationFn: () => {
-      const { id, version, ...typed } = draft
-      const body = { ...typed, by: who, version: version ?? 0 }
+    mutationFn: (typed: typeof form.now) => {
+      const { id, version, copyOf } = draft
+      const body = { ...typed, copyOf, by: who, version: version ?? 0 }
       return id === undefined
         ? ask(api.POST('/api/methods', { body }))
         : ask(api.PUT('/api/methods/{id}', { params: { path: { id } }, body }))
@@ -196,21 +206,16 @@ function MethodForm({
     onSuccess: (kept) => {
       void queries.invalidateQueries({ queryKey: keys.methods })
       void queries.invalidateQueries({ queryKey: ['plan'] })
-      edit(null)
+      left()
       choose(kept.id)
     },
   })
-  const refused = save.error instanceof Refused ? save.error : null
-  const problem = (field: string) => refused?.fields.find((f) => f.pointer === `/${field}`)?.sentence
-  const text = (field: 'name' | 'note' | 'because', label: string, longest: number) => (
+  const text = (field: 'name' | 'because', label: string, longest: number) => (
     <TextField
       label={label}
-      value={draft[field]}
-      error={!!problem(field)}
-      helperText={problem(field)}
-      onChange={(e) => edit({ ...draft, [field]: e.target.value })}
       slotProps={{ htmlInput: { maxLength: longest } }}
       sx={{ flex: field === 'name' ? undefined : 1, minWidth: 220 }}
+      {...form.text(field)}
     />
   )
   const title =
@@ -219,14 +224,11 @@ function MethodForm({
     <form
       className="method-form"
       aria-label={title}
-      onSubmit={(e) => {
-        e.preventDefault()
-        save.mutate()
-      }}
+      onSubmit={form.submit((typed) => save.mutateAsync(typed))}
     >
       <h3>{title}</h3>
       <div className="row">
-        {text('name', 'Name', 40)}
+        {text('name', say('regimen.name'), 40)}
         {text('because', say('regimen.whyTheHouseDoesItSo'), 200)}
         <Who />
       </div>
@@ -237,8 +239,8 @@ function MethodForm({
             select
             size="small"
             label={q.question}
-            value={draft.settings[q.id] ?? ''}
-            onChange={(e) => edit({ ...draft, settings: { ...draft.settings, [q.id]: e.target.value } })}
+            value={form.now.settings[q.id] ?? ''}
+            onChange={(e) => form.put({ settings: { ...form.now.settings, [q.id]: e.target.value } })}
           >
             {q.schools.map((s) => (
               <MenuItem key={s.value} value={s.value}>
@@ -248,21 +250,21 @@ function MethodForm({
           </TextField>
         ))}
       </div>
-      {problem('settings') && (
+      {form.errorOf('settings') && (
         <p role="alert" className="refusal">
-          {say('regimen.theseSettingsSpeakAgainstEachOther', { problem: problem('settings') })}
+          {say('regimen.theseSettingsSpeakAgainstEachOther', { problem: form.errorOf('settings') })}
         </p>
       )}
-      {save.error && !refused && <ErrorBand error={save.error} />}
+      {form.fault && <ErrorBand error={form.fault} />}
       <div className="row">
         <Button
           type="submit"
           variant="contained"
-          disabled={save.isPending || draft.name.trim() === '' || who.trim() === ''}
+          disabled={form.busy || form.now.name.trim() === '' || who.trim() === ''}
         >
           {say('regimen.keepItAndPlanByIt')}
         </Button>
-        <Button onClick={() => edit(null)}>{say('regimen.leaveIt')}</Button>
+        <Button onClick={left}>{say('regimen.leaveIt')}</Button>
       </div>
     </form>
   )

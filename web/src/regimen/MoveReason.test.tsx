@@ -16,7 +16,7 @@ vi.mock('../api/hooks', () => ({ useVocabulary: () => ({ data: undefined }) }))
 
 test('a move against a rule names it and needs a reason', async () => {
   const settle = vi.fn()
-  render(<MoveReason asking={asking(true)} settle={settle} leave={() => {}} />)
+  render(<MoveReason of="v1" asking={asking(true)} settle={settle} leave={() => {}} />)
   expect(screen.getByRole('heading', { name: 'Rich cream as step 2?' })).toBeVisible()
   expect(screen.getByText(/Thinner first: 2 before 5\./)).toBeVisible()
   expect(screen.getByRole('button', { name: 'Move it' })).toBeDisabled()
@@ -27,7 +27,7 @@ test('a move against a rule names it and needs a reason', async () => {
 
 test('where nothing may stand it can only be left', async () => {
   const leave = vi.fn()
-  render(<MoveReason asking={asking(false)} settle={() => {}} leave={leave} />)
+  render(<MoveReason of="v1" asking={asking(false)} settle={() => {}} leave={leave} />)
   expect(screen.getByRole('heading', { name: 'Rich cream cannot be step 2' })).toBeVisible()
   expect(screen.queryByLabelText('Why all the same')).toBeNull()
   await userEvent.click(screen.getByRole('button', { name: 'Leave it where it is' }))

@@ -1,10 +1,10 @@
-import { useState } from 'react'
 import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
+import { useKeptForm } from '../shared/form'
 import { Why } from '../shared/Why'
 import type { Asking } from './useMove'
 import { say } from '../words/say'
@@ -13,23 +13,27 @@ const LONGEST = 200
 
 /** What speaks against a place, and her reason for it all the same; it stays on the plan. */
 export function MoveReason({
+  of,
   asking,
   settle,
   leave,
 }: {
+  /** the visit at which it is moved */
+  of: string
   asking: Asking
   settle: (why: string) => void
   leave: () => void
 }) {
-  const [why, setWhy] = useState('')
-  const { step, to, shift } = asking
+  const { part, step, to, shift } = asking
+  const form = useKeptForm(`move-${part}-${step.product}`, of, { why: '' })
   return (
     <Dialog open onClose={leave} fullWidth maxWidth="sm" aria-labelledby="move-title">
       <form
-        onSubmit={(e) => {
-          e.preventDefault()
-          if (why.trim() !== '') settle(why.trim())
-        }}
+        onSubmit={form.submit(async ({ why }) => {
+          if (why.trim() === '') return
+          settle(why.trim())
+          form.leave()
+        })}
       >
         <DialogTitle id="move-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
           {step.name} {shift.allowed ? say('regimen.asStep', { to }) : say('regimen.cannotBeStep', { to })}
@@ -45,13 +49,12 @@ export function MoveReason({
           {shift.allowed && (
             <TextField
               label={say('regimen.whyAllTheSame')}
-              value={why}
               autoFocus
               fullWidth
               margin="normal"
-              helperText={say('regimen.itStaysOnThePlanBesideThe')}
-              onChange={(e) => setWhy(e.target.value)}
               slotProps={{ htmlInput: { maxLength: LONGEST } }}
+              {...form.text('why')}
+              helperText={say('regimen.itStaysOnThePlanBesideThe')}
             />
           )}
         </DialogContent>
@@ -60,7 +63,7 @@ export function MoveReason({
             {say('regimen.leaveItWhereItIs')}
           </Button>
           {shift.allowed && (
-            <Button type="submit" variant="contained" disabled={why.trim() === ''}>
+            <Button type="submit" variant="contained" disabled={form.now.why.trim() === ''}>
               {say('regimen.moveIt')}
             </Button>
           )}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
@@ -16,6 +16,7 @@ import {
 } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
 import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
+import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Key, PatternSet } from '../strip/Bands'
 import { units } from '../strip/layout'
@@ -282,30 +283,46 @@ function useStepKeys(
   routines: Routine[],
   move: (part: Part, product: string, to: number) => void,
 ) {
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      const at = e.target as HTMLElement
-      if (at.closest('input, textarea, select, [role="dialog"]')) return
-      const product = at.closest<HTMLElement>('[data-product]')?.dataset.product
-      const part = at.closest<HTMLElement>('[data-part]')?.dataset.part as Part | undefined
-      const routine = routines.find((r) => r.part === part)
-      const step = routine?.steps.find((s) => s.product === product)
-      if (!routine || !step) return
-      const by = e.key === 'ArrowLeft' || e.key === 'ArrowUp' ? -1 : 1
-      if (e.shiftKey && e.key.startsWith('Arrow')) {
-        e.preventDefault()
-        move(routine.part, step.product, step.number + by)
-      } else if (e.key.toLowerCase() === 'k' && !e.ctrlKey && !e.metaKey && !e.altKey) {
-        work.change((d) =>
-          step.hand.kept ? release(d, routine.part, step.product) : putIn(d, routine.part, step.product),
-        )
-      } else if (e.key === 'Delete' && !step.prescription) {
-        work.change((d) => takeOut(d, routine.part, step.product))
-      }
-    }
-    window.addEventListener('keydown', key)
-    return () => window.removeEventListener('keydown', key)
-  }, [work, routines, move])
+  const focused = (e: KeyboardEvent) => {
+    const at = e.target as HTMLElement
+    if (at.closest('[role="dialog"]')) return null
+    const product = at.closest<HTMLElement>('[data-product]')?.dataset.product
+    const part = at.closest<HTMLElement>('[data-part]')?.dataset.part as Part | undefined
+    const step = routines.find((r) => r.part === part)?.steps.find((s) => s.product === product)
+    return part && step ? { part, step } : null
+  }
+  const on = (e: KeyboardEvent) => focused(e) !== null
+  const moved = (by: number) => (e: KeyboardEvent) => {
+    const at = focused(e)
+    if (at) move(at.part, at.step.product, at.step.number + by)
+  }
+  useShortcut('shift+arrowleft,shift+arrowup', moved(-1), on)
+  useShortcut('shift+arrowright,shift+arrowdown', moved(1), on)
+  useShortcut(
+    'k',
+    (e) => {
+      const at = focused(e)
+      if (!at) return
+      const { part, step } = at
+      work.change((d) => (step.hand.kept ? release(d, part, step.product) : putIn(d, part, step.product)))
+    },
+    on,
+  )
+  useShortcut(
+    'delete',
+    (e) => {
+      const at = focused(e)
+      if (at && !at.step.prescription) work.change((d) => takeOut(d, at.part, at.step.product))
+    },
+    on,
+  )
+}
+
+/** The labels of all steps, as the arrows go from one to the next. */
+function labelBeside(by: number): HTMLElement | undefined {
+  const labels = [...window.document.querySelectorAll<HTMLElement>('.strip-label')]
+  const at = labels.indexOf(window.document.activeElement as HTMLElement)
+  return at < 0 ? undefined : labels[at + by]
 }
 
 function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
@@ -315,21 +332,17 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
   const openProduct = open?.product
   const { move, asking, settle, leave } = useMove(context, routines)
   useStepKeys(context, routines, move)
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      if (e.key === 'Escape') setOpen(null)
-      if (e.shiftKey || (e.key !== 'ArrowRight' && e.key !== 'ArrowLeft')) return
-      const labels = [...window.document.querySelectorAll<HTMLElement>('.strip-label')]
-      const at = labels.indexOf(window.document.activeElement as HTMLElement)
-      const next = labels[at + (e.key === 'ArrowRight' ? 1 : -1)]
-      if (at >= 0 && next) {
-        e.preventDefault()
-        next.focus()
-      }
-    }
-    window.addEventListener('keydown', key)
-    return () => window.removeEventListener('keydown', key)
-  }, [])
+  useShortcut('escape', () => setOpen(null), open !== null)
+  useShortcut(
+    'arrowleft',
+    () => labelBeside(-1)?.focus(),
+    () => labelBeside(-1) !== undefined,
+  )
+  useShortcut(
+    'arrowright',
+    () => labelBeside(1)?.focus(),
+    () => labelBeside(1) !== undefined,
+  )
   return (
     <>
       {routines.map((r) => {
@@ -400,7 +413,7 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
       <div className="key-row">
         <Key strip />
       </div>
-      {asking && <MoveReason asking={asking} settle={settle} leave={leave} />}
+      {asking && <MoveReason of={context.visit.id} asking={asking} settle={settle} leave={leave} />}
     </>
   )
 }

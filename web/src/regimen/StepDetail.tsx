@@ -65,7 +65,7 @@ export function StepDetail({
             step.maker,
             step.kindLabel,
             step.owned && say('regimen.onTheClientSShelf'),
-            step.prescription && 'prescribed',
+            step.prescription && say('regimen.prescribed'),
           ]
             .filter(Boolean)
             .join(', ')}
@@ -145,7 +145,7 @@ export function StepDetail({
                   {' '}
                   {a.because.sentence}
                   {a.priceDifference !== 0 &&
-                    ` ${money.words(Math.abs(a.priceDifference))} ${a.priceDifference < 0 ? say('regimen.less') : 'more'}.`}
+                    ` ${money.words(Math.abs(a.priceDifference))} ${a.priceDifference < 0 ? say('regimen.less') : say('regimen.more')}.`}
                 </span>
               </span>
               <Button

@@ -64,7 +64,7 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
 
 function until(line: { ends?: string | null; days: number; end: 'EMPTY' | 'PAST_ITS_TIME' | 'NOT_KNOWN' }) {
   if (!line.ends || line.end === 'NOT_KNOWN') return say('regimen.notKnown')
-  const what = line.end === 'EMPTY' ? 'empty' : say('regimen.pastItsTime')
+  const what = line.end === 'EMPTY' ? say('regimen.empty') : say('regimen.pastItsTime')
   if (line.days === 0)
     return line.end === 'EMPTY'
       ? say('regimen.emptyNow')
@@ -72,7 +72,7 @@ function until(line: { ends?: string | null; days: number; end: 'EMPTY' | 'PAST_
   return say('regimen.in', {
     what,
     days: line.days,
-    value: line.days === 1 ? 'day' : 'days',
+    value: line.days === 1 ? say('regimen.day') : say('regimen.days'),
     ends: dateWords(line.ends),
   })
 }

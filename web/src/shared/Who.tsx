@@ -8,7 +8,7 @@ import { say } from '../words/say'
 
 /** Who does it: picked once on this machine from those who work here, or typed; after that it is only said. */
 export function Who({
-  label = 'Who',
+  label = say('shared.who'),
   width = 200,
   help,
 }: {

@@ -3,10 +3,8 @@ import {
   agoWords,
   currencySign,
   dateWords,
-  isHalfANumber,
   longDate,
   moneyWords,
-  numberFrom,
   sizeWords,
   timeWords,
   USUAL,
@@ -15,6 +13,7 @@ import {
   week,
   writeAs,
 } from './format'
+import { isHalfANumber, numberFrom } from './numbers'
 
 afterEach(() => writeAs(USUAL))
 

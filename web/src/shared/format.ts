@@ -146,7 +146,7 @@ const DAY_MS = 24 * 60 * 60 * 1000
 export function agoWords(iso: string, today = new Date()) {
   const midnight = new Date(today.getFullYear(), today.getMonth(), today.getDate())
   const days = Math.round((midnight.getTime() - moment(iso.slice(0, 10)).getTime()) / DAY_MS)
-  if (days === 1) return 'yesterday'
+  if (days === 1) return say('shared.yesterday')
   if (days < 14) return say('shared.daysAgo', { days })
   if (days < 60) return say('shared.weeksAgo', { round: Math.round(days / 7) })
   return say('shared.monthsAgo', { round: Math.round(days / 30.4) })
@@ -181,17 +181,11 @@ export function sizeWords(size: number, unit: string) {
 
 const round = (n: number) => Math.round(n * 10) / 10
 
+/** With one put in, or taken out where it stood. */
+export const toggled = <T>(all: T[], one: T) =>
+  all.includes(one) ? all.filter((o) => o !== one) : [...all, one]
+
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-
-/** A typed number, with point or comma; empty is nought, null when it is none. */
-export function numberFrom(typed: string): number | null {
-  const text = typed.trim().replace(',', '.')
-  const value = text === '' ? 0 : Number(text)
-  return Number.isNaN(value) ? null : value
-}
-
-/** The beginning of a number: "", "-", "1.", "12,". It is no value yet, and no mistake either. */
-export const isHalfANumber = (typed: string) => /^\s*[-+]?(\d+[.,])?\s*$/.test(typed)
 
 /** The same, without cents where there are none: for limits and rungs, which stand by themselves. */
 export const roundMoneyWords = (amount: number, currency: string) =>

@@ -135,7 +135,7 @@ const evening = (nightly: Step[], day: Day) =>
   nightly
     .filter((s) => s.nights.includes(day))
     .map((s) => `${s.number} ${s.name}`)
-    .join(', ') || 'rest'
+    .join(', ') || say('sheet.rest')
 
 function List({ routine, waits }: { routine: Routine; waits: string[] }) {
   const t = routine.timeline

@@ -162,7 +162,11 @@ function Label({
 /** What is hers on a step, in a word or two. */
 export function HandMarks({ step }: { step: Step }) {
   const { kept, optional, moved } = step.hand
-  const words = [kept && 'kept', moved && 'moved', optional && say('strip.mayBeLeftOut')].filter(Boolean)
+  const words = [
+    kept && say('strip.kept'),
+    moved && say('strip.moved'),
+    optional && say('strip.mayBeLeftOut'),
+  ].filter(Boolean)
   return words.length === 0 ? null : (
     <>
       {' '}

@@ -1,8 +1,8 @@
-import { useId, useState, type ReactNode } from 'react'
-import TextField from '@mui/material/TextField'
+import { useId, type ReactNode } from 'react'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
-import { isHalfANumber } from '../shared/format'
+import { isHalfANumber } from '../shared/numbers'
+import { NumberText } from '../shared/NumberText'
 import type { VisitWork } from './useVisit'
 import { say } from '../words/say'
 
@@ -131,34 +131,25 @@ export function NumberField({
   width?: number
 }) {
   const typed = work.draft.typed[pointer]
-  // the beginning of a number is no mistake while it is typed; left so, it is
-  const [within, setWithin] = useState(false)
-  const notANumber = typed !== undefined && !(within && isHalfANumber(typed))
   const refused = problemAt(work, pointer)
   const still = value === null ? say('visit.noneCountsYet') : say('visit.theLastOneStillCounts', { value })
+  const mistake =
+    typed === undefined
+      ? undefined
+      : typed.trim() === ''
+        ? say('visit.aNumberIsNeeded', { still })
+        : say('visit.isNotANumber', { typed, still })
   return (
-    <TextField
+    <NumberText
       label={label}
-      value={typed ?? (value === null ? '' : String(value))}
-      error={notANumber || !!refused}
-      helperText={
-        notANumber
-          ? typed.trim() === ''
-            ? say('visit.aNumberIsNeeded', { still })
-            : say('visit.isNotANumber', { typed, still })
-          : (refused ??
-            (was === undefined ? undefined : say('visit.was2', { value: was || say('visit.notAsked') })))
-      }
-      slotProps={{
-        htmlInput: { inputMode: 'decimal' },
-        input: unit ? { endAdornment: <span className="second">{unit}</span> } : {},
-        formHelperText: was !== undefined && !refused && !notANumber ? { className: 'was' } : {},
-      }}
-      sx={{ width: notANumber || refused ? 240 : width }}
-      onFocus={() => setWithin(true)}
-      onBlur={() => setWithin(false)}
-      onChange={(e) => {
-        const text = e.target.value
+      typed={typed ?? (value === null ? '' : String(value))}
+      wrong={mistake}
+      refused={typed === undefined ? refused : undefined}
+      hint={was === undefined ? undefined : say('visit.was2', { value: was || say('visit.notAsked') })}
+      unit={unit}
+      width={width}
+      slotProps={was !== undefined ? { formHelperText: { className: 'was' } } : undefined}
+      change={(text) => {
         const number = isHalfANumber(text) ? NaN : Number(text.replace(',', '.'))
         if (text.trim() === '' && clear) {
           work.type(pointer, null)

@@ -6,7 +6,7 @@ import { api, ask, type Schemas, type Visit } from '../api/client'
 import { keys } from '../api/hooks'
 import { agoWords, dateWords, longDate, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
-import { useTyped } from '../shared/typed'
+import { useKeptForm } from '../shared/form'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import type { VisitWork } from './useVisit'
@@ -30,22 +30,22 @@ export function EarlierDay({
 }) {
   const queries = useQueryClient()
   const [who] = useWho()
-  const [why, keepWhy, forgetWhy] = useTyped<string>('correction', visit.id)
+  const form = useKeptForm('correction', visit.id, { asked: false, why: '' })
   const correct = useMutation({
-    mutationFn: () =>
+    mutationFn: (why: string) =>
       ask(
         api.POST('/api/visits/{id}/corrections', {
           params: { path: { id: visit.id } },
-          body: { who, why: why ?? '' },
+          body: { who, why },
         }),
       ),
     onSuccess: (view) => {
       queries.setQueryData(keys.visitDay(visit.id), view)
-      forgetWhy()
+      form.leave()
       void work.settle()
     },
   })
-  const asking = why !== undefined || unsaved
+  const asking = form.now.asked || unsaved
   return (
     <section className="earlier-day" aria-label={say('visit.anEarlierVisit')}>
       <div className="earlier-head">
@@ -66,37 +66,27 @@ export function EarlierDay({
           )}
         </span>
         {!day.open && !asking && (
-          <Button onClick={() => keepWhy('')}>{say('visit.putSomethingRight')}</Button>
+          <Button onClick={() => form.put({ asked: true })}>{say('visit.putSomethingRight')}</Button>
         )}
         <Button component={Link} to={`/clients/${visit.client}`}>
           {say('visit.toTheClientSPage')}
         </Button>
       </div>
       {asking && !day.open && (
-        <form
-          className="row earlier-why"
-          onSubmit={(e) => {
-            e.preventDefault()
-            correct.mutate()
-          }}
-        >
+        <form className="row earlier-why" onSubmit={form.submit(({ why }) => correct.mutateAsync(why))}>
           {unsaved && <p>{say('visit.whatYouTypedIsKeptHereIt')}</p>}
           <Who />
           <TextField
             label={say('visit.whyItIsPutRight')}
             autoFocus
-            value={why ?? ''}
-            onChange={(e) => keepWhy(e.target.value)}
             sx={{ flex: 1, minWidth: 260 }}
+            {...form.text('why')}
           />
-          <Button
-            type="submit"
-            disabled={who.trim() === '' || (why ?? '').trim() === '' || correct.isPending}
-          >
+          <Button type="submit" disabled={who.trim() === '' || form.now.why.trim() === '' || form.busy}>
             {say('visit.openItForACorrection')}
           </Button>
-          <Button onClick={forgetWhy}>{say('visit.leaveItAsItWas')}</Button>
-          {correct.isError && <ErrorBand error={correct.error} />}
+          <Button onClick={form.leave}>{say('visit.leaveItAsItWas')}</Button>
+          {form.fault && <ErrorBand error={form.fault} />}
         </form>
       )}
       {day.corrections.length > 0 && (

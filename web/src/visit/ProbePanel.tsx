@@ -15,6 +15,8 @@ import { kept } from './kept'
 import { measured, spotOf, unmeasured } from './reading'
 import { useProbe } from './useProbe'
 import { useVisitContext } from './VisitShell'
+import { numberNeeded } from '../shared/numbers'
+import { NumberText } from '../shared/NumberText'
 import { say } from '../words/say'
 
 const SPOTS: Zone[] = ['FOREHEAD', 'NOSE', 'CHIN', 'CHEEK_R', 'CHEEK_L', 'NECK']
@@ -219,8 +221,8 @@ function ByHandValue({
   const { words, work } = useVisitContext()
   const [text, setText] = kept(work, '/probe/byHand')
   const range = words.quantities.find((q) => q.quantity === quantity)
-  const value = Number(text.replace(',', '.'))
-  const fits = text.trim() !== '' && range !== undefined && value >= range.least && value <= range.most
+  const value = numberNeeded(text)
+  const fits = value !== null && range !== undefined && value >= range.least && value <= range.most
   return (
     <form
       className="row"
@@ -231,11 +233,13 @@ function ByHandValue({
         setText('')
       }}
     >
-      <TextField
+      <NumberText
         label={say('visit.orTypeAReading')}
-        value={text}
-        error={text !== '' && !fits}
-        helperText={
+        name={say('visit.readingOfThe', { zone: label(zone) })}
+        typed={text}
+        change={setText}
+        width={150}
+        wrong={
           text !== '' && !fits && range
             ? say('visit.liesBetweenAnd', {
                 label: capital(range.label),
@@ -245,9 +249,6 @@ function ByHandValue({
               })
             : undefined
         }
-        slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `Reading of the ${label(zone)}` } }}
-        sx={{ width: text !== '' && !fits ? 260 : 150 }}
-        onChange={(e) => setText(e.target.value)}
       />
       <Button type="submit" disabled={!fits}>
         {say('visit.noteIt')}

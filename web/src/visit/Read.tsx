@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
@@ -6,6 +6,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Grade, Reading, Sign, Zone } from '../api/client'
 import { useBefore } from '../api/hooks'
 import { capital, dateWords } from '../shared/format'
+import { useShortcut } from '../shared/shortcuts'
 import { Face } from './Face'
 import { ProbePanel } from './ProbePanel'
 import { asBefore, graded, gradeOf, mirrored, neighbour, zonesOf } from './reading'
@@ -68,39 +69,42 @@ export default function Read() {
     sign &&
     edit((r) => zones.reduce((x, z) => (gradeOf(x, sign.sign, z) === null ? graded(x, sign, z, 0) : x), r))
 
-  useEffect(() => {
-    if (!sign) return
-    const key = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement
-      if (typing || e.altKey || e.ctrlKey || e.metaKey) return
-      const letter = e.key.toLowerCase()
-      if (e.key === ']') turn(1)
-      else if (e.key === '[') turn(-1)
-      else if (letter === 'z') undo()
-      else if (probing) return
-      else if (/^[0-4]$/.test(e.key)) {
-        grade(Number(e.key))
-        setZone(neighbour(zones, zone, 1))
-      } else if (e.key === 'ArrowRight' || e.key === 'ArrowDown') setZone(neighbour(zones, zone, 1))
-      else if (e.key === 'ArrowLeft' || e.key === 'ArrowUp') setZone(neighbour(zones, zone, -1))
-      else if (letter === 'm') edit((r) => mirrored(r, sign, zone))
-      else if (letter === 'r') restNone()
-      else if (letter === 'l' && before) edit((r) => asBefore(r, before.reading, sign))
-      else if (letter === 'h' && known)
-        knownBy(
-          neighbour(
-            HOWS.map((h) => h.value),
-            known.how,
-            1,
-          ),
-        )
-      else if (e.key === 'Delete') grade(null)
-      else return
-      e.preventDefault()
-    }
-    window.addEventListener('keydown', key)
-    return () => window.removeEventListener('keydown', key)
-  })
+  const onFace = sign !== undefined && !probing
+  const step = (by: number) => setZone(neighbour(zones, zone, by))
+  useShortcut('[', () => turn(-1))
+  useShortcut(']', () => turn(1))
+  useShortcut('z', undo)
+  useShortcut(
+    '0,1,2,3,4',
+    (e) => {
+      grade(Number(e.key))
+      step(1)
+    },
+    onFace,
+  )
+  useShortcut('arrowright,arrowdown', () => step(1), onFace)
+  useShortcut('arrowleft,arrowup', () => step(-1), onFace)
+  useShortcut('delete', () => grade(null), onFace)
+  useShortcut('m', () => sign && edit((r) => mirrored(r, sign, zone)), onFace)
+  useShortcut('r', () => void restNone(), onFace)
+  useShortcut(
+    'l',
+    () => sign && before && edit((r) => asBefore(r, before.reading, sign)),
+    onFace && before != null,
+  )
+  useShortcut(
+    'h',
+    () =>
+      known &&
+      knownBy(
+        neighbour(
+          HOWS.map((h) => h.value),
+          known.how,
+          1,
+        ),
+      ),
+    onFace && known !== undefined,
+  )
 
   if (!sign) return null
   const now = gradeOf(reading, sign.sign, zone)

@@ -69,7 +69,7 @@ function Open({ referral }: { referral: Referral }) {
                   referral: referral.rule,
                   who: who.trim(),
                   on: on === '' ? visit.date : on,
-                  remark: [remark.trim(), me && `noted by ${me}`].filter(Boolean).join('; '),
+                  remark: [remark.trim(), me && say('visit.notedBy', { me })].filter(Boolean).join('; '),
                 },
               ],
             },

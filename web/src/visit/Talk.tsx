@@ -26,7 +26,10 @@ const FLUSH = [
   say('visit.flush4'),
 ]
 const FLUSHES = FLUSH.map((label, i) => ({ value: String(i), label }))
-const REACTIONS = ['0', '1', '2', '3', '4'].map((v) => ({ value: v, label: v === '4' ? '4 or more' : v }))
+const REACTIONS = ['0', '1', '2', '3', '4'].map((v) => ({
+  value: v,
+  label: v === '4' ? say('visit.fourOrMore') : v,
+}))
 const TASTES = [
   { value: 'ANY' as const, label: say('visit.welcome') },
   { value: 'RATHER_NOT' as const, label: say('visit.ratherNot') },

@@ -92,7 +92,9 @@ export function VerdictPanel({
       )}
       <Line
         title={say('visit.water', { water: verdict.water })}
-        aside={<Sure confidence={verdict.waterConfidence} known={verdict.water !== 'not known yet'} />}
+        aside={
+          <Sure confidence={verdict.waterConfidence} known={verdict.waterState !== 'NOT_YET'} />
+        }
       >
         <div>
           <Why because={verdict.waterBecause} />{' '}
@@ -102,11 +104,11 @@ export function VerdictPanel({
       <Line
         title={say('visit.barrier', {
           value: barrier.state === 'NOT_YET' ? say('visit.notKnownYet') : barrier.state.toLowerCase(),
-          value2: barrier.index >= 0 ? say('visit.of100', { index: barrier.index }) : '',
+          value2: barrier.index != null ? say('visit.of100', { index: barrier.index }) : '',
         })}
         aside={<Sure confidence={barrier.confidence} known={barrier.state !== 'NOT_YET'} />}
       >
-        {barrier.index >= 0 && <Gauge index={barrier.index} />}
+        {barrier.index != null && <Gauge index={barrier.index} />}
         <div>
           <Why because={barrier.because} />{' '}
           <SetByHand
@@ -179,7 +181,9 @@ function Line({ title, aside, children }: { title: string; aside?: ReactNode; ch
 
 function Sure({ confidence, known }: { confidence: Verdict['confidence']; known: boolean }) {
   if (!known) return null
-  const words = { LOW: say('visit.notSure'), MEDIUM: say('visit.fairlySure'), HIGH: 'sure' }[confidence]
+  const words = { LOW: say('visit.notSure'), MEDIUM: say('visit.fairlySure'), HIGH: say('visit.sure') }[
+    confidence
+  ]
   return <span className="second">{words}</span>
 }
 
@@ -299,7 +303,7 @@ function Contradiction({ contradiction: c }: { contradiction: Schemas['Contradic
         <Decide
           pointer={`/settling/${c.id}`}
           question={say('visit.whichIsKept')}
-          options={c.sides.map((s) => ({ value: s.side, label: `keep ${words[s.side]}` }))}
+          options={c.sides.map((s) => ({ value: s.side, label: say('visit.keep', { what: words[s.side] }) }))}
           decide={(keeps, who, why) =>
             settle({ contradiction: c.id, keeps: keeps as Schemas['Settling']['keeps'], who, why })
           }

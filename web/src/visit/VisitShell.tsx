@@ -92,7 +92,7 @@ function OpenVisit({
         visit={visit.id}
         client={client.id}
         name={client.name}
-        line={client.trade || `visit of ${longDate(visit.date)}`}
+        line={client.trade || say('visit.visitOf', { day: longDate(visit.date) })}
         mind={mind}
         done={{ talk: visit.version > 0, read: document.reading.grades.length > 0 }}
         saving={savingWords(work.saving)}

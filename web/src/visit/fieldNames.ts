@@ -4,8 +4,8 @@ import { say } from '../words/say'
 
 /** What each field of a visit is called on the screens. */
 export const FIELD_NAMES: Record<string, string> = {
-  method: 'Method',
-  month: 'Month',
+  method: say('visit.method'),
+  month: say('visit.month'),
   pins: say('visit.putInByHand'),
   takenOut: say('visit.takenOutByHand'),
   steps: say('visit.stepChangedByHand'),
@@ -29,14 +29,14 @@ export const FIELD_NAMES: Record<string, string> = {
   'intake/reactions': say('visit.reactionsToProductsThisYear'),
   'intake/burns': say('visit.halfAnHourOfMiddaySummerSun'),
   'intake/tans': say('visit.andThen'),
-  'intake/answers': 'Safety',
-  'intake/medicines': 'Medicine',
+  'intake/answers': say('visit.safety'),
+  'intake/medicines': say('visit.medicine'),
   'intake/otherAllergies': say('visit.anotherAllergy'),
   'intake/matters': say('visit.whatMattersMost'),
   'intake/settled': say('visit.referralSettled'),
-  'intake/note': 'Note',
-  'reading/grades': 'Grade',
-  'reading/probe': 'Probe',
+  'intake/note': say('visit.note'),
+  'reading/grades': say('visit.grade'),
+  'reading/probe': say('visit.theProbe'),
   'reading/conditions': say('visit.conditionsOfTheProbe'),
   'reading/settlements': say('visit.findingsThatDisagree'),
   'reading/byHand': say('visit.verdictByHand'),
@@ -65,9 +65,9 @@ const zoneName = (zone: string, words: Vocabulary) =>
 /** What stands in a field, shortly, in words. */
 export function fieldValue(value: unknown): string {
   if (value === undefined) return say('visit.notThere')
-  if (value === null || value === '') return 'empty'
-  if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  if (Array.isArray(value)) return value.map(fieldValue).join(', ') || 'none'
+  if (value === null || value === '') return say('visit.empty')
+  if (typeof value === 'boolean') return value ? say('visit.isYes') : say('visit.isNo')
+  if (Array.isArray(value)) return value.map(fieldValue).join(', ') || say('visit.isNone')
   if (typeof value === 'object') return entry(value as Record<string, unknown>)
   const text = String(value)
   const plain = /^[A-Z][A-Z_]+$/.test(text) ? text.toLowerCase().replaceAll('_', ' ') : text
@@ -83,5 +83,5 @@ function entry(value: Record<string, unknown>): string {
   const nights = value.nights
   return Array.isArray(nights) && nights.length > 0
     ? nights.map((n) => dayShort(String(n))).join(', ')
-    : 'changed'
+    : say('visit.isChanged')
 }

@@ -20,11 +20,20 @@ const READ_OUT = new Set([
 ])
 const letters = (text: string) => /[A-Za-z]{2}/.test(text.replace(/&\w+;/g, ''))
 
+/** Names of keys, what a server is asked to do, a unit as packs print it: no words of ours. */
+const NO_WORDS = new Set(['Enter', 'AltGraph', 'GET', 'POST', 'PUT', 'DELETE', 'fl oz'])
+/** A capital letter and then small ones, or two words with a gap between them: that is said to somebody. */
+const isSaid = (text: string) =>
+  !NO_WORDS.has(text) && (/^[A-Z][a-z]+(\s|$)/.test(text) || /[a-z]{2,} [a-z]{2,}/i.test(text))
+/** Attributes whose text nobody reads. */
+const UNREAD =
+  /^(className|style|sx|d|viewBox|preserveAspectRatio|transform|key|to|href|id|name|role|type|value)$/
+
 function sources(folder = SRC): string[] {
   return readdirSync(folder).flatMap((name) => {
     const path = join(folder, name)
-    if (statSync(path).isDirectory()) return sources(path)
-    return /\.tsx$/.test(name) && !/\.test\./.test(name) ? [path] : []
+    if (statSync(path).isDirectory()) return name === 'api' ? [] : sources(path)
+    return /\.tsx?$/.test(name) && !/\.test\.|setup|\.d\.ts/.test(name) ? [path] : []
   })
 }
 
@@ -35,36 +44,44 @@ function wordsIn(path: string): string[] {
     readFileSync(path, 'utf8'),
     ts.ScriptTarget.Latest,
     true,
-    ts.ScriptKind.TSX,
+    path.endsWith('.tsx') ? ts.ScriptKind.TSX : ts.ScriptKind.TS,
   )
   const found: string[] = []
+  const keep = (text: string) => found.push(text.trim())
   const look = (node: ts.Node) => {
-    if (ts.isJsxText(node) && letters(node.text)) found.push(node.text.trim())
-    if (
-      ts.isJsxAttribute(node) &&
-      READ_OUT.has(node.name.getText()) &&
-      node.initializer &&
-      ts.isStringLiteral(node.initializer) &&
-      letters(node.initializer.text)
-    ) {
-      found.push(node.initializer.text)
+    if (ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isThrowStatement(node)) return
+    if (ts.isJsxAttribute(node) && UNREAD.test(node.name.getText())) return
+    if (ts.isCallExpression(node) && node.expression.getText() === 'say') {
+      node.arguments.slice(1).forEach(look)
+      return
     }
-    if (ts.isJsxExpression(node) && !ts.isJsxAttribute(node.parent) && node.expression) {
-      const told = (e: ts.Expression) => {
-        if (ts.isStringLiteral(e) && letters(e.text)) found.push(e.text)
-        if (ts.isConditionalExpression(e)) {
-          told(e.whenTrue)
-          told(e.whenFalse)
-        }
-        if (ts.isBinaryExpression(e) && e.operatorToken.kind === ts.SyntaxKind.AmpersandAmpersandToken)
-          told(e.right)
-      }
-      told(node.expression)
+    if (ts.isJsxText(node) && letters(node.text)) keep(node.text)
+    if (ts.isJsxAttribute(node) && READ_OUT.has(node.name.getText())) {
+      const text = node.initializer
+      if (text && ts.isStringLiteral(text) && letters(text.text)) keep(text.text)
     }
+    if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) {
+      if (isSaid(node.text)) keep(node.text)
+    }
+    if (ts.isTemplateExpression(node)) {
+      const parts = [node.head.text, ...node.templateSpans.map((s) => s.literal.text)]
+      if (parts.some((p) => /^ ?[a-z]{2,}( [a-z]+)* $/i.test(p) || / [a-z]{2,} ?$/i.test(p)))
+        keep(node.getText())
+    }
+    if (ts.isJsxExpression(node) && !ts.isJsxAttribute(node.parent) && node.expression) told(node.expression)
     ts.forEachChild(node, look)
   }
+  const told = (e: ts.Expression) => {
+    if (ts.isStringLiteral(e) && letters(e.text)) keep(e.text)
+    if (ts.isConditionalExpression(e)) {
+      told(e.whenTrue)
+      told(e.whenFalse)
+    }
+    if (ts.isBinaryExpression(e) && e.operatorToken.kind === ts.SyntaxKind.AmpersandAmpersandToken)
+      told(e.right)
+  }
   look(source)
-  return found
+  return [...new Set(found)]
 }
 
 test('no words are left in the code of the screens', () => {

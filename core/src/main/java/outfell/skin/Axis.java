@@ -9,22 +9,51 @@ import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 
 /**
- * The oil axis (0 no oil, 100 very oily) and the water axis (0 none, 100 well hydrated), zone by zone. House judgement,
- * on the bands of youn-2005 and heinrich-2003; a practice's own bands move the probe's knots.
+ * The oil axis (0 no oil, 100 very oily) and the water axis (0 none, 100 well hydrated), zone by zone, by the figures of
+ * skin.yaml; a practice's own bands move the probe's knots.
  */
 final class Axis {
-    private static final double[] SEBUM_TO_OIL = {0, 35, 65, 100};
-    private static final double[] HYDRATION_TO_WATER = {0, 30, 60, 85, 100};
-    private static final double[] SHINE_T = {15, 42, 60, 80, 95};
-    private static final double[] SHINE_U = {15, 45, 68, 84, 96};
-    private static final double MATT_BUT_COMFORTABLE = 35;
+    private static final Row FILE = KnowledgeFile.yaml("skin.yaml");
+    private static final Row SEBUM = FILE.row("sebum");
+    private static final double[] SEBUM_TO_OIL = points(SEBUM, "points", 4);
+    private static final double TOP_TIMES_HIGH = SEBUM.number("top-times-high", 1, 5);
+    private static final Row HYDRATION = FILE.row("hydration");
+    private static final double[] HYDRATION_TO_WATER = points(HYDRATION, "points", 5);
+    private static final double UNDER_LOW = HYDRATION.number("under-low", 0, 100);
+    private static final double[] OVER_HIGH = points(HYDRATION, "over-high", 2);
+    private static final Row SHINE = FILE.row("shine");
+    private static final double[] SHINE_T = points(SHINE, "t-zone", 5);
+    private static final double[] SHINE_U = points(SHINE, "cheeks", 5);
+    private static final double MATT_BUT_COMFORTABLE = SHINE.number("matt-and-comfortable", 0, 100);
+    private static final Row SIGNS = FILE.row("water-by-signs");
+    private static final double WHOLE = SIGNS.number("whole", 0, 100);
+    private static final double A_TIGHTNESS = SIGNS.number("tightness", 0, 100);
+    private static final double A_FLAKING = SIGNS.number("flaking", 0, 100);
+    private static final double A_LINE = SIGNS.number("dehydration-lines", 0, 100);
+    private static final Row TOGETHER = FILE.row("together");
+    private static final double PROBE_SHARE = TOGETHER.number("probe", 0, 1);
     /** Beyond this many points apart, eye and probe contradict one another. */
-    private static final double CONFLICT = 35;
+    private static final double CONFLICT = TOGETHER.number("apart-over", 0, 100);
 
-    private static final double PROBE_SHARE = 0.6;
-    private static final double PROBE_SHARE_IN_CONFLICT = 0.5;
+    private static final double PROBE_SHARE_IN_CONFLICT = TOGETHER.number("probe-apart", 0, 1);
+    private static final int SURE_FROM = TOGETHER.whole("sure-from-zones", 1, 6);
+    private static final Row T_ZONE = FILE.row("t-zone");
+    private static final Map<Zone, Double> T_WEIGHTS = Map.of(
+            Zone.FOREHEAD, T_ZONE.number("forehead", 0, 1),
+            Zone.NOSE, T_ZONE.number("nose", 0, 1),
+            Zone.CHIN, T_ZONE.number("chin", 0, 1));
+
+    private static double[] points(Row row, String key, int wanted) {
+        List<Double> all = row.numbers(key);
+        if (all.size() != wanted) {
+            throw row.fault("%s has %d figures; %d are wanted".formatted(key, all.size(), wanted));
+        }
+        return all.stream().mapToDouble(Double::doubleValue).toArray();
+    }
 
     /** What is weighed. */
     enum Of {
@@ -91,7 +120,7 @@ final class Axis {
         return points;
     }
 
-    /** Only one speaks: it. They agree: 0.6 · w · P + (1 − 0.6 · w) · E. They contradict: the same with 0.5. */
+    /** Only one speaks: it. They agree: s · w · P + (1 − s · w) · E, with s what the probe counts; less where they contradict. */
     private static Point fuse(Optional<Heard> probe, OptionalDouble eye) {
         if (probe.isEmpty() || eye.isEmpty()) {
             double only = probe.map(Heard::value).orElse(eye.orElse(0));
@@ -119,10 +148,9 @@ final class Axis {
                 probe.get().weight() == 1);
     }
 
-    /** Knots: low is 35, high 65, 1.6 times high 100. */
     private static Optional<Heard> oilByProbe(SkinReading reading, ProbeBands bands, Zone zone) {
         ProbeBands.Bounds b = bands.of(zone.isT() ? ProbeBands.Band.SEBUM_T : ProbeBands.Band.SEBUM_U);
-        double[] knots = {0, b.low(), b.high(), 1.6 * b.high()};
+        double[] knots = {0, b.low(), b.high(), TOP_TIMES_HIGH * b.high()};
         return reading.measured(zone, ProbeReading.Quantity.SEBUM)
                 .map(p -> new Heard(linear(p.median(), knots, SEBUM_TO_OIL), reading.weight(p)));
     }
@@ -132,23 +160,27 @@ final class Axis {
         if (shine.isEmpty()) {
             return OptionalDouble.empty();
         }
-        boolean comfortable = reading.grade(zone, Sign.TIGHTNESS).orElse(-1) == 0
-                && reading.grade(zone, Sign.FLAKING).orElse(-1) == 0;
+        boolean comfortable = none(reading, zone, Sign.TIGHTNESS) && none(reading, zone, Sign.FLAKING);
         if (shine.getAsInt() == 0 && comfortable) {
             return OptionalDouble.of(MATT_BUT_COMFORTABLE);
         }
         return OptionalDouble.of((zone.isT() ? SHINE_T : SHINE_U)[shine.getAsInt()]);
     }
 
-    /** Knots: 10 under low is 0, low 30, high 60, 20 over high 85, 40 over high 100. */
+    /** Looked at, and not there: what nobody has looked at is not nothing. */
+    private static boolean none(SkinReading reading, Zone zone, Sign sign) {
+        OptionalInt grade = reading.grade(zone, sign);
+        return grade.isPresent() && grade.getAsInt() == 0;
+    }
+
     private static Optional<Heard> waterByProbe(SkinReading reading, ProbeBands bands, Zone zone) {
         ProbeBands.Bounds b = bands.of(ProbeBands.Band.HYDRATION);
-        double[] knots = {b.low() - 10, b.low(), b.high(), b.high() + 20, b.high() + 40};
+        double[] knots = {b.low() - UNDER_LOW, b.low(), b.high(), b.high() + OVER_HIGH[0], b.high() + OVER_HIGH[1]};
         return reading.measured(zone, ProbeReading.Quantity.HYDRATION)
                 .map(p -> new Heard(linear(p.median(), knots, HYDRATION_TO_WATER), reading.weight(p)));
     }
 
-    /** W = 90 − 11 · tightness − 7 · flaking − 4.5 · thirst lines, at least 0; needs tightness or flaking. */
+    /** What each grade takes off, at least 0; needs tightness or flaking. */
     private static OptionalDouble waterByEye(SkinReading reading, Zone zone) {
         OptionalInt tightness = reading.grade(zone, Sign.TIGHTNESS);
         OptionalInt flaking = reading.grade(zone, Sign.FLAKING);
@@ -156,7 +188,8 @@ final class Axis {
             return OptionalDouble.empty();
         }
         int lines = reading.grade(zone, Sign.DEHYDRATION_LINES).orElse(0);
-        return OptionalDouble.of(Math.max(0, 90 - 11 * tightness.orElse(0) - 7 * flaking.orElse(0) - 4.5 * lines));
+        return OptionalDouble.of(Math.max(
+                0, WHOLE - A_TIGHTNESS * tightness.orElse(0) - A_FLAKING * flaking.orElse(0) - A_LINE * lines));
     }
 
     /** Piecewise linear through the points, level beyond both ends. */
@@ -172,13 +205,13 @@ final class Axis {
         return to[to.length - 1];
     }
 
-    /** T = 0.4 · forehead + 0.3 · nose + 0.3 · chin, weights renormalised when some are missing. */
+    /** Each by its weight, renormalised when some are missing. */
     static OptionalDouble t(Map<Zone, Point> points) {
         double sum = 0;
         double weight = 0;
         for (Zone zone : Zone.T) {
             if (points.containsKey(zone)) {
-                double w = zone == Zone.FOREHEAD ? 0.4 : 0.3;
+                double w = T_WEIGHTS.getOrDefault(zone, 0.0);
                 sum += w * points.get(zone).value();
                 weight += w;
             }
@@ -202,7 +235,7 @@ final class Axis {
         return present.contains(Zone.FOREHEAD) || present.size() >= 2 ? t(points) : OptionalDouble.empty();
     }
 
-    /** Any open conflict is low, only one source medium, both agreeing in three zones high. */
+    /** Any open conflict is low, only one source medium, both agreeing in enough zones high. */
     static Confidence confidence(Map<Zone, Point> points) {
         if (points.isEmpty() || points.values().stream().anyMatch(Point::open)) {
             return Confidence.LOW;
@@ -210,7 +243,7 @@ final class Axis {
         long both = points.values().stream()
                 .filter(p -> p.sources() == 2 && p.whole())
                 .count();
-        return both >= 3 ? Confidence.HIGH : Confidence.MEDIUM;
+        return both >= SURE_FROM ? Confidence.HIGH : Confidence.MEDIUM;
     }
 
     static double tenth(double x) {

@@ -1,13 +1,20 @@
 package outfell.skin;
 
-/** Band of the oil axis: under 35 dry, 35 to 65 normal, over 65 oily. House judgement. */
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** Band of the oil axis. */
 public enum Band {
     DRY,
     NORMAL,
     OILY;
 
+    static final Row TYPE = KnowledgeFile.yaml("skin.yaml").row("type");
+    static final double DRY_UNDER = TYPE.number("dry-under", 0, 100);
+    static final double OILY_OVER = TYPE.number("oily-over", DRY_UNDER, 100);
+
     static Band of(double oil) {
-        return oil < 35 ? DRY : oil <= 65 ? NORMAL : OILY;
+        return oil < DRY_UNDER ? DRY : oil <= OILY_OVER ? NORMAL : OILY;
     }
 
     public String words() {

@@ -8,7 +8,8 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.skin.SkinVerdict.Barrier;
 import outfell.skin.SkinVerdict.BarrierState;
 
@@ -16,14 +17,43 @@ import outfell.skin.SkinVerdict.BarrierState;
  * The barrier index B, a house judgement: the worst zone of each sign counts, so that no single grade raised can make it
  * look better.
  *
- * <p>With water loss: r = loss / reference of the spot; B = 100 − 30 · clamp((r − 1.2) / 1.3, 0, 1) − 4 · redness − 6 ·
- * sting − 3 · tightness − 3 · flaking − E. Without: B = 100 − 6 · redness − 9 · sting − 4.5 · tightness − 4.5 · flaking −
- * E. E is the largest cost of a recent event. A water loss
- * that counts less than whole is mixed with the index without it, by what it counts; the practice's bands stand for 1.2
- * and 2.5.
+ * <p>With water loss: r = loss / reference of the spot; B = 100 − l · clamp((r − low) / (high − low), 0, 1) − what each
+ * grade costs beside a loss − E. Without: B = 100 − what each grade costs by eye − E. E is the largest cost of a recent
+ * event; low and high are the practice's bands. A water loss that counts less than whole is mixed with the index without
+ * it, by what it counts.
  */
 final class BarrierReader {
-    private static final int NEEDED_SIGNS = 2;
+    private static final Row FILE = KnowledgeFile.yaml("skin.yaml");
+    private static final Row INDEX = FILE.row("barrier");
+    private static final double SOUND = INDEX.number("sound-from", 0, 100);
+    private static final double STRAINED = INDEX.number("strained-from", 0, SOUND);
+    private static final int STRAINED_AT_GRADE = INDEX.whole("strained-at-grade", 1, 4);
+    private static final int BROKEN_AT_STING = INDEX.whole("broken-at-sting", 1, 4);
+    private static final int RESET_AT_STING = INDEX.whole("reset-at-sting", 1, 4);
+    private static final int NEEDED_SIGNS = INDEX.whole("signs", 1, 4);
+    private static final Costs BY_EYE = costs(FILE.row("barrier-by-eye"));
+    private static final Row BESIDE = FILE.row("barrier-by-loss");
+    private static final Costs BESIDE_A_LOSS = costs(BESIDE);
+    private static final double LOSS = BESIDE.number("loss", 0, 100);
+    private static final List<Sign> TELLING = List.of(Sign.REDNESS, Sign.STING, Sign.TIGHTNESS, Sign.FLAKING);
+
+    /** Points that a grade of each sign takes off. */
+    private record Costs(double redness, double sting, double tightness, double flaking) {
+        double of(SkinReading reading) {
+            return redness * grade(reading, Sign.REDNESS)
+                    + sting * grade(reading, Sign.STING)
+                    + tightness * grade(reading, Sign.TIGHTNESS)
+                    + flaking * grade(reading, Sign.FLAKING);
+        }
+    }
+
+    private static Costs costs(Row row) {
+        return new Costs(
+                row.number("redness", 0, 25),
+                row.number("sting", 0, 25),
+                row.number("tightness", 0, 25),
+                row.number("flaking", 0, 25));
+    }
 
     private BarrierReader() {}
 
@@ -34,19 +64,19 @@ final class BarrierReader {
         if (ratio.isEmpty() && signs < NEEDED_SIGNS && reading.events().isEmpty()) {
             return new Barrier(
                     BarrierState.NOT_YET,
-                    -1,
+                    Optional.empty(),
                     false,
                     Confidence.LOW,
                     Because.house("Two of redness, sting, tightness and flaking, or a water loss, would tell."));
         }
         double index = index(reading, ratio, bands);
         BarrierState state =
-                index >= 75 ? BarrierState.SOUND : index >= 50 ? BarrierState.STRAINED : BarrierState.BROKEN;
-        boolean calm = index < 50 || (index < 75 && grade(reading, Sign.STING) >= 2);
+                index >= SOUND ? BarrierState.SOUND : index >= STRAINED ? BarrierState.STRAINED : BarrierState.BROKEN;
+        boolean calm = index < STRAINED || (index < SOUND && grade(reading, Sign.STING) >= RESET_AT_STING);
         Confidence sure = ratio.isPresent()
-                ? (signs == 4 && ratio.get().counts() == 1 ? Confidence.HIGH : Confidence.MEDIUM)
-                : signs == 4 ? Confidence.MEDIUM : Confidence.LOW;
-        return new Barrier(state, index, calm, sure, because(reading, ratio, index, state, calm));
+                ? (signs == TELLING.size() && ratio.get().counts() == 1 ? Confidence.HIGH : Confidence.MEDIUM)
+                : signs == TELLING.size() ? Confidence.MEDIUM : Confidence.LOW;
+        return new Barrier(state, Optional.of(index), calm, sure, because(reading, ratio, index, state, calm));
     }
 
     /**
@@ -56,25 +86,21 @@ final class BarrierReader {
     private record Loss(double ratio, double counts) {}
 
     private static double index(SkinReading reading, Optional<Loss> loss, ProbeBands bands) {
-        int redness = grade(reading, Sign.REDNESS);
-        int sting = grade(reading, Sign.STING);
-        int tightness = grade(reading, Sign.TIGHTNESS);
-        int flaking = grade(reading, Sign.FLAKING);
         double event =
                 reading.events().stream().mapToDouble(RecentEvent::cost).max().orElse(0);
         ProbeBands.Bounds water = bands.of(ProbeBands.Band.WATER_LOSS);
-        double byEye = 100 - 6 * redness - 9 * sting - 4.5 * tightness - 4.5 * flaking - event;
+        double byEye = 100 - BY_EYE.of(reading) - event;
         double b = loss.map(l -> {
                     double lost = Math.clamp((l.ratio() - water.low()) / (water.high() - water.low()), 0, 1);
-                    double byProbe = 100 - 30 * lost - 4 * redness - 6 * sting - 3 * tightness - 3 * flaking - event;
+                    double byProbe = 100 - LOSS * lost - BESIDE_A_LOSS.of(reading) - event;
                     return l.counts() * byProbe + (1 - l.counts()) * byEye;
                 })
                 .orElse(byEye);
-        if (redness >= 3 || sting >= 3 || flaking >= 3 || tightness >= 3) {
-            b = Math.min(b, 74);
+        if (TELLING.stream().anyMatch(s -> grade(reading, s) >= STRAINED_AT_GRADE)) {
+            b = Math.min(b, SOUND - 1);
         }
-        if (sting == 4) {
-            b = Math.min(b, 49);
+        if (grade(reading, Sign.STING) >= BROKEN_AT_STING) {
+            b = Math.min(b, STRAINED - 1);
         }
         return Axis.tenth(Math.max(0, b));
     }
@@ -110,10 +136,10 @@ final class BarrierReader {
             if (computed.calmReset() || (!broken && computed.state() == BarrierState.BROKEN)) {
                 return Optional.empty();
             }
-            double most = broken ? 49 : 74;
+            double most = (broken ? STRAINED : SOUND) - 1;
             return Optional.of(new Barrier(
                     state,
-                    computed.index() < 0 ? most : Math.min(computed.index(), most),
+                    Optional.of(Math.min(computed.index().orElse(most), most)),
                     broken,
                     Confidence.MEDIUM,
                     Because.custom(SkinReader.setBy(b.who(), b.why()))));
@@ -121,9 +147,7 @@ final class BarrierReader {
     }
 
     private static int answered(SkinReading reading) {
-        return (int) List.of(Sign.REDNESS, Sign.STING, Sign.TIGHTNESS, Sign.FLAKING).stream()
-                .filter(s -> !reading.grades(s).isEmpty())
-                .count();
+        return (int) TELLING.stream().filter(s -> !reading.grades(s).isEmpty()).count();
     }
 
     private static int grade(SkinReading reading, Sign sign) {
@@ -134,7 +158,7 @@ final class BarrierReader {
             SkinReading reading, Optional<Loss> ratio, double index, BarrierState state, boolean calm) {
         List<String> facts = new ArrayList<>();
         ratio.ifPresent(r -> facts.add("water loss %s times usual".formatted(n(Axis.tenth(r.ratio())))));
-        for (Sign sign : List.of(Sign.REDNESS, Sign.STING, Sign.TIGHTNESS, Sign.FLAKING)) {
+        for (Sign sign : TELLING) {
             reading.worstGrade(sign)
                     .ifPresent(g -> facts.add(Signs.of(sign).label().toLowerCase(java.util.Locale.ROOT) + " " + g));
         }
@@ -143,9 +167,7 @@ final class BarrierReader {
         event.ifPresent(e -> facts.add("%s %d days ago".formatted(e.words(), e.days())));
         String advice = calm ? " A calm reset comes first." : state == BarrierState.STRAINED ? " Go gently." : "";
         String by = ratio.isPresent() ? "" : " By eye only.";
-        return new Because(
-                "%s: %s of 100.%s%s".formatted(StringUtils.capitalize(String.join(", ", facts)), n(index), advice, by),
-                Evidence.PROPOSED,
-                "kottner-2013");
+        return INDEX.because(
+                "%s: %s of 100.%s%s".formatted(StringUtils.capitalize(String.join(", ", facts)), n(index), advice, by));
     }
 }

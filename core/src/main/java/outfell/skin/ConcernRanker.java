@@ -9,18 +9,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.skin.SkinVerdict.Barrier;
 import outfell.skin.SkinVerdict.BarrierState;
 import outfell.skin.SkinVerdict.RankedConcern;
 
 /**
  * Weighs concerns: mean grade of the zones touched × √(share of the zones looked at that are touched) × what matters to
- * the client (1.5); scaled to 100. House judgement.
+ * the client; scaled to 100. House judgement.
  */
 final class ConcernRanker {
-    private static final double LIFT = 1.5;
+    private static final Row WEIGHING = KnowledgeFile.yaml("skin.yaml").row("concerns");
+    private static final double LIFT = WEIGHING.number("matters-times", 1, 5);
+    private static final double A_GRADE = WEIGHING.number("barrier-points-a-grade", 1, 100);
 
     private record Raw(Concern concern, double severity, int touched, int looked, String found) {
         double weight(boolean lifted) {
@@ -51,14 +53,14 @@ final class ConcernRanker {
 
     private static RankedConcern ranked(Raw r, boolean lifted, double sum) {
         double weight = Axis.tenth(100 * r.weight(lifted) / sum);
-        String lift = lifted ? " It matters to the client, so it counts one and a half times." : "";
+        String lift = lifted ? " It matters to the client, so it counts %s times.".formatted(n(LIFT)) : "";
         return new RankedConcern(
                 r.concern(),
                 Axis.tenth(r.severity()),
                 r.touched(),
                 r.looked(),
                 weight,
-                new Because(r.found() + lift, Evidence.PROPOSED, "house"));
+                WEIGHING.because(r.found() + lift));
     }
 
     private static Optional<Raw> bySign(SkinReading reading, Signs.Scale scale) {
@@ -85,7 +87,7 @@ final class ConcernRanker {
                 : Optional.of(new Raw(scale.concern().get(), mean, touched.size(), grades.size(), found));
     }
 
-    /** Water under 60 counts one grade, under 45 two, under 30 three. */
+    /** A grade for each state of water that is passed: slightly dehydrated is one, very dehydrated three. */
     private static Optional<Raw> dehydration(Map<Zone, Axis.Point> water) {
         List<Zone> touched = water.entrySet().stream()
                 .filter(e -> thirst(e.getValue()) > 0)
@@ -109,19 +111,17 @@ final class ConcernRanker {
 
     private static int thirst(Axis.Point point) {
         double w = Axis.tenth(point.value());
-        return w >= 60 ? 0 : w >= 45 ? 1 : w >= 30 ? 2 : 3;
+        return w >= WaterReader.HYDRATED ? 0 : w >= WaterReader.SLIGHTLY ? 1 : w >= WaterReader.DEHYDRATED ? 2 : 3;
     }
 
-    /** A barrier below sound counts (100 − B) / 25 grades, over the whole face. */
+    /** A barrier below sound counts so many points a grade, over the whole face. */
     private static Optional<Raw> barrier(Barrier barrier) {
-        if (barrier.state() != BarrierState.STRAINED && barrier.state() != BarrierState.BROKEN) {
+        boolean weak = barrier.state() == BarrierState.STRAINED || barrier.state() == BarrierState.BROKEN;
+        if (!weak || barrier.index().isEmpty()) {
             return Optional.empty();
         }
+        double index = barrier.index().get();
         return Optional.of(new Raw(
-                Concern.BARRIER,
-                (100 - barrier.index()) / 25,
-                1,
-                1,
-                "The barrier index is %s of 100.".formatted(n(barrier.index()))));
+                Concern.BARRIER, (100 - index) / A_GRADE, 1, 1, "The barrier index is %s of 100.".formatted(n(index))));
     }
 }

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.skin.Contradiction.Saying;
 import outfell.skin.Settlement.Side;
 
@@ -16,6 +18,8 @@ final class Contradictions {
     static final String WORD = "TYPE:WORD";
 
     private static final String SUN = "PHOTOTYPE:WORD";
+    private static final Row PHOTOTYPE = KnowledgeFile.yaml("skin.yaml").row("phototype");
+    private static final int PARTED_BY = PHOTOTYPE.whole("parted-by", 1, 5);
 
     private Contradictions() {}
 
@@ -88,7 +92,7 @@ final class Contradictions {
         History h = reading.history();
         if (h.burns().isEmpty()
                 || h.tans().isEmpty()
-                || Math.abs(h.burns().getAsInt() - h.tans().getAsInt()) < 2) {
+                || Math.abs(h.burns().getAsInt() - h.tans().getAsInt()) < PARTED_BY) {
             return Optional.empty();
         }
         List<PhototypeReader.SunClass> classes = PhototypeReader.classes();
@@ -103,10 +107,7 @@ final class Contradictions {
                                 Side.READING,
                                 "of tanning: "
                                         + classes.get(h.tans().getAsInt() - 1).tans())),
-                new Because(
-                        "Burning and tanning part by two classes. Ask again, in the words of a first sunny day.",
-                        outfell.knowledge.Evidence.SMALL,
-                        "eilers-2013"),
+                PHOTOTYPE.because("Burning and tanning part. Ask again, in the words of a first sunny day."),
                 reading.settled(SUN)));
     }
 }

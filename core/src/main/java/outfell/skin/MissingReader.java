@@ -5,13 +5,16 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.skin.SkinVerdict.Missing;
 import outfell.skin.SkinVerdict.Missing.Where;
 
 /** What is not known yet and would settle a verdict, cheapest first. */
 final class MissingReader {
-    private static final int QUESTION_SECONDS = 5;
-    private static final int PROBE_SECONDS = 45;
+    private static final Row SECONDS = KnowledgeFile.yaml("skin.yaml").row("missing");
+    private static final int QUESTION_SECONDS = SECONDS.whole("question", 1, 600);
+    private static final int PROBE_SECONDS = SECONDS.whole("probe", 1, 600);
 
     private MissingReader() {}
 

@@ -8,49 +8,68 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.skin.SkinVerdict.Sensitivity;
 import outfell.skin.SkinVerdict.SensitivityBand;
 
 /** Sensitivity, apart from type. */
 final class SensitivityReader {
+    private static final Row FILE = KnowledgeFile.yaml("skin.yaml");
+    private static final Row POINTS = FILE.row("sensitivity");
+    private static final int A_STING = POINTS.whole("sting", 0, 25);
+    private static final int A_REDNESS = POINTS.whole("redness", 0, 25);
+    private static final int A_FLUSH = POINTS.whole("flush", 0, 25);
+    private static final int A_REACTION = POINTS.whole("reactions", 0, 25);
+    private static final int MOST_REACTIONS = POINTS.whole("most-reactions", 1, 20);
+    private static final int ASKED_FOR = POINTS.whole("asked-for", 0, 100);
+    private static final double TENDENCY = POINTS.number("tendency-from", 0, 100);
+    private static final double SENSITIVE = POINTS.number("sensitive-from", TENDENCY, 100);
+    private static final Row TREATED = FILE.row("treated-as-sensitive");
+    private static final int LASTING_STING = TREATED.whole("sting", 1, 4);
+    private static final int STRONG_REDNESS = TREATED.whole("redness", 1, 4);
+    private static final int MOST_GRADE = 4;
+
     private SensitivityReader() {}
 
-    /**
-     * S = 100 · (10 · sting + 5 · redness + 5 · flush + 5 · min(reactions, 4)) / most that the answered items allow (40,
-     * 20, 20, 20); needs 60 answered.
-     */
+    /** 100 · the points of what was asked / the most that it could have been; told when enough was asked for. */
     static Sensitivity read(SkinReading reading) {
         OptionalInt sting = reading.worstGrade(Sign.STING);
         OptionalInt redness = reading.worstGrade(Sign.REDNESS);
-        int answered = (sting.isPresent() ? 40 : 0)
-                + (redness.isPresent() ? 20 : 0)
-                + (reading.history().flush().isPresent() ? 20 : 0)
-                + (reading.history().reactions().isPresent() ? 20 : 0);
-        boolean override = sting.orElse(0) >= 2 || redness.orElse(0) >= 3;
-        if (answered < 60) {
+        OptionalInt flush = reading.history().flush();
+        OptionalInt reactions = reading.history().reactions();
+        int all = MOST_GRADE * (A_STING + A_REDNESS + A_FLUSH) + MOST_REACTIONS * A_REACTION;
+        int asked = (sting.isPresent() ? MOST_GRADE * A_STING : 0)
+                + (redness.isPresent() ? MOST_GRADE * A_REDNESS : 0)
+                + (flush.isPresent() ? MOST_GRADE * A_FLUSH : 0)
+                + (reactions.isPresent() ? MOST_REACTIONS * A_REACTION : 0);
+        boolean override = sting.orElse(0) >= LASTING_STING || redness.orElse(0) >= STRONG_REDNESS;
+        if (asked < ASKED_FOR) {
             return new Sensitivity(
-                    SensitivityBand.NOT_YET, -1, override, Confidence.LOW, sensitivityBecause(reading, -1, override));
+                    SensitivityBand.NOT_YET,
+                    Optional.empty(),
+                    override,
+                    Confidence.LOW,
+                    because(reading, "too little to score", override));
         }
         double score = Axis.tenth(100.0
-                * (10 * sting.orElse(0)
-                        + 5 * redness.orElse(0)
-                        + 5 * reading.history().flush().orElse(0)
-                        + 5 * Math.min(4, reading.history().reactions().orElse(0)))
-                / answered);
-        SensitivityBand band = score < 25
+                * (A_STING * sting.orElse(0)
+                        + A_REDNESS * redness.orElse(0)
+                        + A_FLUSH * flush.orElse(0)
+                        + A_REACTION * Math.min(MOST_REACTIONS, reactions.orElse(0)))
+                / asked);
+        SensitivityBand band = score < TENDENCY
                 ? SensitivityBand.TOLERANT
-                : score < 45 ? SensitivityBand.REACTIVE_TENDENCY : SensitivityBand.SENSITIVE;
-        boolean treat = override || band == SensitivityBand.SENSITIVE;
+                : score < SENSITIVE ? SensitivityBand.REACTIVE_TENDENCY : SensitivityBand.SENSITIVE;
         return new Sensitivity(
                 band,
-                score,
-                treat,
-                answered == 100 ? Confidence.HIGH : Confidence.MEDIUM,
-                sensitivityBecause(reading, score, override));
+                Optional.of(score),
+                override || band == SensitivityBand.SENSITIVE,
+                asked == all ? Confidence.HIGH : Confidence.MEDIUM,
+                because(reading, "score %s, sensitive from %s".formatted(n(score), n(SENSITIVE)), override));
     }
 
-    private static Because sensitivityBecause(SkinReading reading, double score, boolean override) {
+    private static Because because(SkinReading reading, String end, boolean override) {
         List<String> facts = new ArrayList<>();
         reading.worstGrade(Sign.STING).ifPresent(g -> facts.add("sting " + g));
         reading.worstGrade(Sign.REDNESS).ifPresent(g -> facts.add("redness " + g));
@@ -59,9 +78,9 @@ final class SensitivityReader {
                 .reactions()
                 .ifPresent(r -> facts.add(r == 1 ? "1 reaction this year" : r + " reactions this year"));
         String found = facts.isEmpty() ? "Nothing asked yet" : StringUtils.capitalize(String.join(", ", facts));
-        String end = score < 0 ? "too little to score" : "score %s, sensitive from 45".formatted(n(score));
-        String treat = override ? " A sting of 2 or redness of 3 is treated as sensitive until shown otherwise." : "";
-        return new Because("%s: %s.%s".formatted(found, end, treat), Evidence.PROPOSED, "misery-2017");
+        String treat = " A sting of %d or redness of %d is treated as sensitive until shown otherwise."
+                .formatted(LASTING_STING, STRONG_REDNESS);
+        return (override ? TREATED : POINTS).because("%s: %s.%s".formatted(found, end, override ? treat : ""));
     }
 
     /** What the therapist has set: more careful than computed, never less. */

@@ -46,11 +46,15 @@ public final class Signs {
         ADOLESCENT,
         BEARD;
 
+        private static final Row LOOKS = KnowledgeFile.yaml("skin.yaml").row("looks");
+        private static final int MATURE_FROM = LOOKS.whole("mature-from", 1, 120);
+        private static final int ADOLESCENT_UNDER = LOOKS.whole("adolescent-under", 1, 120);
+
         boolean fits(SkinVerdict.Phototype phototype, History history) {
             return switch (this) {
                 case DARK -> phototype.dark();
-                case MATURE -> history.age().orElse(0) >= 50;
-                case ADOLESCENT -> history.age().isPresent() && history.age().getAsInt() < 20;
+                case MATURE -> history.age().orElse(0) >= MATURE_FROM;
+                case ADOLESCENT -> history.age().isPresent() && history.age().getAsInt() < ADOLESCENT_UNDER;
                 case BEARD -> history.beard();
             };
         }

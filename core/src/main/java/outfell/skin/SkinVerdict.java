@@ -3,6 +3,7 @@ package outfell.skin;
 import java.util.List;
 import java.util.Optional;
 import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
 
 /**
  * What a reading says, each part with the evidence that led to it.
@@ -42,9 +43,9 @@ public record SkinVerdict(
     /**
      * Water state, a condition that any type may have.
      *
-     * @param water 0 to 100; negative when not known
+     * @param water 0 to 100; absent when it cannot be told
      */
-    public record Water(WaterState state, double water, Confidence confidence, Because because) {
+    public record Water(WaterState state, Optional<Double> water, Confidence confidence, Because because) {
         public boolean dehydrated() {
             return state == WaterState.SLIGHTLY_DEHYDRATED
                     || state == WaterState.DEHYDRATED
@@ -52,7 +53,7 @@ public record SkinVerdict(
         }
     }
 
-    /** Sixty and more hydrated, 45 slightly dehydrated, 30 dehydrated, under that very dehydrated. House judgement. */
+    /** By the bounds of skin.yaml. */
     public enum WaterState {
         HYDRATED,
         SLIGHTLY_DEHYDRATED,
@@ -66,13 +67,17 @@ public record SkinVerdict(
     }
 
     /**
-     * @param score 0 to 100; negative when not known
+     * @param score 0 to 100; absent when it cannot be told
      * @param treatAsSensitive by score or by the override for a lasting sting or strong redness
      */
     public record Sensitivity(
-            SensitivityBand band, double score, boolean treatAsSensitive, Confidence confidence, Because because) {}
+            SensitivityBand band,
+            Optional<Double> score,
+            boolean treatAsSensitive,
+            Confidence confidence,
+            Because because) {}
 
-    /** Under 25 tolerant, under 45 a reactive tendency, else sensitive. House judgement. */
+    /** By the bounds of skin.yaml. */
     public enum SensitivityBand {
         TOLERANT,
         REACTIVE_TENDENCY,
@@ -85,13 +90,13 @@ public record SkinVerdict(
     }
 
     /**
-     * @param index 0 to 100, 100 sound; negative when not known
+     * @param index 0 to 100, 100 sound; absent when it cannot be told
      * @param calmReset whether section 4.3 of the house rules asks for a calm reset
      */
     public record Barrier(
-            BarrierState state, double index, boolean calmReset, Confidence confidence, Because because) {}
+            BarrierState state, Optional<Double> index, boolean calmReset, Confidence confidence, Because because) {}
 
-    /** Seventy-five and more sound, 50 and more strained, else broken. House judgement. */
+    /** By the bounds of skin.yaml. */
     public enum BarrierState {
         SOUND,
         STRAINED,
@@ -119,9 +124,12 @@ public record SkinVerdict(
             return type > 0;
         }
 
+        private static final int DARK_FROM =
+                KnowledgeFile.yaml("skin.yaml").row("looks").whole("dark-from", 1, 7);
+
         /** Skin in which redness is under-seen. */
         public boolean dark() {
-            return type >= 5;
+            return type >= DARK_FROM;
         }
     }
 

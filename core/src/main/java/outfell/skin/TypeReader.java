@@ -14,8 +14,8 @@ import outfell.skin.SkinVerdict.ZoneType;
 
 /** Type per zone and overall, from the oil axis alone. */
 final class TypeReader {
-    /** T-zone and cheeks part into a combination from this many points of oil; house judgement. */
-    private static final double PARTED = 20;
+    /** T-zone and cheeks part into a combination from this many points of oil. */
+    private static final double PARTED = Band.TYPE.number("parted-from", 0, 100);
 
     private TypeReader() {}
 
@@ -46,9 +46,10 @@ final class TypeReader {
         boolean combination = apart >= PARTED && bandT != bandU;
         Band overall = Band.of(Axis.tenth((t + u) / 2));
         String sentence = combination
-                ? "T-zone oil %s against %s on the cheeks: %s apart, and 20 make two bands."
-                        .formatted(n(t), n(u), n(apart))
-                : "Oil %s on the T-zone and %s on the cheeks: under 35 is dry, over 65 oily.".formatted(n(t), n(u));
+                ? "T-zone oil %s against %s on the cheeks: %s apart, and %s make two bands."
+                        .formatted(n(t), n(u), n(apart), n(PARTED))
+                : "Oil %s on the T-zone and %s on the cheeks: under %s is dry, over %s oily."
+                        .formatted(n(t), n(u), n(Band.DRY_UNDER), n(Band.OILY_OVER));
         return new TypeVerdict.Told(
                 bandT,
                 bandU,
@@ -58,7 +59,7 @@ final class TypeReader {
                 u,
                 flags(apart, oil),
                 Axis.confidence(oil),
-                new Because(sentence, Evidence.PROPOSED, "youn-2005"));
+                Band.TYPE.because(sentence));
     }
 
     private static List<String> flags(double apart, Map<Zone, Axis.Point> oil) {
@@ -73,11 +74,11 @@ final class TypeReader {
     }
 
     private static boolean over(Map<Zone, Axis.Point> oil, Zone zone) {
-        return oil.containsKey(zone) && oil.get(zone).value() > 65;
+        return oil.containsKey(zone) && oil.get(zone).value() > Band.OILY_OVER;
     }
 
     private static boolean under(Map<Zone, Axis.Point> oil, Zone zone) {
-        return oil.containsKey(zone) && oil.get(zone).value() < 35;
+        return oil.containsKey(zone) && oil.get(zone).value() < Band.DRY_UNDER;
     }
 
     /** What the therapist has set, by hand or by keeping the client's word. */

@@ -10,7 +10,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.skin.SkinVerdict.OilyOrThirsty;
 import outfell.skin.SkinVerdict.OilyOrThirsty.Answer;
 import outfell.skin.SkinVerdict.Water;
@@ -18,8 +19,13 @@ import outfell.skin.SkinVerdict.WaterState;
 
 /** Dehydration apart from type, and the question "oily or only thirsty?". */
 final class WaterReader {
+    private static final Row FILE = KnowledgeFile.yaml("skin.yaml");
+    private static final Row WATER = FILE.row("water");
+    static final double HYDRATED = WATER.number("hydrated-from", 0, 100);
+    static final double SLIGHTLY = WATER.number("slightly-from", 0, HYDRATED);
+    static final double DEHYDRATED = WATER.number("dehydrated-from", 0, SLIGHTLY);
     /** Shine that lets one ask the question. */
-    private static final int SHINY = 2;
+    private static final int SHINY = FILE.row("oily-or-thirsty").whole("shine", 1, 4);
 
     private WaterReader() {}
 
@@ -29,20 +35,22 @@ final class WaterReader {
         if (t.isEmpty() && u.isEmpty()) {
             return new Water(
                     WaterState.NOT_YET,
-                    -1,
+                    Optional.empty(),
                     Confidence.LOW,
                     Because.house("Tightness after washing, or flaking, would tell whether water is short."));
         }
         double drier = Math.min(t.orElse(100), u.orElse(100));
         WaterState state = waterState(drier);
-        return new Water(state, drier, confidence(t, u, water), waterBecause(reading, drier, state));
+        return new Water(state, Optional.of(drier), confidence(t, u, water), waterBecause(reading, drier, state));
     }
 
     private static WaterState waterState(double w) {
-        if (w >= 60) {
+        if (w >= HYDRATED) {
             return WaterState.HYDRATED;
         }
-        return w >= 45 ? WaterState.SLIGHTLY_DEHYDRATED : w >= 30 ? WaterState.DEHYDRATED : WaterState.VERY_DEHYDRATED;
+        return w >= SLIGHTLY
+                ? WaterState.SLIGHTLY_DEHYDRATED
+                : w >= DEHYDRATED ? WaterState.DEHYDRATED : WaterState.VERY_DEHYDRATED;
     }
 
     private static Because waterBecause(SkinReading reading, double w, WaterState state) {
@@ -65,8 +73,7 @@ final class WaterReader {
         String condition = state != WaterState.HYDRATED ? " A condition, not a type: it can pass." : "";
         String found =
                 facts.isEmpty() ? "No tightness and no flaking" : StringUtils.capitalize(String.join(", ", facts));
-        return new Because(
-                "%s: water %s of 100.%s".formatted(found, n(w), condition), Evidence.PROPOSED, "heinrich-2003");
+        return WATER.because("%s: water %s of 100.%s".formatted(found, n(w), condition));
     }
 
     private static Confidence confidence(OptionalDouble t, OptionalDouble u, Map<Zone, Axis.Point> water) {
@@ -123,7 +130,11 @@ final class WaterReader {
         };
         return new OilyOrThirsty(
                 answer,
-                Because.house(
-                        "%s%s Type %s, water %s of 100.".formatted(asked, sentence, type.words(), n(water.water()))));
+                Because.house("%s%s Type %s, water %s."
+                        .formatted(
+                                asked,
+                                sentence,
+                                type.words(),
+                                water.water().map(w -> n(w) + " of 100").orElse("as set by hand"))));
     }
 }

@@ -253,11 +253,11 @@ public final class RulesSeen {
                             v.type().getClass().getSimpleName(),
                             v.type().bandT(),
                             v.type().bandU(),
-                            n(v.water().water()),
+                            n(v.water().water().orElse(-1.0)),
                             v.water().state(),
-                            n(v.sensitivity().score()),
+                            n(v.sensitivity().score().orElse(-1.0)),
                             v.sensitivity().band(),
-                            n(v.barrier().index()),
+                            n(v.barrier().index().orElse(-1.0)),
                             v.barrier().state(),
                             v.concerns().stream()
                                     .map(c -> c.concern() + " " + n(c.severity()) + " " + n(c.weight()))

@@ -157,19 +157,21 @@ class ReadingTest {
     @Test
     void a_doubtful_water_loss_lies_between_the_index_with_it_and_the_index_without() {
         Faces signs = face().with(Sign.REDNESS, 1).with(Sign.STING, 1);
-        double without = signs.verdict().barrier().index();
+        double without = signs.verdict().barrier().index().orElseThrow();
         double with = face().with(Sign.REDNESS, 1)
                 .with(Sign.STING, 1)
                 .spot(WATER_LOSS, Zone.CHEEK_R, 30.0, 30.0, 30.0)
                 .verdict()
                 .barrier()
-                .index();
+                .index()
+                .orElseThrow();
         double doubtful = face().with(Sign.REDNESS, 1)
                 .with(Sign.STING, 1)
                 .spot(WATER_LOSS, Zone.CHEEK_R, 24.0, 30.0, 36.0)
                 .verdict()
                 .barrier()
-                .index();
+                .index()
+                .orElseThrow();
         assertThat(doubtful).isEqualTo((with + without) / 2);
     }
 

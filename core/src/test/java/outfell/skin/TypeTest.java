@@ -163,7 +163,7 @@ class TypeTest {
     }
 
     private static void water(SkinVerdict v, WaterState state, double w) {
-        assertThat(v.water().water()).isEqualTo(w);
+        assertThat(v.water().water()).hasValue(w);
         assertThat(v.water().state()).isEqualTo(state);
     }
 }

@@ -274,6 +274,10 @@ class RecordApiTest extends OverHttp {
         assertThat(day.at("/corrections")).hasSize(1);
         assertThat(day.at("/corrections/0/why").asString()).isEqualTo("the wrong box was ticked");
         assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        // what was put right is still a visit of its day
+        JsonNode after = get("/api/visits/" + visit + "/day").body();
+        assertThat(after.at("/earlier").asBoolean()).isTrue();
+        assertThat(after.at("/corrections")).hasSize(1);
     }
 
     @Test

@@ -184,7 +184,8 @@ public class Visits {
         }
         consultation(after);
         LocalDateTime worked = typed != null && typed.toLocalDate().equals(day.date()) ? typed : null;
-        if (worked == null && isEarlier(day) && !correctedToday(id)) {
+        boolean putRight = worked == null && isEarlier(day);
+        if (putRight && !correctedToday(id)) {
             throw Problem.refused(
                     "earlier-visit",
                     "This visit is of an earlier day and stays as it was. Mark a correction, with who and why, to change it.");
@@ -192,7 +193,9 @@ public class Visits {
         document.pins().forEach(p -> known(p.product()));
         document.takenOut().forEach(p -> known(p.product()));
         document.steps().forEach(p -> known(p.product()));
-        if (!store.update(after, worked != null ? worked : LocalDateTime.now(clock), save)) {
+        // what is put right later does not make the visit one of today
+        LocalDateTime last = putRight ? day.workedAt() : worked != null ? worked : LocalDateTime.now(clock);
+        if (!store.update(after, last, save)) {
             throw new Clash("This visit", find(id));
         }
         events.publishEvent(new ClientChanged(before.client()));

@@ -1,0 +1,111 @@
+import { useState, type FormEvent } from 'react'
+import {
+  useForm,
+  useWatch,
+  type DefaultValues,
+  type FieldValues,
+  type Path,
+  type PathValue,
+} from 'react-hook-form'
+import { Refused } from '../api/client'
+import { say } from '../words/say'
+import { notANumber } from './numbers'
+import { useTyped } from './typed'
+
+/**
+ * One way for every form outside of a visit: each letter is kept on this machine until it is taken or left, a refusal
+ * stands at its field, and what belongs to no field is the form's own fault.
+ *
+ * @param form which form, such as "label"
+ * @param of what it is about: a client, a product; '' when there is only one
+ * @param start what stands there before anything is typed
+ * @param at where its fields lie in what is sent: "/product" for "/product/name"
+ */
+export function useKeptForm<T extends FieldValues>(form: string, of: string, start: T, at = '') {
+  const [kept, keep, forget] = useTyped<Partial<T>>(form, of)
+  const [fault, setFault] = useState<Error | null>(null)
+  const { control, setValue, getValues, setError, clearErrors, register, reset, handleSubmit, formState } =
+    useForm<T>({ defaultValues: { ...start, ...kept } as DefaultValues<T> })
+  const now = { ...start, ...useWatch({ control }) } as T
+  const errorOf = (name: keyof T & string) => formState.errors[name]?.message as string | undefined
+
+  function put(part: Partial<T>) {
+    for (const [name, value] of Object.entries(part) as [Path<T>, PathValue<T, Path<T>>][]) {
+      setValue(name, value)
+      clearErrors(name)
+    }
+    const changed = Object.entries(getValues()).filter(([name, value]) => value !== start[name])
+    if (changed.length > 0) keep(Object.fromEntries(changed) as Partial<T>)
+    else forget()
+  }
+
+  function text(name: keyof T & string) {
+    return {
+      value: now[name],
+      error: errorOf(name) !== undefined,
+      helperText: errorOf(name),
+      inputRef: register(name as Path<T>).ref,
+      onChange: (e: { target: { value: string } }) => put({ [name]: e.target.value } as Partial<T>),
+    }
+  }
+
+  /** The same for what is picked from a list. */
+  const pick = (name: keyof T & string) => ({ ...text(name), inputRef: undefined })
+
+  function number(name: keyof T & string, needed = false) {
+    const sentence = (typed: string) => notANumber(typed, needed)
+    const { ref } = register(name as Path<T>, { validate: (typed: string) => sentence(typed) ?? true })
+    return {
+      typed: now[name] as string,
+      wrong: sentence(now[name] as string),
+      refused: errorOf(name),
+      inputRef: ref,
+      change: (typed: string) => put({ [name]: typed } as Partial<T>),
+    }
+  }
+
+  function placed(error: Error) {
+    const fields = error instanceof Refused ? error.fields : []
+    const own = fields.filter((f) => f.pointer.startsWith(`${at}/`))
+    for (const { pointer, sentence } of own) {
+      const name = pointer.slice(at.length + 1).split('/')[0] as Path<T>
+      if (!(name in getValues())) return false
+      setError(name, { message: sentence })
+    }
+    return own.length > 0 && own.length === fields.length
+  }
+
+  /** Does something with what stands there; a refusal is told, and what is typed stays. */
+  const submit = (act: (typed: T) => Promise<unknown>) => (event?: FormEvent) => {
+    setFault(null)
+    void handleSubmit(async (typed) => {
+      try {
+        await act(typed)
+      } catch (failure) {
+        const error = failure instanceof Error ? failure : new Error(say('shared.thisCouldNotBeDone'))
+        if (!placed(error)) setFault(error)
+      }
+    })(event)
+  }
+
+  return {
+    now,
+    /** what differs from what stood there */
+    changed: kept ?? {},
+    begun: kept !== undefined,
+    text,
+    pick,
+    number,
+    put,
+    submit,
+    errorOf,
+    fault,
+    busy: formState.isSubmitting,
+    /** it was taken, or given up */
+    leave: () => {
+      forget()
+      setFault(null)
+      reset(start as DefaultValues<T>)
+    },
+  }
+}
