@@ -47,6 +47,8 @@ export const keys = {
     ['plan', visit, version, month, shelf] as const,
   changes: (visit: string, version: number, month: Month, instead = '') =>
     ['plan', 'changes', visit, version, month, instead] as const,
+  ownRules: ['plan', 'own-rules'] as const,
+  byOwnRules: (visit: string, version: number) => ['plan', 'own-rules', visit, version] as const,
   kept: (visit: string) => ['kept', visit] as const,
   before: (visit: string) => ['before', visit] as const,
   others: (client: string) => ['others', client] as const,
@@ -281,6 +283,25 @@ export const useChanges = (visit: string, version: number, month: Month, instead
         }),
       ),
   })
+
+/** The rules that the practice has otherwise than they ship, and who made them so. */
+export const useOwnRules = () =>
+  useQuery({
+    queryKey: keys.ownRules,
+    queryFn: ({ signal }) => ask(api.GET('/api/practice/own-rules', { signal })),
+    staleTime: Infinity,
+  })
+
+/** What the practice's own rules change in the plan; asked only where it has any. */
+export function useByOwnRules(visit: string, version: number) {
+  const any = (useOwnRules().data?.length ?? 0) > 0
+  return useQuery({
+    queryKey: keys.byOwnRules(visit, version),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/plan/own-rules', { params: { path: { id: visit } }, signal })),
+    enabled: any,
+  })
+}
 
 /** For each of the client's limits, what less would take from the plan and what more would buy. */
 export const useLadders = (visit: string, version: number) =>

@@ -676,6 +676,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practice/own-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownRules_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practice/probe-bands": {
         parameters: {
             query?: never;
@@ -1180,6 +1196,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["ladders_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/plan/own-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ownRules"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2185,6 +2217,12 @@ export interface components {
             sentence: string;
             /** @enum {string} */
             where: "TALK" | "READ" | "REGIMEN" | "PATCH" | "CLIENT";
+        };
+        OwnRuleView: {
+            /** Format: date-time */
+            at?: string | null;
+            because: components["schemas"]["Because"];
+            by?: string | null;
         };
         OwnedProduct: {
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
@@ -4440,6 +4478,26 @@ export interface operations {
             };
         };
     };
+    ownRules_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnRuleView"][];
+                };
+            };
+        };
+    };
     bands: {
         parameters: {
             query?: never;
@@ -5284,6 +5342,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ladder"][];
+                };
+            };
+        };
+    };
+    ownRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Change"][];
                 };
             };
         };

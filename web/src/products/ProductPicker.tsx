@@ -36,6 +36,8 @@ export function ProductPicker({
   const options = [
     ...before,
     ...(house.data?.products ?? [])
+      // what was found for fewer letters stays only where it still fits: a thing that goes away cannot be picked
+      .filter((p) => !house.isPlaceholderData || p.name.toLowerCase().includes(typed))
       .filter((p) => !before.some((o) => o.id === p.id))
       .map((p) => ({ id: p.id, label: p.name, from: say('products.houseShelf') })),
   ]

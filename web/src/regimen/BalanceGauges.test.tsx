@@ -3,7 +3,7 @@ import { vi } from 'vitest'
 import type { Regimen } from '../api/client'
 import { BalanceGauges } from './BalanceGauges'
 
-vi.mock('../api/hooks', () => ({ useVocabulary: () => ({}) }))
+vi.mock('../api/hooks', () => ({ useVocabulary: () => ({}), useOwnRules: () => ({}) }))
 
 const because = { sentence: 'Asked by oily skin.', evidence: 'PROPOSED', source: 'house' } as const
 

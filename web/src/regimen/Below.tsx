@@ -7,6 +7,7 @@ import { BalanceGauges } from './BalanceGauges'
 import { ByHand } from './ByHand'
 import { Drawers, type Drawer } from './Drawers'
 import { Ladders } from './Ladders'
+import { useOwnDrawer } from './OwnRules'
 import { SupplyTable } from './SupplyTable'
 import { TonightVersions, WHY } from './TonightVersions'
 import { WhatMeets } from './WhatMeets'
@@ -29,6 +30,7 @@ interface Props {
 export function Below({ context, regimen, answer }: Props) {
   const meets = useMeets(context, regimen)
   const bottles = useBottles(context, regimen)
+  const own = useOwnDrawer(context)
   return (
     <>
       <ByHand context={context} regimen={regimen} />
@@ -43,6 +45,7 @@ export function Below({ context, regimen, answer }: Props) {
           days(regimen),
           air(regimen),
           bottles,
+          ...own,
         ]}
       />
       <Ladders context={context} />

@@ -9,6 +9,7 @@ let compared: Schemas['Compared'] | null = null
 
 vi.mock('../api/hooks', () => ({
   useVocabulary: () => ({ data: undefined }),
+  useOwnRules: () => ({ data: [] }),
   useProductsNamed: (ids: string[]) =>
     ids.map((id) => ({ data: { product: { id, name: id === 'serum' ? 'Calm serum' : 'Rich cream' } } })),
   useComputed: (_: string, __: number, wanted: boolean) => ({ data: wanted ? compared : undefined }),

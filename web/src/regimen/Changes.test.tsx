@@ -3,7 +3,10 @@ import { afterEach, expect, test, vi } from 'vitest'
 import type { Because, Schemas } from '../api/client'
 import { ChangeList } from './Changes'
 
-vi.mock('../api/hooks', () => ({ useVocabulary: () => ({ data: undefined }) }))
+vi.mock('../api/hooks', () => ({
+  useVocabulary: () => ({ data: undefined }),
+  useOwnRules: () => ({ data: [] }),
+}))
 
 afterEach(cleanup)
 

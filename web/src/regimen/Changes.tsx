@@ -44,6 +44,12 @@ function what({ what, from, to }: Change): { step: string; becomes: string } {
   }
 }
 
+/** The same in one line. */
+export function becomes(change: Change): string {
+  const told = what(change)
+  return `${told.step} ${told.becomes}`
+}
+
 /** Changes, a line each: what kind of fact did it, which step, what becomes of it, and the fact. */
 export function ChangeList({ changes }: { changes: Change[] }) {
   return (

@@ -12,7 +12,10 @@ const asking = (allowed: boolean): Asking => ({
   shift: { to: 2, allowed, against: [rule] },
 })
 
-vi.mock('../api/hooks', () => ({ useVocabulary: () => ({ data: undefined }) }))
+vi.mock('../api/hooks', () => ({
+  useVocabulary: () => ({ data: undefined }),
+  useOwnRules: () => ({ data: [] }),
+}))
 
 test('a move against a rule names it and needs a reason', async () => {
   const settle = vi.fn()

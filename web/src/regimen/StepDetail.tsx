@@ -9,6 +9,7 @@ import type { VisitContext } from '../visit/VisitShell'
 import type { Move } from '../strip/Movable'
 import { swap, takeOut } from './byHandEdits'
 import { StepByHand } from './StepByHand'
+import { OwnRuleDid } from './OwnRules'
 import { say } from '../words/say'
 
 /** Why a step stands here, how it is done, and what else could stand in its place. */
@@ -84,6 +85,7 @@ export function StepDetail({
               <b>{say('regimen.movedByHand')}</b> {step.hand.movedBecause}
             </li>
           )}
+          <OwnRuleDid context={context} part={part} name={step.name} />
           {step.heed.map((h) => (
             <li key={h.sentence} className="heed">
               <b>{say('regimen.readFirst')}</b> <Why because={h} />

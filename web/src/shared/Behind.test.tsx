@@ -5,6 +5,7 @@ import { Why } from './Why'
 
 type Found = { data?: Schemas['KnowledgeRule']; isError: boolean; error?: Error }
 let rule: Found
+let own: Schemas['OwnRuleView'][] = []
 
 vi.mock('../api/hooks', () => ({
   useVocabulary: () => ({
@@ -14,6 +15,7 @@ vi.mock('../api/hooks', () => ({
     },
   }),
   useRule: () => rule,
+  useOwnRules: () => ({ data: own }),
 }))
 
 const because: Because = {
@@ -24,6 +26,7 @@ const because: Because = {
 }
 
 beforeEach(() => {
+  own = []
   rule = {
     isError: false,
     data: {
@@ -66,6 +69,24 @@ test('a rule that cannot be fetched says why', () => {
   render(<Why because={because} />)
   fireEvent.click(screen.getByRole('button'))
   expect(screen.getByRole('alert')).toHaveTextContent('Outfell is not answering.')
+})
+
+test('a rule that the practice has its own way is marked where it stands, with who made it so', () => {
+  own = [
+    {
+      because: { ...because, sentence: 'From UV 5 on it is SPF 50, in place of 5.5.' },
+      by: 'Runa',
+      at: '2026-11-12T10:00:00',
+    },
+  ]
+  render(<Why because={because} />)
+  expect(screen.getByText('this practice’s own')).toBeVisible()
+  fireEvent.click(screen.getByRole('button'))
+  expect(screen.getByRole('dialog')).toHaveTextContent('From UV 5 on it is SPF 50, in place of 5.5.')
+  expect(screen.getByRole('dialog')).toHaveTextContent('Set by Runa, Thu 12 Nov.')
+  own = [{ because: { ...because, rule: 'season.yaml/begin' }, by: null, at: null }]
+  render(<Why because={{ ...because, sentence: 'Another.' }} />)
+  expect(screen.getAllByText('this practice’s own')).toHaveLength(1)
 })
 
 test('where it is quiet nothing opens', () => {

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import Popover from '@mui/material/Popover'
 import type { Because, Schemas } from '../api/client'
-import { useRule, useVocabulary } from '../api/hooks'
+import { useOwnRules, useRule, useVocabulary } from '../api/hooks'
+import { dateWords } from './format'
 import { say } from '../words/say'
 import './behind.css'
 
@@ -18,10 +19,12 @@ export function Behind({ because }: { because: Because }) {
   const [at, setAt] = useState<HTMLElement | null>(null)
   const words = useVocabulary().data
   const evidence = words?.evidence[because.evidence] ?? ''
+  const own = useOwnRules().data?.find((o) => because.rule != null && o.because.rule === because.rule)
   // a judgement of the house is the usual thing here: it is said inside
   const label = because.evidence === 'PROPOSED' ? say('behind.rule') : evidence
   return (
     <>
+      {own && <b className="own-rule">{say('behind.own')} </b>}
       <button
         type="button"
         className="behind"
@@ -45,6 +48,12 @@ export function Behind({ because }: { because: Because }) {
           <p>
             {say('behind.evidence', { evidence })} {words?.sources[because.source] ?? because.source}
           </p>
+          {own && (
+            <p>
+              <b>{say('behind.ownHere')}</b> {own.because.sentence}{' '}
+              {own.by != null && own.at != null && say('behind.ownBy', { by: own.by, at: dateWords(own.at) })}
+            </p>
+          )}
           {because.rule ? <Rule at={because.rule} /> : <p>{say('behind.noRow')}</p>}
           <button type="button" className="behind" onClick={() => setAt(null)}>
             {say('behind.close')}

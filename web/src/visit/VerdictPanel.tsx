@@ -92,9 +92,7 @@ export function VerdictPanel({
       )}
       <Line
         title={say('visit.water', { water: verdict.water })}
-        aside={
-          <Sure confidence={verdict.waterConfidence} known={verdict.waterState !== 'NOT_YET'} />
-        }
+        aside={<Sure confidence={verdict.waterConfidence} known={verdict.waterState !== 'NOT_YET'} />}
       >
         <div>
           <Why because={verdict.waterBecause} />{' '}

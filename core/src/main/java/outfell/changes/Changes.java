@@ -135,6 +135,13 @@ public final class Changes {
         return between(consultation.by(from), consultation);
     }
 
+    /** What the practice's own rules change in a plan by those that ship; nothing where it has none. */
+    public static Optional<Held> ofThePractice(Consultation consultation) {
+        return consultation.house().equals(Consultation.House.SHIPPED)
+                ? Optional.empty()
+                : between(consultation.parts().house(Consultation.House.SHIPPED).together(), consultation);
+    }
+
     /** The consultation's plan against the same without anything by hand; nothing when there is no plan. */
     public static Optional<Compared> withComputed(Consultation consultation) {
         return between(consultation.by(Consultation.ByHand.NOTHING), consultation)

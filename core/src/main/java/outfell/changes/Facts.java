@@ -9,14 +9,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.causes.Cause;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.ByHand;
 import outfell.consultation.Consultation.Choice;
 import outfell.consultation.Consultation.Owned;
-import outfell.consultation.Consultation.Patched;
 import outfell.consultation.Parts;
 import outfell.knowledge.Because;
 import outfell.method.Methods;
@@ -51,7 +49,7 @@ final class Facts {
         facts.shelf();
         facts.hand();
         facts.time();
-        facts.practice();
+        new PracticeFacts(from, to, facts.all).find();
         facts.rest();
         return List.copyOf(facts.all);
     }
@@ -249,55 +247,6 @@ final class Facts {
         }
     }
 
-    private void practice() {
-        Map<ProductId, Product> was = offered(from);
-        Map<ProductId, Product> is = offered(to);
-        for (ProductId id : union(was, is)) {
-            Optional<Product> before = Optional.ofNullable(was.get(id));
-            Optional<Product> now = Optional.ofNullable(is.get(id));
-            if (!before.equals(now)) {
-                String name = now.or(() -> before).map(Product::name).orElseThrow();
-                String how = now.isEmpty()
-                        ? "%s is offered no more."
-                        : before.isEmpty() ? "%s is offered now." : "What is known of %s has changed.";
-                all.add(new Fact(
-                        "offer " + id.value(),
-                        Cause.PRACTICE,
-                        Because.house(how.formatted(name)),
-                        c -> c.with(c.consultation()
-                                .parts()
-                                .catalogue(restored(c.consultation().catalogue(), now, before))
-                                .together())));
-            }
-        }
-        if (!from.house().equals(to.house())) {
-            all.add(new Fact(
-                    "house",
-                    Cause.PRACTICE,
-                    Because.house("The practice measures or weighs otherwise: its settings have changed."),
-                    part(p -> p.house(from.house()))));
-        }
-        for (Patched patched : Stream.concat(to.patches().stream(), from.patches().stream())
-                .filter(p -> !(from.patches().contains(p) && to.patches().contains(p)))
-                .collect(Collectors.toMap(Patched::product, p -> p, (a, _) -> a, LinkedHashMap::new))
-                .values()) {
-            Optional<Patched> before = patched(from, patched.product());
-            Optional<Patched> now = patched(to, patched.product());
-            all.add(new Fact(
-                    "patch " + patched.product().value(),
-                    Cause.SAFETY,
-                    Because.custom("The patch test of %s stands otherwise.".formatted(name(patched.product()))),
-                    c -> c.with(c.consultation()
-                            .parts()
-                            .patches(restored(c.consultation().patches(), now, before))
-                            .together())));
-        }
-    }
-
-    private static Optional<Patched> patched(Consultation of, ProductId product) {
-        return of.patches().stream().filter(p -> p.product().equals(product)).findFirst();
-    }
-
     /** Whatever else there is, so that with everything taken back the first of the two is left. */
     private void rest() {
         Case back = new Case(to, from, Set.of());
@@ -325,13 +274,7 @@ final class Facts {
         return all;
     }
 
-    private static Map<ProductId, Product> offered(Consultation of) {
-        Map<ProductId, Product> all = new LinkedHashMap<>();
-        of.catalogue().forEach(p -> all.put(p.id(), p));
-        return all;
-    }
-
-    private static <T> Set<ProductId> union(Map<ProductId, T> a, Map<ProductId, T> b) {
+    static <T> Set<ProductId> union(Map<ProductId, T> a, Map<ProductId, T> b) {
         Set<ProductId> all = new LinkedHashSet<>(b.keySet());
         all.addAll(a.keySet());
         return all;

@@ -11,7 +11,7 @@ import java.util.List;
  * @param note what its air is like, in a few words
  * @param months January to December, twelve of them
  */
-public record Site(String id, String name, String note, List<MonthlyAir> months) {
+public record Site(SiteId id, String name, String note, List<MonthlyAir> months) {
     public Site {
         if (months.size() != 12) {
             throw new IllegalArgumentException("Site %s has %d months, expected twelve.".formatted(id, months.size()));

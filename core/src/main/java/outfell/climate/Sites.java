@@ -19,7 +19,7 @@ public final class Sites {
     }
 
     public static Optional<Site> find(String id) {
-        return ALL.stream().filter(s -> s.id().equals(id)).findFirst();
+        return ALL.stream().filter(s -> s.id().value().equals(id)).findFirst();
     }
 
     private static Site read(Row row) {
@@ -35,7 +35,7 @@ public final class Sites {
             List<MonthlyAir> months = IntStream.range(0, 12)
                     .mapToObj(i -> new MonthlyAir(celsius.get(i), humidity.get(i), wind.get(i), uv.get(i)))
                     .toList();
-            return new Site(row.text("id"), row.text("name"), row.text("note"), months);
+            return new Site(new SiteId(row.text("id")), row.text("name"), row.text("note"), months);
         } catch (IllegalArgumentException outside) {
             throw fault(row, outside);
         }

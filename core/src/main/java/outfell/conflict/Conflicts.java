@@ -1,10 +1,13 @@
 package outfell.conflict;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveIn;
 import outfell.product.Actives;
 import outfell.product.Kinds;
@@ -13,10 +16,12 @@ import outfell.product.Product;
 /**
  * What may meet and what happens when it does, as one practice follows the schools.
  *
+ * @param others the rows in which it follows the other school
  * @param meetings beyond the pairs of actives
  * @param parting of those, the rules that keep two products apart: for good, or out of one routine
  */
-public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings, List<Meetings.Rule> parting) {
+public record Conflicts(
+        Set<RuleId> others, Interactions interactions, List<Meetings.Rule> meetings, List<Meetings.Rule> parting) {
     public static final Conflicts SHIPPED = following(Set.of());
 
     /**
@@ -28,19 +33,41 @@ public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings,
      * @param other what they make of it
      */
     public record Debated(
-            String id, String name, Meeting shipped, Because because, String otherSchool, Meeting other) {}
+            RuleId id, String name, Meeting shipped, Because because, String otherSchool, Meeting other) {}
 
     /**
      * @param others ids of the rows in which the other school is followed
      * @throws IllegalArgumentException when there is no such row, or nobody has it otherwise
      */
-    public static Conflicts following(Set<String> others) {
-        List<String> known = debated().stream().map(Debated::id).toList();
+    public static Conflicts following(Set<RuleId> others) {
+        List<RuleId> known = debated().stream().map(Debated::id).toList();
         others.stream().filter(o -> !known.contains(o)).findFirst().ifPresent(o -> {
             throw new IllegalArgumentException("Schools do not differ on \"%s\".".formatted(o));
         });
         List<Meetings.Rule> meetings = Meetings.following(others);
-        return new Conflicts(new Interactions(others), meetings, parting(meetings));
+        return new Conflicts(Set.copyOf(others), new Interactions(others), meetings, parting(meetings));
+    }
+
+    /** The same, with one row as it ships or as the other school has it. */
+    public Conflicts with(RuleId row, boolean other) {
+        Set<RuleId> all = new HashSet<>(others);
+        if (other) {
+            all.add(row);
+        } else {
+            all.remove(row);
+        }
+        return following(all);
+    }
+
+    /** One house holds what another does when it follows the same schools. */
+    @Override
+    public boolean equals(@Nullable Object o) {
+        return o instanceof Conflicts c && c.others.equals(others);
+    }
+
+    @Override
+    public int hashCode() {
+        return others.hashCode();
     }
 
     private static List<Meetings.Rule> parting(List<Meetings.Rule> meetings) {
@@ -86,6 +113,6 @@ public record Conflicts(Interactions interactions, List<Meetings.Rule> meetings,
 
     /** The rules' ids are words. */
     private static String name(Meetings.Rule rule) {
-        return rule.id().replace('-', ' ').replace("vitamin c", "vitamin C");
+        return rule.id().value().replace('-', ' ').replace("vitamin c", "vitamin C");
     }
 }

@@ -9,6 +9,7 @@ import java.util.Set;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 
@@ -21,7 +22,7 @@ public final class Interactions {
      * @param but products of these families that meet in another way
      */
     public record Interaction(
-            String id,
+            RuleId id,
             ActiveKind a,
             ActiveKind b,
             Meeting meeting,
@@ -63,7 +64,7 @@ public final class Interactions {
     private final Map<ActiveKind, Map<ActiveKind, Interaction>> table = new EnumMap<>(ActiveKind.class);
 
     /** @param others ids of the rows in which the other school is followed */
-    Interactions(Set<String> others) {
+    Interactions(Set<RuleId> others) {
         this.rows = ALL.stream()
                 .map(i -> others.contains(i.id()) ? i.switched() : i)
                 .toList();
@@ -103,7 +104,7 @@ public final class Interactions {
 
     private static Interaction read(Row row) {
         return new Interaction(
-                row.text("id"),
+                new RuleId(row.text("id")),
                 row.one("a", ActiveKind.class),
                 row.one("b", ActiveKind.class),
                 row.one("meeting", Meeting.class),

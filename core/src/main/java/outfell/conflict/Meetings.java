@@ -9,6 +9,7 @@ import java.util.function.Predicate;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -47,7 +48,7 @@ public final class Meetings {
      * @param otherMeeting what they make of it; absent where nobody has it otherwise
      */
     public record Rule(
-            String id,
+            RuleId id,
             Predicate<Product> a,
             Optional<Predicate<Product>> b,
             Where where,
@@ -91,13 +92,13 @@ public final class Meetings {
     private Meetings() {}
 
     /** @param others ids of the rows in which the other school is followed */
-    static List<Rule> following(Set<String> others) {
+    static List<Rule> following(Set<RuleId> others) {
         return ALL.stream().map(r -> others.contains(r.id()) ? r.switched() : r).toList();
     }
 
     private static Rule read(Row row) {
         return new Rule(
-                row.text("id"),
+                new RuleId(row.text("id")),
                 condition(row, row.text("a")),
                 row.has("b") ? Optional.of(condition(row, row.text("b"))) : Optional.empty(),
                 row.one("where", Where.class),

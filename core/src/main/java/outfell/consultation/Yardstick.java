@@ -1,13 +1,20 @@
 package outfell.consultation;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 
-/** How a choice is weighed, in points. Each component is a setting of yardstick.yaml, explained there. */
+/**
+ * How a choice is weighed, in points. Each component is a setting of yardstick.yaml, explained there.
+ *
+ * @param own what the practice has set, by the id of its setting
+ */
 public record Yardstick(
         double evidenceA,
         double evidenceB,
@@ -39,7 +46,8 @@ public record Yardstick(
         double servesSome,
         int firstConcerns,
         int mostConcerns,
-        int newcomers) {
+        int newcomers,
+        Map<String, Double> own) {
     /**
      * One setting in words.
      *
@@ -48,7 +56,8 @@ public record Yardstick(
      * @param least that it may be
      * @param most that it may be
      */
-    public record Setting(String id, String group, String words, double shipped, double least, double most) {}
+    public record Setting(
+            String id, String group, String words, double shipped, double least, double most, Because because) {}
 
     private static final List<Setting> SETTINGS =
             Row.unique(KnowledgeFile.yaml("yardstick.yaml").rows("settings"), Yardstick::read, Setting::id);
@@ -108,7 +117,26 @@ public record Yardstick(
                 v.of("serves-some"),
                 (int) v.of("first-concerns"),
                 (int) v.of("most-concerns"),
-                (int) v.of("newcomers"));
+                (int) v.of("newcomers"),
+                own.entrySet().stream()
+                        .filter(e -> e.getValue() != setting(e.getKey()).shipped())
+                        .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue)));
+    }
+
+    /** What a setting stands at. */
+    double value(Setting setting) {
+        return own.getOrDefault(setting.id(), setting.shipped());
+    }
+
+    /** This yardstick with one setting at another value. */
+    Yardstick with(Setting setting, double value) {
+        Map<String, Double> all = new HashMap<>(own);
+        if (value == setting.shipped()) {
+            all.remove(setting.id());
+        } else {
+            all.put(setting.id(), value);
+        }
+        return with(all);
     }
 
     private interface Values {
@@ -137,10 +165,15 @@ public record Yardstick(
     }
 
     private static Setting read(Row row) {
-        row.because("words");
         double least = row.number("least", 0, 100);
         double most = row.number("most", least, 100);
         return new Setting(
-                row.text("id"), row.text("group"), row.text("words"), row.number("value", least, most), least, most);
+                row.text("id"),
+                row.text("group"),
+                row.text("words"),
+                row.number("value", least, most),
+                least,
+                most,
+                row.because(row.text("words")));
     }
 }

@@ -17,7 +17,7 @@ import outfell.knowledge.Because;
  * @param because why a therapist would choose it
  */
 public record Method(
-        String id,
+        MethodId id,
         String name,
         String note,
         SecondCleanse secondCleanse,

@@ -24,7 +24,7 @@ public final class Methods {
     }
 
     public static Optional<Method> find(String id) {
-        return ALL.stream().filter(m -> m.id().equals(id)).findFirst();
+        return ALL.stream().filter(m -> m.id().value().equals(id)).findFirst();
     }
 
     private static Method load(String id) {
@@ -35,7 +35,7 @@ public final class Methods {
     static Method read(Row row) {
         Map<String, String> settings = new LinkedHashMap<>();
         Schools.questions().forEach(q -> settings.put(q.id(), row.text(q.id())));
-        String id = row.text("id");
+        MethodId id = new MethodId(row.text("id"));
         String name = row.text("name");
         String note = row.text("note");
         Because because = row.because(row.text("because"));
@@ -54,7 +54,7 @@ public final class Methods {
      * @param because why a therapist would choose it
      * @throws IllegalArgumentException with a sentence when an answer is missing, unknown or speaks against another
      */
-    public static Method of(String id, String name, String note, Map<String, String> settings, Because because) {
+    public static Method of(MethodId id, String name, String note, Map<String, String> settings, Because because) {
         Method method = answered(id, name, note, settings, because);
         contradiction(method).ifPresent(sentence -> {
             throw new IllegalArgumentException(sentence);
@@ -69,7 +69,8 @@ public final class Methods {
         return answered(method.id(), method.name(), method.note(), settings, method.because());
     }
 
-    private static Method answered(String id, String name, String note, Map<String, String> settings, Because because) {
+    private static Method answered(
+            MethodId id, String name, String note, Map<String, String> settings, Because because) {
         Map<String, String> all = new LinkedHashMap<>();
         Schools.questions().forEach(q -> all.put(q.id(), q.checked(settings.get(q.id()))));
         return new Method(

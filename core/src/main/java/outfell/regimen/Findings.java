@@ -20,6 +20,7 @@ import outfell.conflict.Meetings;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveIn;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -40,7 +41,7 @@ public final class Findings {
      * @param repairs checked: each, done, takes this away and brings nothing as grave
      */
     public record Met(
-            String id,
+            RuleId id,
             Meeting meeting,
             List<ProductId> products,
             List<String> names,
@@ -116,7 +117,7 @@ public final class Findings {
             }
         }
         return found.values().stream()
-                .sorted(Comparator.comparing(Met::meeting).thenComparing(Met::id))
+                .sorted(Comparator.comparing(Met::meeting).thenComparing(m -> m.id().value()))
                 .toList();
     }
 
@@ -124,7 +125,7 @@ public final class Findings {
         List<String> ids =
                 new ArrayList<>(f.products().stream().map(ProductId::value).toList());
         Collections.sort(ids);
-        return f.id() + ids;
+        return f.id().value() + ids;
     }
 
     private static Optional<Met> alone(Meetings.Rule rule, Placed x, SkinVerdict skin) {
@@ -184,7 +185,7 @@ public final class Findings {
         return !Collections.disjoint(x.step().nights(), y.step().nights());
     }
 
-    private static Met pair(String id, Meeting meeting, Placed x, Placed y, Because because, String otherSchool) {
+    private static Met pair(RuleId id, Meeting meeting, Placed x, Placed y, Because because, String otherSchool) {
         return new Met(
                 id,
                 meeting,

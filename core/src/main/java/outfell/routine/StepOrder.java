@@ -230,7 +230,7 @@ public final class StepOrder {
                         "custom");
             case LIPS -> Because.custom("Lips last: nothing else meets them.");
             case WATER_FREE ->
-                Because.custom("No water in it, so it follows every water-based layer: grade %s after %s."
+                Because.custom("No water in it, so it follows every water-based layer: %s after %s."
                         .formatted(grade(step), gradeOfLast(before)));
             case LIGHT_LAYERS, CREAMS -> Because.custom(among(step, before, after));
         };
@@ -297,8 +297,9 @@ public final class StepOrder {
         return outfell.product.Kinds.of(p.kind()).label();
     }
 
+    /** With its unit: the grade of texture, 1 water to 8 balm. */
     private static String grade(Product p) {
         double t = p.texture();
-        return t == Math.rint(t) ? "%.0f".formatted(t) : String.format(java.util.Locale.ROOT, "%.1f", t);
+        return "texture " + (t == Math.rint(t) ? "%.0f".formatted(t) : String.format(java.util.Locale.ROOT, "%.1f", t));
     }
 }

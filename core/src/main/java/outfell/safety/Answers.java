@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import outfell.knowledge.RuleId;
 
 /**
  * What the client answers to the screen.
@@ -44,7 +45,7 @@ public record Answers(
      * @param on the day it was settled
      * @param remark what was said; may be empty
      */
-    public record Settled(String referral, String who, LocalDate on, String remark) {
+    public record Settled(RuleId referral, String who, LocalDate on, String remark) {
         public Settled {
             if (who.isBlank()) {
                 throw new IllegalArgumentException("A referral is released by somebody: say who settled it.");

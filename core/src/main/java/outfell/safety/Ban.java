@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import outfell.knowledge.Because;
 import outfell.knowledge.Certainty;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
@@ -30,7 +31,7 @@ import outfell.product.Tag;
  * @param until the day from which it no longer holds, for one that runs out
  */
 public record Ban(
-        String rule,
+        RuleId rule,
         String name,
         Out out,
         Optional<Allergies.Meant> said,
@@ -39,7 +40,7 @@ public record Ban(
         Optional<LocalDate> until,
         Because because) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
-    private static final String NOT_ASKED = "not-asked";
+    private static final RuleId NOT_ASKED = new RuleId("not-asked");
 
     /**
      * What a row of the table puts out.
@@ -132,7 +133,7 @@ public record Ban(
                 : "Reacts to %s, which no table here has: matched against labels as text only, so read each pack for it."
                         .formatted(meant.word());
         return new Ban(
-                meant.word(),
+                new RuleId(meant.word()),
                 "allergy: " + meant.word(),
                 Out.NOTHING,
                 Optional.of(meant),

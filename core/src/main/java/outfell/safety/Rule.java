@@ -13,13 +13,14 @@ import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFault;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveKind;
 import outfell.product.StepKind;
 import outfell.product.Tag;
 
 /** One row of safety.yaml. */
 record Rule(
-        String id,
+        RuleId id,
         String group,
         String label,
         String question,
@@ -61,6 +62,11 @@ record Rule(
         return !question.isEmpty();
     }
 
+    /** The question that it asks, by the name under which it is answered. */
+    String asked() {
+        return id.value();
+    }
+
     boolean allergy() {
         return group.equals("allergy");
     }
@@ -82,7 +88,7 @@ record Rule(
 
     private LocalDate since(Answers answers) {
         List<String> questions = asks()
-                ? List.of(id)
+                ? List.of(asked())
                 : when.stream().flatMap(c -> c.yes().stream()).toList();
         return questions.stream()
                 .map(answers::to)
@@ -95,7 +101,7 @@ record Rule(
 
     /** When the latest yes that it rests on was given; a release from before that releases something else. */
     Optional<LocalDate> told(Answers answers) {
-        return Stream.concat(Stream.of(id), when.stream().flatMap(c -> c.yes().stream()))
+        return Stream.concat(Stream.of(asked()), when.stream().flatMap(c -> c.yes().stream()))
                 .map(answers::to)
                 .flatMap(Optional::stream)
                 .filter(Answers.Answer::yes)
@@ -104,7 +110,7 @@ record Rule(
     }
 
     boolean applies(Condition.Facts facts) {
-        boolean holds = facts.answers().isYes(id) || when.stream().anyMatch(c -> c.holds(facts));
+        boolean holds = facts.answers().isYes(asked()) || when.stream().anyMatch(c -> c.holds(facts));
         return holds
                 && until(facts.answers())
                         .map(u -> facts.answers().today().isBefore(u))
@@ -118,7 +124,7 @@ record Rule(
      */
     static Rule of(String question, Row row) {
         return ALL.stream()
-                .filter(r -> r.asks() && r.id().equals(question))
+                .filter(r -> r.asks() && r.asked().equals(question))
                 .findFirst()
                 .orElseThrow(() -> row.fault("nobody asks \"%s\"".formatted(question)));
     }
@@ -129,7 +135,7 @@ record Rule(
 
     private static List<Rule> linked(List<Rule> rules) {
         Set<String> questions = new HashSet<>();
-        rules.stream().filter(Rule::asks).forEach(r -> questions.add(r.id()));
+        rules.stream().filter(Rule::asks).forEach(r -> questions.add(r.asked()));
         for (Rule rule : rules) {
             if (!rule.asks() && rule.when().isEmpty()) {
                 throw new KnowledgeFault(
@@ -193,7 +199,7 @@ record Rule(
     private static Rule read(Row row) {
         String label = row.text("label");
         return new Rule(
-                row.text("id"),
+                new RuleId(row.text("id")),
                 row.text("group", ""),
                 label,
                 row.text("question", ""),

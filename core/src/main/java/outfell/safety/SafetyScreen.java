@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.product.Product;
 import outfell.safety.Answers.Answer;
 import outfell.safety.SafetyVerdict.AskBack;
@@ -36,35 +37,35 @@ public final class SafetyScreen {
 
     /** Ids of every question, asked or not. */
     public static Set<String> questions() {
-        return Rule.ALL.stream().filter(Rule::asks).map(Rule::id).collect(Collectors.toUnmodifiableSet());
+        return Rule.ALL.stream().filter(Rule::asks).map(Rule::asked).collect(Collectors.toUnmodifiableSet());
     }
 
     /** Ids of the questions of one group, in order. */
     public static List<String> questions(String group) {
         return Rule.ALL.stream()
                 .filter(r -> r.asks() && r.group().equals(group))
-                .map(Rule::id)
+                .map(Rule::asked)
                 .toList();
     }
 
     /** Whether a referral, once settled, stays settled at later visits. */
-    public static boolean staysSettled(String referral) {
+    public static boolean staysSettled(RuleId referral) {
         return Rule.ALL.stream().anyMatch(r -> r.id().equals(referral) && r.lasting());
     }
 
     /** Whether what happened on a day no longer matters on another: its wait and its weight on the barrier are over. */
     public static boolean hasRunOut(String question, LocalDate on, LocalDate today) {
         return Rule.ALL.stream()
-                .filter(r -> r.id().equals(question) && r.dated())
+                .filter(r -> r.asked().equals(question) && r.dated())
                 .anyMatch(r -> !today.isBefore(on.plusDays(Math.max(r.days(), r.barrierWindow()))));
     }
 
     /** Whether a question is asked by itself, never with others by one tap. */
     public static boolean askedAlone(String question) {
-        return Rule.ALL.stream().anyMatch(r -> r.id().equals(question) && r.alone());
+        return Rule.ALL.stream().anyMatch(r -> r.asked().equals(question) && r.alone());
     }
 
-    public static boolean refers(String referral) {
+    public static boolean refers(RuleId referral) {
         return Rule.ALL.stream()
                 .anyMatch(r -> r.id().equals(referral) && !r.whom().isEmpty());
     }
@@ -73,7 +74,7 @@ public final class SafetyScreen {
     public static List<RecentEvent> events(Answers answers) {
         return Rule.ALL.stream()
                 .filter(r -> r.barrierSize() > 0)
-                .flatMap(r -> answers.to(r.id()).stream().filter(Answer::yes).map(a -> event(r, a, answers)))
+                .flatMap(r -> answers.to(r.asked()).stream().filter(Answer::yes).map(a -> event(r, a, answers)))
                 .toList();
     }
 
@@ -166,14 +167,15 @@ public final class SafetyScreen {
         return Rule.ALL.stream()
                 .filter(r -> r.asks()
                         && (r.askIf().map(c -> c.holds(facts)).orElse(true)
-                                || facts.answers().isYes(r.id())))
+                                || facts.answers().isYes(r.asked())))
                 .map(r -> {
-                    Optional<Answer> answer = facts.answers().to(r.id());
+                    Optional<Answer> answer = facts.answers().to(r.asked());
                     boolean stale = r.eachVisit()
                             && answer.map(a ->
                                             a.asked().isBefore(facts.answers().today()))
                                     .orElse(false);
-                    return new Question(r.id(), r.group(), r.question(), r.dated(), r.must(), r.alone(), answer, stale);
+                    return new Question(
+                            r.asked(), r.group(), r.question(), r.dated(), r.must(), r.alone(), answer, stale);
                 })
                 .toList();
     }
@@ -227,7 +229,7 @@ public final class SafetyScreen {
 
     private static String label(String id) {
         return Rule.ALL.stream()
-                .filter(r -> r.id().equals(id))
+                .filter(r -> r.asked().equals(id))
                 .map(Rule::label)
                 .findFirst()
                 .orElse(id);

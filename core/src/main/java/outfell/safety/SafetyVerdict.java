@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.product.Product;
 
 /**
@@ -40,7 +41,7 @@ public record SafetyVerdict(
      * @param settled who released it, once somebody has
      */
     public record Referral(
-            String rule, String name, String whom, String note, Optional<Answers.Settled> settled, Because because) {
+            RuleId rule, String name, String whom, String note, Optional<Answers.Settled> settled, Because because) {
         public boolean open() {
             return settled.isEmpty();
         }

@@ -145,7 +145,7 @@ class AnyPairTest {
     }
 
     private static String method(RandomGenerator random) {
-        return Methods.all().get(random.nextInt(Methods.all().size())).id();
+        return Methods.all().get(random.nextInt(Methods.all().size())).id().value();
     }
 
     /** One thing put otherwise. */

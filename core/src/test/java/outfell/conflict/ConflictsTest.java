@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -25,9 +26,9 @@ class ConflictsTest {
     @Test
     void two_retinoids_never_share_a_plan_and_copper_leaves_the_vitamin_its_own_routine() {
         assertThat(Conflicts.SHIPPED.apart(RETINOL, RETINAL, false))
-                .hasValueSatisfying(r -> assertThat(r.id()).isEqualTo("two-retinoids"));
+                .hasValueSatisfying(r -> assertThat(r.id().value()).isEqualTo("two-retinoids"));
         assertThat(Conflicts.SHIPPED.apart(COPPER, VITAMIN_C, true))
-                .hasValueSatisfying(r -> assertThat(r.id()).isEqualTo("vitamin-c-copper"));
+                .hasValueSatisfying(r -> assertThat(r.id().value()).isEqualTo("vitamin-c-copper"));
         assertThat(Conflicts.SHIPPED.apart(VITAMIN_C, COPPER, true))
                 .as("the other way round")
                 .isPresent();
@@ -47,7 +48,7 @@ class ConflictsTest {
             assertThat(r.meeting()).isIn(Meeting.NEVER, Meeting.AM_PM);
         });
         List<String> parting =
-                Conflicts.SHIPPED.parting().stream().map(Meetings.Rule::id).toList();
+                Conflicts.SHIPPED.parting().stream().map(r -> r.id().value()).toList();
         assertThat(parting)
                 .contains("two-retinoids", "vitamin-c-copper", "peroxide-hydroquinone")
                 .doesNotContain("copper-retinoid", "oil-under-water", "aha-by-day", "strong-wash-retinoid");
@@ -73,7 +74,7 @@ class ConflictsTest {
         });
         assertThat(Conflicts.debated())
                 .extracting(Conflicts.Debated::id, Conflicts.Debated::name)
-                .contains(Tuple.tuple("vitamin-c-copper", "vitamin C copper"));
+                .contains(Tuple.tuple(new RuleId("vitamin-c-copper"), "vitamin C copper"));
         assertThat(Conflicts.debated().stream().map(Conflicts.Debated::id))
                 .containsAll(Conflicts.SHIPPED.interactions().all().stream()
                         .filter(i -> i.otherMeeting().isPresent())
@@ -83,20 +84,20 @@ class ConflictsTest {
 
     @Test
     void a_school_that_follows_the_others_meets_as_they_say_and_an_unknown_row_is_refused() {
-        Conflicts others = Conflicts.following(Set.of("vitamin-c-copper"));
+        Conflicts others = Conflicts.following(Set.of(new RuleId("vitamin-c-copper")));
         Meetings.Rule rule = others.meetings().stream()
-                .filter(r -> r.id().equals("vitamin-c-copper"))
+                .filter(r -> r.id().value().equals("vitamin-c-copper"))
                 .findFirst()
                 .orElseThrow();
         Meetings.Rule shipped = Conflicts.SHIPPED.meetings().stream()
-                .filter(r -> r.id().equals("vitamin-c-copper"))
+                .filter(r -> r.id().value().equals("vitamin-c-copper"))
                 .findFirst()
                 .orElseThrow();
         assertThat(rule.meeting()).isEqualTo(shipped.otherMeeting().orElseThrow());
         assertThat(rule.because().sentence()).isEqualTo(shipped.otherSchool());
         assertThat(rule.otherSchool()).isEqualTo(shipped.because().sentence());
         assertThat(others.apart(COPPER, VITAMIN_C, true)).isEmpty();
-        assertThatThrownBy(() -> Conflicts.following(Set.of("nobody")))
+        assertThatThrownBy(() -> Conflicts.following(Set.of(new RuleId("nobody"))))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("nobody");
     }

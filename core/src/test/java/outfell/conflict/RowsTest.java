@@ -38,7 +38,7 @@ class RowsTest {
         Product a = Products.serum(5, Products.carrier(row.a()));
         Product b = Products.serum(5, Products.carrier(row.b()));
         Row written = KnowledgeFile.yaml("interactions.yaml").rows("interactions").stream()
-                .filter(r -> r.text("id").equals(row.id()))
+                .filter(r -> r.text("id").equals(row.id().value()))
                 .findFirst()
                 .orElseThrow();
         Meeting meeting = written.one("meeting", Meeting.class);
@@ -100,7 +100,7 @@ class RowsTest {
     @MethodSource("meetings")
     void products_meet_as_their_row_says_and_not_without_a_single_part_of_it(Row written) {
         Meetings.Rule rule = Conflicts.SHIPPED.meetings().stream()
-                .filter(r -> r.id().equals(written.text("id")))
+                .filter(r -> r.id().value().equals(written.text("id")))
                 .findFirst()
                 .orElseThrow();
         assertThat(rule.meeting()).isEqualTo(written.one("meeting", Meeting.class));

@@ -31,7 +31,7 @@ class AnyPinsTest {
                     RandomGeneratorFactory.of("L64X128MixRandom").create(5000 + seed);
             Consultation c = Consultations.of(
                     Consultations.face(random),
-                    Methods.all().get(random.nextInt(Methods.all().size())).id(),
+                    Methods.all().get(random.nextInt(Methods.all().size())).id().value(),
                     Month.of(1 + random.nextInt(12)),
                     Consultations.CATALOGUE,
                     List.of(),

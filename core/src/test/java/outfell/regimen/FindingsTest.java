@@ -21,6 +21,7 @@ import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
 import outfell.consultation.Life;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -40,14 +41,14 @@ class FindingsTest {
 
     @Test
     void every_row_has_an_id_of_its_own_a_reason_and_a_source() {
-        Set<String> ids = new HashSet<>();
+        Set<RuleId> ids = new HashSet<>();
         Conflicts.SHIPPED
                 .interactions()
                 .all()
-                .forEach(i -> assertThat(ids.add(i.id())).as(i.id()).isTrue());
+                .forEach(i -> assertThat(ids.add(i.id())).as("%s", i.id()).isTrue());
         Conflicts.SHIPPED
                 .meetings()
-                .forEach(m -> assertThat(ids.add(m.id())).as(m.id()).isTrue());
+                .forEach(m -> assertThat(ids.add(m.id())).as("%s", m.id()).isTrue());
         assertThat(Conflicts.SHIPPED.meetings())
                 .hasSizeGreaterThan(20)
                 .allSatisfy(m -> assertThat(m.because().source()).isNotBlank());
@@ -61,7 +62,8 @@ class FindingsTest {
                 .asString()
                 .contains("burns and stains");
         assertThat(refused(with(PHOTOTOXIC, Part.EVENING))).isEmpty();
-        assertThat(Planner.findings(with(PHOTOTOXIC, Part.EVENING))).noneMatch(f -> f.id().equals("phototoxic-by-day"));
+        assertThat(Planner.findings(with(PHOTOTOXIC, Part.EVENING)))
+                .noneMatch(f -> f.id().value().equals("phototoxic-by-day"));
     }
 
     private static List<String> refused(Consultation c) {
@@ -76,7 +78,7 @@ class FindingsTest {
         Consultation apart = with(COPPER, Part.EVENING).with(new Choice(Part.MORNING, c12.id()));
         assertThat(refused(together)).singleElement().asString().contains("decay of vitamin C");
         assertThat(refused(apart)).isEmpty();
-        assertThat(Planner.findings(apart)).noneMatch(f -> f.id().equals("vitamin-c-copper"));
+        assertThat(Planner.findings(apart)).noneMatch(f -> f.id().value().equals("vitamin-c-copper"));
     }
 
     @Test
@@ -134,7 +136,7 @@ class FindingsTest {
     void a_practice_that_follows_the_other_school_gets_its_verdict_in_choice_and_findings() {
         Product pha = made("pha", "Gluconolactone fluid", StepKind.SERUM, "Aqua, Gluconolactone 4%, Glycerin");
         Product retinol = made("retinol", "Retinol fluid", StepKind.TREATMENT, "Aqua, Glycerin, Retinol 0.3%");
-        Conflicts other = Conflicts.following(Set.of("retinoid-pha"));
+        Conflicts other = Conflicts.following(Set.of(new RuleId("retinoid-pha")));
         assertThat(other.interactions()
                         .between(pha, ActiveKind.PHA, retinol, ActiveKind.RETINOID)
                         .orElseThrow())
@@ -147,7 +149,7 @@ class FindingsTest {
                 .hasSizeGreaterThan(10)
                 .allSatisfy(d -> assertThat(d.otherSchool()).isNotBlank())
                 .allSatisfy(d -> assertThat(d.other()).isNotEqualTo(d.shipped()));
-        assertThatThrownBy(() -> Conflicts.following(Set.of("retinoid-scrub")))
+        assertThatThrownBy(() -> Conflicts.following(Set.of(new RuleId("retinoid-scrub"))))
                 .hasMessage("Schools do not differ on \"retinoid-scrub\".");
     }
 
@@ -165,11 +167,12 @@ class FindingsTest {
                                 Life.USUAL)
                         .with(new Choice(Part.EVENING, new ProductId("retinal-cream-005")))
                         .with(new Choice(Part.EVENING, new ProductId("balm-seal"))))
-                .filter(x -> Planner.findings(x).stream().anyMatch(f -> f.id().equals("seal-over-retinoid")))
+                .filter(x -> Planner.findings(x).stream()
+                        .anyMatch(f -> f.id().value().equals("seal-over-retinoid")))
                 .findFirst()
                 .orElseThrow();
         Met met = Planner.findings(c).stream()
-                .filter(f -> f.id().equals("seal-over-retinoid"))
+                .filter(f -> f.id().value().equals("seal-over-retinoid"))
                 .findFirst()
                 .orElseThrow();
         Findings.Repair repair = met.repairs().stream()

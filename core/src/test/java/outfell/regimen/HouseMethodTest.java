@@ -14,6 +14,7 @@ import outfell.consultation.Life;
 import outfell.consultation.Yardstick;
 import outfell.knowledge.Because;
 import outfell.method.Method;
+import outfell.method.MethodId;
 import outfell.method.Methods;
 import outfell.product.StepKind;
 import outfell.routine.Step;
@@ -112,7 +113,7 @@ class HouseMethodTest {
         Method classic = Methods.find("classic").orElseThrow();
         Map<String, String> settings = new HashMap<>(classic.settings());
         settings.putAll(answers);
-        return PLAIN.by(Methods.of("house", "House", "", settings, Because.house("So it is.")));
+        return PLAIN.by(Methods.of(new MethodId("house"), "House", "", settings, Because.house("So it is.")));
     }
 
     private static Step step(Regimen regimen, StepKind kind) {

@@ -30,7 +30,7 @@ class InSixWordsTest {
                     RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
             Outcome outcome = Planner.plan(Consultations.of(
                     Consultations.face(random),
-                    Methods.all().get(seed % 5).id(),
+                    Methods.all().get(seed % 5).id().value(),
                     Month.of(1 + seed % 12),
                     Consultations.CATALOGUE,
                     List.of(),

@@ -25,7 +25,7 @@ class OneBottleTest {
             Consultation c = Consultations.of(
                     Consultations.face(
                             RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
-                    Methods.all().get(seed % Methods.all().size()).id(),
+                    Methods.all().get(seed % Methods.all().size()).id().value(),
                     Month.of(1 + seed % 12),
                     Consultations.CATALOGUE,
                     List.of(),

@@ -68,8 +68,8 @@ class PlanChoiceTest {
             return;
         }
         more.add(extra);
-        Consultation wider =
-                Consultations.of(c.reading(), c.method().id(), c.month(), more, List.of(), c.answers(), c.life());
+        Consultation wider = Consultations.of(
+                c.reading(), c.method().id().value(), c.month(), more, List.of(), c.answers(), c.life());
         if (!fits(c)) {
             return;
         }
@@ -88,8 +88,8 @@ class PlanChoiceTest {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(2000 + seed);
         Consultation c = small(random);
         List<Product> reversed = c.catalogue().reversed();
-        Consultation other =
-                Consultations.of(c.reading(), c.method().id(), c.month(), reversed, List.of(), c.answers(), c.life());
+        Consultation other = Consultations.of(
+                c.reading(), c.method().id().value(), c.month(), reversed, List.of(), c.answers(), c.life());
         assertThat(((Outcome.Planned) Planner.plan(other)).regimen().choices())
                 .isEqualTo(((Outcome.Planned) Planner.plan(c)).regimen().choices());
     }
@@ -171,7 +171,7 @@ class PlanChoiceTest {
                 random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(15 + random.nextInt(40)));
         return Consultations.of(
                 Consultations.face(random),
-                Methods.all().get(random.nextInt(Methods.all().size())).id(),
+                Methods.all().get(random.nextInt(Methods.all().size())).id().value(),
                 Month.of(1 + random.nextInt(12)),
                 some,
                 List.of(),

@@ -30,6 +30,7 @@ import outfell.consultation.Consultation.Choice;
 import outfell.consultation.Consultation.Owned;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
+import outfell.knowledge.RuleId;
 import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -234,7 +235,7 @@ class PlannerTest {
                                 List.of(),
                                 List.of(),
                                 List.of(new Answers.Settled(
-                                        "spots-severe", "Dr Ashdown", LocalDate.of(2026, 11, 24), ""))))))
+                                        new RuleId("spots-severe"), "Dr Ashdown", LocalDate.of(2026, 11, 24), ""))))))
                 .isInstanceOf(Outcome.Planned.class);
     }
 
@@ -365,7 +366,7 @@ class PlannerTest {
         for (Interactions.Interaction i : Conflicts.SHIPPED.interactions().all()) {
             assertThat(Conflicts.SHIPPED.interactions().between(i.a(), i.b())).contains(i);
             assertThat(Conflicts.SHIPPED.interactions().between(i.b(), i.a())).contains(i);
-            assertThat(seen.add(i.id())).isTrue();
+            assertThat(seen.add(i.id().value())).isTrue();
         }
         assertThat(Conflicts.SHIPPED
                         .interactions()

@@ -21,6 +21,7 @@ import outfell.balance.Balance;
 import outfell.climate.Air;
 import outfell.climate.MonthlyAir;
 import outfell.climate.Site;
+import outfell.climate.SiteId;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
@@ -207,7 +208,7 @@ public final class RulesSeen {
     }
 
     private static String told(Consultation c, SkinVerdict skin, SafetyVerdict safety, MonthlyAir out) {
-        Site site = new Site("grid", "Grid", "", java.util.Collections.nCopies(12, out));
+        Site site = new Site(new SiteId("grid"), "Grid", "", java.util.Collections.nCopies(12, out));
         Asked asked = c.parts().site(site).together().ask(skin, safety);
         return "night %s, day %s, cream by day %s, seal %s, oil %s, SPF %d, halved %s, new retinoid %s, new acid %s%n"
                 .formatted(
@@ -371,7 +372,7 @@ public final class RulesSeen {
         Month[] months = {Month.JANUARY, Month.APRIL, Month.JULY, Month.NOVEMBER};
         int i = 0;
         for (Map.Entry<String, SkinReading> skin : skins().entrySet()) {
-            String method = Methods.all().get(i % Methods.all().size()).id();
+            String method = Methods.all().get(i % Methods.all().size()).id().value();
             Month month = months[i++ % months.length];
             Life wishes = new Life(
                     8,

@@ -120,8 +120,8 @@ class StepOrderTest {
                 .extracting(s -> s.place().sentence())
                 .containsExactly(
                         "Everything else needs clean skin, so it comes first.",
-                        "Thinner than the moisturiser after it: 2 before 5.",
-                        "Thicker than the serum before it: 5 after 2.",
+                        "Thinner than the moisturiser after it: texture 2 before texture 5.",
+                        "Thicker than the serum before it: texture 5 after texture 2.",
                         "Sunscreen ends the morning, whatever its texture; nothing goes over it.");
         assertThat(morning.steps())
                 .allSatisfy(s -> assertThat(s.place().source()).isNotBlank());

@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -144,11 +145,11 @@ class SafetyScreenTest {
         for (Rule rule : Rule.ALL) {
             if (rule.asks()) {
                 all.add(new Case(
-                        rule.id(),
-                        rule.days() > 0 ? on(rule.id(), rule.days() - 1) : NOTHING.yes(rule.id()),
+                        rule.asked(),
+                        rule.days() > 0 ? on(rule.asked(), rule.days() - 1) : NOTHING.yes(rule.asked()),
                         rule.days() > 0
-                                ? on(rule.id(), rule.days())
-                                : NOTHING.with(new Answer(rule.id(), false, Optional.empty(), TODAY))));
+                                ? on(rule.asked(), rule.days())
+                                : NOTHING.with(new Answer(rule.asked(), false, Optional.empty(), TODAY))));
             }
         }
         return all;
@@ -158,7 +159,7 @@ class SafetyScreenTest {
     @MethodSource("rows")
     void each_row_fires_where_it_should_and_not_next_to_it(Case c) {
         Rule rule = Rule.ALL.stream()
-                .filter(r -> r.id().equals(c.rule()))
+                .filter(r -> r.id().value().equals(c.rule()))
                 .findFirst()
                 .orElseThrow();
         assertThat(rule.applies(facts(c.fires(), c.firesOn(), c.firesWith())))
@@ -183,14 +184,18 @@ class SafetyScreenTest {
     void no_row_is_without_its_case() {
         assertThat(rows())
                 .extracting(Case::rule)
-                .containsOnlyElementsOf(Rule.ALL.stream().map(Rule::id).toList());
+                .containsOnlyElementsOf(
+                        Rule.ALL.stream().map(r -> r.id().value()).toList());
     }
 
     @Test
     void every_row_has_a_reason_a_source_and_something_to_do() {
         assertThat(Rule.ALL).allSatisfy(r -> {
             assertThat(r.because().sentence()).endsWith(".");
-            assertThat(r.bans() || !r.whom().isEmpty() || !r.therapist().isEmpty() || r.id().equals("guardian"))
+            assertThat(r.bans()
+                            || !r.whom().isEmpty()
+                            || !r.therapist().isEmpty()
+                            || r.id().value().equals("guardian"))
                     .as("%s does nothing", r.id())
                     .isTrue();
         });
@@ -297,7 +302,7 @@ class SafetyScreenTest {
     @Test
     void a_medicine_is_known_by_its_name_and_an_unknown_one_is_said() {
         SafetyVerdict known = screen(taking("Doxycycline 100 mg"), face());
-        assertThat(known.bans()).anyMatch(b -> b.rule().equals("photosensitising"));
+        assertThat(known.bans()).anyMatch(b -> b.rule().value().equals("photosensitising"));
         assertThat(known.cautions()).anySatisfy(c -> {
             assertThat(c.forTherapist()).contains("ask the client");
             assertThat(c.because().source())
@@ -320,11 +325,12 @@ class SafetyScreenTest {
                 OptionalInt.empty(),
                 List.of(),
                 List.of(),
-                List.of(new Answers.Settled("mole", "Dr Ashdown", TODAY, "harmless")));
+                List.of(new Answers.Settled(new RuleId("mole"), "Dr Ashdown", TODAY, "harmless")));
         SafetyVerdict verdict = screen(settled, face());
         assertThat(verdict.open()).isEmpty();
         assertThat(verdict.referrals()).hasSize(1);
-        assertThatThrownBy(() -> new Answers.Settled("mole", " ", TODAY, "")).hasMessageContaining("who settled");
+        assertThatThrownBy(() -> new Answers.Settled(new RuleId("mole"), " ", TODAY, ""))
+                .hasMessageContaining("who settled");
     }
 
     @Test
@@ -332,7 +338,7 @@ class SafetyScreenTest {
         Answers told = NOTHING.with(new Answer("mole", true, Optional.empty(), TODAY));
         assertThat(screen(released(told, "mole", TODAY.minusDays(1)), face()).open())
                 .extracting(SafetyVerdict.Referral::rule)
-                .containsExactly("mole");
+                .containsExactly(new RuleId("mole"));
         assertThat(screen(released(told, "mole", TODAY), face()).open()).isEmpty();
         // what is settled once for all visits stays so
         Answers weakened = NOTHING.with(new Answer("immunosuppressed", true, Optional.empty(), TODAY));
@@ -348,7 +354,7 @@ class SafetyScreenTest {
                 a.age(),
                 List.of(),
                 List.of(),
-                List.of(new Answers.Settled(referral, "Dr Ashdown", on, "")));
+                List.of(new Answers.Settled(new RuleId(referral), "Dr Ashdown", on, "")));
     }
 
     @ParameterizedTest
@@ -367,7 +373,8 @@ class SafetyScreenTest {
     void a_medicine_is_known_in_three_languages_and_through_a_slip(String typed, String rule) {
         assertThat(Stream.concat(
                         rules(taking(typed)).stream(),
-                        screen(taking(typed), face()).referrals().stream().map(SafetyVerdict.Referral::rule)))
+                        screen(taking(typed), face()).referrals().stream()
+                                .map(r -> r.rule().value())))
                 .contains(rule);
     }
 
@@ -385,7 +392,7 @@ class SafetyScreenTest {
         assertThat(rules(taking(typed))).doesNotContain(rule);
         assertThat(screen(taking(typed), face()).referrals())
                 .extracting(SafetyVerdict.Referral::rule)
-                .doesNotContain(rule);
+                .doesNotContain(new RuleId(rule));
     }
 
     @Test
@@ -461,7 +468,7 @@ class SafetyScreenTest {
         for (Rule rule : Rule.ALL) {
             for (String words : List.of(rule.therapist(), rule.client(), rule.note())) {
                 assertThat(words.toLowerCase(java.util.Locale.ROOT))
-                        .as(rule.id())
+                        .as("%s", rule.id())
                         .doesNotContain("do not stop", "stop the medicine", "stop your", "stop taking");
             }
         }
@@ -537,7 +544,9 @@ class SafetyScreenTest {
     }
 
     private static List<String> rules(Answers answers) {
-        return screen(answers, face()).bans().stream().map(Ban::rule).toList();
+        return screen(answers, face()).bans().stream()
+                .map(b -> b.rule().value())
+                .toList();
     }
 
     private static SafetyVerdict reactsTo(String word) {

@@ -86,4 +86,36 @@ class ChangesApiTest extends OverHttp {
                 .isEqualTo(400);
         assertThat(get("/api/visits/" + visit + "/plan/changes").status()).isEqualTo(400);
     }
+
+    @Test
+    void a_rule_of_the_practice_itself_is_named_where_it_worked_and_by_whom() throws Exception {
+        String visit = lastVisit("Ines Varro");
+        assertThat(get("/api/practice/own-rules").body()).isEmpty();
+        assertThat(get("/api/visits/" + visit + "/plan/own-rules").body()).isEmpty();
+        put("/api/practice/yardstick/newcomers", weight(1, 0));
+        try {
+            JsonNode own = get("/api/practice/own-rules").body();
+            assertThat(own).hasSize(1);
+            assertThat(own.at("/0/by").asString()).isEqualTo("Runa");
+            assertThat(own.at("/0/because/rule").asString()).isEqualTo("yardstick.yaml/settings/newcomers");
+            JsonNode did = get("/api/visits/" + visit + "/plan/own-rules").body();
+            assertThat(did).isNotEmpty();
+            assertThat(did.valueStream()).allSatisfy(c -> {
+                assertThat(c.at("/cause").asString()).isEqualTo("PRACTICE");
+                assertThat(c.at("/because/0")).isEqualTo(own.at("/0/because"));
+            });
+        } finally {
+            put("/api/practice/yardstick/newcomers", weight(2, 1));
+        }
+        assertThat(get("/api/practice/own-rules").body())
+                .as("set back to what ships")
+                .isEmpty();
+    }
+
+    private static ObjectNode weight(double value, int version) {
+        return JSON.createObjectNode()
+                .put("value", value)
+                .put("version", version)
+                .put("by", "Runa");
+    }
 }

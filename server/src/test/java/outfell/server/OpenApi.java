@@ -15,13 +15,18 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import outfell.climate.SiteId;
+import outfell.knowledge.RuleId;
+import outfell.method.MethodId;
 import outfell.product.ProductId;
 
 /** The description of the API that the screens' types are generated from. */
 @Configuration(proxyBeanMethods = false)
 class OpenApi {
     static {
-        SpringDocUtils.getConfig().replaceWithClass(ProductId.class, String.class);
+        for (Class<?> id : List.of(ProductId.class, RuleId.class, MethodId.class, SiteId.class)) {
+            SpringDocUtils.getConfig().replaceWithClass(id, String.class);
+        }
     }
 
     /** A component of a record that may be absent is the thing itself, or null. */

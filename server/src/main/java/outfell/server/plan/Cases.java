@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
+import outfell.knowledge.RuleId;
 import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.Product;
@@ -227,10 +228,11 @@ public final class Cases {
             return new Answers.Answer(a.question(), a.yes(), Optional.ofNullable(a.on()), a.asked());
         });
         List<Answers.Settled> settled = each("/intake/settled", intake.settled(), CaseDocument.Settled::referral, s -> {
-            if (!SafetyScreen.refers(s.referral())) {
+            RuleId referral = new RuleId(s.referral());
+            if (!SafetyScreen.refers(referral)) {
                 throw new IllegalArgumentException("There is no referral \"%s\".".formatted(s.referral()));
             }
-            return new Answers.Settled(s.referral(), s.who(), s.on(), s.remark());
+            return new Answers.Settled(referral, s.who(), s.on(), s.remark());
         });
         return at(
                 "/intake/answers",

@@ -46,6 +46,11 @@ public class Plans {
         return changes(Changes.instead(consultation, from));
     }
 
+    /** What the practice's own rules change in the consultation's plan. */
+    public List<Change> byOwnRules(Consultation consultation) {
+        return changes(Changes.ofThePractice(consultation));
+    }
+
     private static List<Change> changes(Optional<Changes.Held> held) {
         return held.map(Changes.Held::changes).orElseGet(List::of);
     }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.safety.Answers;
 import outfell.safety.Ban;
 import outfell.safety.SafetyVerdict;
@@ -77,7 +78,7 @@ public record VerdictView(
      *
      * @param until the day from which it no longer holds, for one that runs out
      */
-    public record BanView(String rule, String name, boolean guess, Optional<LocalDate> until, Because because) {}
+    public record BanView(RuleId rule, String name, boolean guess, Optional<LocalDate> until, Because because) {}
 
     public static VerdictView of(Answers answers, SkinReading face, SkinVerdict skin, SafetyVerdict safety) {
         TypeVerdict type = skin.type();

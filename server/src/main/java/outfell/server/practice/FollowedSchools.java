@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import outfell.conflict.Conflicts;
 import outfell.conflict.Meeting;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 
@@ -57,20 +58,20 @@ public class FollowedSchools {
 
     public List<DebatedView> view() {
         Map<String, List<SettingStore.Setting>> set = store.under(PREFIX);
-        Set<String> others = others(set);
+        Set<RuleId> others = others(set);
         return Conflicts.debated().stream()
                 .map(d -> {
                     Optional<SettingStore.Setting> last =
-                            set.getOrDefault(d.id(), List.of()).stream().findFirst();
+                            set.getOrDefault(d.id().value(), List.of()).stream().findFirst();
                     return new DebatedView(
-                            d.id(),
+                            d.id().value(),
                             d.name(),
                             d.because(),
                             d.shipped(),
                             d.otherSchool(),
                             d.other(),
                             others.contains(d.id()),
-                            set.getOrDefault(d.id(), List.of()).size(),
+                            set.getOrDefault(d.id().value(), List.of()).size(),
                             last.map(SettingStore.Setting::by).orElse(null),
                             last.map(SettingStore.Setting::at).orElse(null));
                 })
@@ -80,7 +81,7 @@ public class FollowedSchools {
     /** @throws Problem when schools do not differ on it */
     @Transactional
     public List<DebatedView> follow(String id, boolean other, String by, int version) {
-        if (Conflicts.debated().stream().noneMatch(d -> d.id().equals(id))) {
+        if (Conflicts.debated().stream().noneMatch(d -> d.id().value().equals(id))) {
             throw Problem.notFound("debated meeting", id);
         }
         String to = other ? OTHER : SHIPPED;
@@ -96,11 +97,11 @@ public class FollowedSchools {
         return view();
     }
 
-    private static Set<String> others(Map<String, List<SettingStore.Setting>> set) {
-        Set<String> others = new HashSet<>();
+    private static Set<RuleId> others(Map<String, List<SettingStore.Setting>> set) {
+        Set<RuleId> others = new HashSet<>();
         for (Conflicts.Debated d : Conflicts.debated()) {
             // a row that a later version no longer debates is followed as it ships
-            boolean other = set.getOrDefault(d.id(), List.of()).stream()
+            boolean other = set.getOrDefault(d.id().value(), List.of()).stream()
                     .findFirst()
                     .filter(s -> s.to().equals(OTHER))
                     .isPresent();

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import outfell.knowledge.Because;
 import outfell.method.Method;
+import outfell.method.MethodId;
 import outfell.method.Methods;
 import outfell.method.Schools;
 import outfell.server.problem.Clash;
@@ -179,17 +180,18 @@ public class HouseMethods {
 
     private static Method method(MethodStore.Kept m) {
         String why = m.because().isBlank() ? "The house does it so." : m.because();
-        return Methods.of(m.id(), m.name(), m.note(), m.settings(), Because.house(why));
+        return Methods.of(new MethodId(m.id()), m.name(), m.note(), m.settings(), Because.house(why));
     }
 
     private static MethodView preset(Method m) {
-        return new MethodView(m.id(), m.name(), m.note(), m.because(), Schools.of(m), false, true, 0, "", null, null);
+        return new MethodView(
+                m.id().value(), m.name(), m.note(), m.because(), Schools.of(m), false, true, 0, "", null, null);
     }
 
     private MethodView house(MethodStore.Kept k) {
         Method m = method(k);
         return new MethodView(
-                m.id(),
+                m.id().value(),
                 m.name(),
                 m.note(),
                 m.because(),

@@ -58,12 +58,20 @@ class PracticeController {
     private final Settings settings;
     private final Yardsticks yardsticks;
     private final FollowedSchools schools;
+    private final OwnRules own;
 
-    PracticeController(Bands bands, Settings settings, Yardsticks yardsticks, FollowedSchools schools) {
+    PracticeController(Bands bands, Settings settings, Yardsticks yardsticks, FollowedSchools schools, OwnRules own) {
         this.bands = bands;
         this.settings = settings;
         this.yardsticks = yardsticks;
         this.schools = schools;
+        this.own = own;
+    }
+
+    /** The rules that the practice has otherwise than they ship. */
+    @GetMapping("/own-rules")
+    List<OwnRules.OwnRuleView> ownRules() {
+        return own.view();
     }
 
     /** Rows of what may meet on which schools differ. */

@@ -218,6 +218,12 @@ class VisitController {
         return instead == null ? visits.turned(id, month) : visits.instead(id, instead);
     }
 
+    /** What the practice's own rules change in the plan, by those that ship; each with the rule that did it. */
+    @GetMapping("/visits/{id}/plan/own-rules")
+    List<Change> ownRules(@PathVariable UUID id) {
+        return visits.byOwnRules(id);
+    }
+
     /** What the client does now, read as a regimen. */
     @GetMapping("/visits/{id}/present")
     PresentRoutine.Present present(@PathVariable UUID id) {

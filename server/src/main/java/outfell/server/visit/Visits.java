@@ -30,6 +30,7 @@ import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
+import outfell.knowledge.RuleId;
 import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -148,7 +149,7 @@ public class Visits {
                 0,
                 last.map(v -> carriedOver(v.intake(), today)).orElseGet(Visits::unasked),
                 CaseDocument.Reading.NONE,
-                last.map(Visit::method).orElse(Methods.all().getFirst().id()),
+                last.map(Visit::method).orElse(Methods.all().getFirst().id().value()),
                 today.getMonth(),
                 List.of(),
                 List.of(),
@@ -259,6 +260,11 @@ public class Visits {
     /** What the visit's method changes in the plan of another, and which of its answers did it. */
     public List<Change> instead(UUID id, String method) {
         return plans.instead(consultation(find(id)), methods.get(method));
+    }
+
+    /** What the practice's own rules change in the visit's plan, and which of them. */
+    public List<Change> byOwnRules(UUID id) {
+        return plans.byOwnRules(consultation(find(id)));
     }
 
     /** What the steps of the visit's plan do to one another, and what mends it. */
@@ -508,7 +514,7 @@ public class Visits {
                 i.otherAllergies(),
                 i.matters(),
                 i.settled().stream()
-                        .filter(s -> SafetyScreen.staysSettled(s.referral()))
+                        .filter(s -> SafetyScreen.staysSettled(new RuleId(s.referral())))
                         .toList(),
                 "");
     }
@@ -516,7 +522,7 @@ public class Visits {
     private static CaseDocument.Intake unasked() {
         Life usual = Life.USUAL;
         return new CaseDocument.Intake(
-                Sites.all().getFirst().id(),
+                Sites.all().getFirst().id().value(),
                 List.of(),
                 usual.outdoorHours(),
                 usual.makeUpDays(),

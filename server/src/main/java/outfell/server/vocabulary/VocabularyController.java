@@ -112,6 +112,6 @@ class VocabularyController {
     }
 
     private static SiteWords site(Site s) {
-        return new SiteWords(s.id(), s.name(), s.note());
+        return new SiteWords(s.id().value(), s.name(), s.note());
     }
 }
