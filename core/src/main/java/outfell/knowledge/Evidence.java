@@ -23,7 +23,7 @@ public enum Evidence {
         this.words = words;
     }
 
-    /** Whether something was measured, so that custom alone is no source of it. */
+    /** Whether something was measured, so that neither custom nor the house's own word is a source of it. */
     boolean isMeasured() {
         return this == CONTROLLED || this == SMALL;
     }

@@ -235,9 +235,9 @@ public final class Row {
         if (!Sources.KNOWN.contains(source)) {
             throw fault("source \"%s\" is not in sources.yaml".formatted(source));
         }
-        if (source.equals("custom") && evidence.isMeasured()) {
-            throw fault(
-                    "evidence %s stands behind custom; a study has a source of its own".formatted(evidence.letter()));
+        if (Sources.MEASURED_NOTHING.contains(source) && evidence.isMeasured()) {
+            throw fault("evidence %s stands behind %s; a study has a source of its own"
+                    .formatted(evidence.letter(), source));
         }
         return new Because(sentence, evidence, source, Optional.of(place));
     }

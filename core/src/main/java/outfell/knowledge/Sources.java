@@ -11,6 +11,9 @@ public final class Sources {
     /** Every id that a row may name. */
     static final Set<String> KNOWN = CITATIONS.keySet();
 
+    /** Words of practice and of this house: nobody has measured there. */
+    static final Set<String> MEASURED_NOTHING = Set.of("custom", "house", "client", "ingredient-table");
+
     private Sources() {}
 
     /** Citation by id, in file order. */

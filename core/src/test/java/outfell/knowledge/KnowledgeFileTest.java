@@ -43,6 +43,8 @@ class KnowledgeFileTest {
                 .hasMessageContaining("sources.yaml");
         Row custom = rows("rows:\n  - {evidence: B, source: custom}\n").getFirst();
         assertThatThrownBy(() -> custom.because("x")).hasMessageContaining("behind custom");
+        Row table = rows("rows:\n  - {evidence: A, source: ingredient-table}\n").getFirst();
+        assertThatThrownBy(() -> table.because("x")).hasMessageContaining("behind ingredient-table");
         Row letter = rows("rows:\n  - {evidence: Q, source: house}\n").getFirst();
         assertThatThrownBy(() -> letter.because("x")).hasMessageContaining("A, B, C, D, debated, house");
     }
