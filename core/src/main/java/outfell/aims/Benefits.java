@@ -33,13 +33,21 @@ public final class Benefits {
         }
 
         public Because because() {
+            String more = in.low() > benefit.high()
+                    ? " More than %s %% is not shown to do more.".formatted(percent(benefit.high()))
+                    : "";
             return benefit.because()
-                    .withSentence("%s (%s) for %s."
+                    .withSentence("%s (%s) for %s.%s"
                             .formatted(
                                     StringUtils.capitalize(Actives.of(in.kind()).label()),
                                     in.strength(),
-                                    concern.words()));
+                                    concern.words(),
+                                    more));
         }
+    }
+
+    private static String percent(double x) {
+        return x == Math.rint(x) ? "%.0f".formatted(x) : String.valueOf(x);
     }
 
     /** What a product is not for, or for a share only, whatever its base holds. */

@@ -1,5 +1,6 @@
 package outfell.product;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -18,22 +19,26 @@ public final class Products {
         return of(StepKind.SERUM, OptionalDouble.empty(), percent, List.of(inci));
     }
 
+    /** Water and one ingredient at so many percent, so that nothing else in it helps. */
+    public static Product bare(StepKind kind, double percent, String inci) {
+        return read(kind, OptionalDouble.empty(), "Aqua, %s %s %%".formatted(inci, plain(percent)));
+    }
+
+    private static String plain(double percent) {
+        return BigDecimal.valueOf(percent).toPlainString();
+    }
+
     /** @param inci each at so many percent, after water and glycerin */
     public static Product of(StepKind kind, OptionalDouble texture, double percent, List<String> inci) {
         StringBuilder label = new StringBuilder("Aqua, Glycerin");
-        inci.forEach(
-                i -> label.append(", ").append(i).append(' ').append(percent).append(" %"));
+        inci.forEach(i ->
+                label.append(", ").append(i).append(' ').append(plain(percent)).append(" %"));
+        return read(kind, texture, label.toString());
+    }
+
+    private static Product read(StepKind kind, OptionalDouble texture, String label) {
         return ProductReader.read(new Product.Facts(
-                new ProductId("made"),
-                "Plain name",
-                "Nobody",
-                30,
-                "ml",
-                10,
-                label.toString(),
-                Optional.of(kind),
-                texture,
-                false));
+                new ProductId("made"), "Plain name", "Nobody", 30, "ml", 10, label, Optional.of(kind), texture, false));
     }
 
     /** An ingredient that makes a product hold an active. */
