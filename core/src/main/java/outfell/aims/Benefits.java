@@ -33,16 +33,15 @@ public final class Benefits {
         }
 
         public Because because() {
-            String more = in.low() > benefit.high()
-                    ? " More than %s %% is not shown to do more.".formatted(percent(benefit.high()))
-                    : "";
+            String enough =
+                    in.low() > benefit.high() ? ", where %s %% is enough".formatted(percent(benefit.high())) : "";
             return benefit.because()
-                    .withSentence("%s (%s) for %s.%s"
+                    .withSentence("%s (%s%s) for %s."
                             .formatted(
                                     StringUtils.capitalize(Actives.of(in.kind()).label()),
                                     in.strength(),
-                                    concern.words(),
-                                    more));
+                                    enough,
+                                    concern.words()));
         }
     }
 

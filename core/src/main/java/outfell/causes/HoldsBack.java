@@ -2,7 +2,6 @@ package outfell.causes;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import outfell.aims.Candidate;
@@ -10,7 +9,7 @@ import outfell.aims.Posed;
 import outfell.aims.Scarcity;
 import outfell.consultation.Consultation;
 
-/** Which single limit keeps something out of a plan: the one that, let out by itself, lets it in. */
+/** Which limit keeps something out of a plan: the one that, let out by itself, lets it in; else the two that do together. */
 final class HoldsBack {
     /** The client's own limits first: those can be talked about. */
     private static final List<Scarcity> ORDER = List.of(
@@ -50,17 +49,36 @@ final class HoldsBack {
             List<Optional<Candidate>> chosen,
             Predicate<Candidate> missing,
             Function<Posed.Found, Optional<String>> comesIn) {
-        Set<Scarcity> passed = posed.passed(chosen, missing);
-        for (Scarcity limit : ORDER) {
-            if (passed.contains(limit)) {
+        List<Scarcity> passed =
+                ORDER.stream().filter(posed.passed(chosen, missing)::contains).toList();
+        for (Scarcity limit : passed) {
+            Optional<String> name = comesIn.apply(out(limit).forAReason());
+            if (name.isPresent()) {
+                return Optional.of(new Held(name.get(), cause(limit), words(limit)));
+            }
+        }
+        return together(passed, comesIn);
+    }
+
+    /** Two limits of which neither by itself lets it in. */
+    private Optional<Held> together(List<Scarcity> passed, Function<Posed.Found, Optional<String>> comesIn) {
+        for (int i = 0; i < passed.size(); i++) {
+            for (int j = i + 1; j < passed.size(); j++) {
+                Scarcity first = passed.get(i);
+                Scarcity second = passed.get(j);
                 Optional<String> name = comesIn.apply(
-                        posed.with(limit, Double.POSITIVE_INFINITY).forAReason());
+                        out(first).with(second, Double.POSITIVE_INFINITY).forAReason());
                 if (name.isPresent()) {
-                    return Optional.of(new Held(name.get(), cause(limit), words(limit)));
+                    return Optional.of(new Held(
+                            name.get(), cause(first), "%s; without that, %s".formatted(words(first), words(second))));
                 }
             }
         }
         return Optional.empty();
+    }
+
+    private Posed out(Scarcity limit) {
+        return posed.with(limit, Double.POSITIVE_INFINITY);
     }
 
     private static Cause cause(Scarcity limit) {

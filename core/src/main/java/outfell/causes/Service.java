@@ -106,7 +106,7 @@ final class Service {
                                 .formatted(concern.concern().words())));
     }
 
-    /** What could stand and does not, and the one limit that holds it back: let out, it would come in. */
+    /** What could stand and does not, and the limit that holds it back, or the two: let out, it would come in. */
     private Optional<Told> outweighed(RankedConcern concern) {
         Optional<Candidate> best = slots.stream()
                 .flatMap(s -> s.candidates().stream())
@@ -130,7 +130,7 @@ final class Service {
         return new HoldsBack(consultation, found.within());
     }
 
-    /** Of what no single limit holds back: whom it does not go with, or that it is not worth a step. */
+    /** Of what no limit and no two hold back: whom it does not go with, or that it is not worth a step. */
     private String standsAside(Candidate c) {
         Part part = slots.stream()
                 .filter(s -> s.candidates().contains(c))
@@ -148,7 +148,7 @@ final class Service {
                 .orElseGet(
                         () -> (found.within().passed(found.chosen(), c::equals).isEmpty()
                                         ? "%s would help a little, less than one more step is worth."
-                                        : "%s would help; within the limits, which no single one decides, other steps come first.")
+                                        : "%s would help; within the limits, which no one and no two decide, other steps come first.")
                                 .formatted(c.product().name()));
     }
 

@@ -104,7 +104,7 @@ class BenefitsRowsTest {
         for (boolean over : row.high() < 100 ? List.of(false, true) : List.of(false)) {
             help(row, kind, over ? row.high() * 1.01 : row.high(), row.full())
                     .filter(h -> h.active() == row.active())
-                    .ifPresent(h -> assertThat(h.because().sentence().contains("is not shown to do more"))
+                    .ifPresent(h -> assertThat(h.because().sentence().contains(" % is enough"))
                             .as("%s %s", row, h.because().sentence())
                             .isEqualTo(over));
         }

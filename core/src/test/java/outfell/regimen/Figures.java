@@ -38,12 +38,25 @@ final class Figures {
             Map.entry("climate/sites.yaml", List.of("air")),
             Map.entry("season.yaml", List.of("season")),
             Map.entry("signs.yaml", List.of("skin")),
-            Map.entry("probe.yaml", List.of("skin")),
             Map.entry("safety.yaml", List.of("safety")),
             Map.entry("patch.yaml", List.of("safety")),
             Map.entry("load.yaml", List.of("load")),
             Map.entry("amounts.yaml", List.of("amounts", "weighing")),
-            Map.entry("balance.yaml", List.of("balance")));
+            Map.entry("balance.yaml", List.of("balance")),
+            Map.entry("skin.yaml", List.of("skin", "sun")),
+            Map.entry("probe.yaml", List.of("probe", "skin")),
+            Map.entry("phototypes.yaml", List.of("sun")),
+            Map.entry("benefits.yaml", List.of("benefits", "weighing")),
+            Map.entry("harms.yaml", List.of("harms")),
+            Map.entry("suits.yaml", List.of("suits", "weighing")),
+            Map.entry("supply.yaml", List.of("supply")),
+            Map.entry("hold.yaml", List.of("supply")),
+            Map.entry("families.yaml", List.of("names")),
+            Map.entry("kinds.yaml", List.of("kinds")),
+            Map.entry("pantry.yaml", List.of("pantry")),
+            Map.entry("medicines.yaml", List.of("medicines")),
+            Map.entry("yardstick.yaml", List.of("weighing")),
+            Map.entry("tonight.yaml", List.of("weighing")));
     /** Texts, names and goods rather than rules. */
     private static final List<String> NO_RULES =
             List.of("starter-catalogue.yaml", "sources.yaml", "synonyms.yaml", "label-markers.yaml");

@@ -65,6 +65,7 @@ public final class RulesSeen {
         all.put("amounts", RulesSeen::amounts);
         all.put("weighing", RulesSeen::weighing);
         all.put("balance", RulesSeen::balance);
+        GoodsSeen.into(all);
         return all;
     }
 
@@ -104,7 +105,7 @@ public final class RulesSeen {
                         air.uvBand());
     }
 
-    private static Map<String, SkinReading> skins() {
+    static Map<String, SkinReading> skins() {
         Map<String, SkinReading> all = new LinkedHashMap<>();
         all.put(
                 "oily",
@@ -160,7 +161,7 @@ public final class RulesSeen {
                 .history(0, 0);
     }
 
-    private static Consultation consultation(SkinReading reading, String method, Month month) {
+    static Consultation consultation(SkinReading reading, String method, Month month) {
         return Consultations.of(reading, method, month, PRODUCTS, List.of(), Consultations.NOTHING, Life.USUAL);
     }
 
@@ -412,6 +413,10 @@ public final class RulesSeen {
                                     s.contact(),
                                     s.settle(),
                                     s.nights().size())));
+            planned.regimen()
+                    .tonight()
+                    .forEach(t -> text.append("tonight %s: %d steps, %s min%n"
+                            .formatted(t.why(), t.keep().size(), n(t.minutes()))));
             text.append("minutes %s %s%n"
                     .formatted(
                             n(planned.regimen().morning().timeline().minutes()),
