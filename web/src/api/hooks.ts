@@ -284,12 +284,18 @@ export const useChanges = (visit: string, version: number, month: Month, instead
       ),
   })
 
-/** The rules that the practice has otherwise than they ship, and who made them so. */
-export const useOwnRules = () =>
+const A_MINUTE_MS = 60_000
+
+/**
+ * The rules that the practice has otherwise than they ship, and who made them so.
+ *
+ * @param fresh whether they are fetched anew where they are shown: beside each reason that would be often
+ */
+export const useOwnRules = (fresh = false) =>
   useQuery({
     queryKey: keys.ownRules,
     queryFn: ({ signal }) => ask(api.GET('/api/practice/own-rules', { signal })),
-    staleTime: Infinity,
+    staleTime: fresh ? 0 : A_MINUTE_MS,
   })
 
 /** What the practice's own rules change in the plan; asked only where it has any. */

@@ -10,7 +10,7 @@ import { say } from '../words/say'
 
 /** What the practice's own rules do in this plan, in a drawer; none where it has no rules of its own. */
 export function useOwnDrawer({ visit, work }: VisitContext): Drawer[] {
-  const rules = useOwnRules().data ?? []
+  const rules = useOwnRules(true).data ?? []
   const did = useByOwnRules(visit.id, work.draft.document.version)
   if (rules.length === 0) return []
   const n = did.data?.length

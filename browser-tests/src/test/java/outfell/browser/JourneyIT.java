@@ -103,7 +103,8 @@ class JourneyIT extends InTheBrowser {
         assertThat(page.getByText("Plan 1 kept")).isVisible();
         page.keyboard().press("Alt+4");
         heading("Rue Halyard’s skin plan");
-        page.keyboard().press("?");
+        // as it is typed on a keyboard that has it over another sign
+        page.keyboard().press("Shift+Slash");
         assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
         page.keyboard().press("Escape");
         page.keyboard().press("Alt+d");

@@ -8,9 +8,11 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.RequestOptions;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
@@ -218,6 +220,29 @@ class RegimenIT extends InTheBrowser {
         Locator paper = page.locator("[data-paper]");
         assertThat(paper).containsText("three drops, then count to ten");
         assertThat(paper).containsText("may be left out");
+    }
+
+    @Test
+    void a_rule_of_the_practice_itself_is_told_where_it_worked_and_by_whom() {
+        String weight = server.address() + "/api/practice/yardstick/newcomers";
+        page.context()
+                .request()
+                .put(weight, RequestOptions.create().setData(Map.of("value", 1, "version", 0, "by", "Runa")));
+        page.navigate(readOnly("Ines Varro") + "/regimen");
+        button("Own rules").click();
+        Locator own = page.getByRole(AriaRole.REGION, named("This practice’s own rules"));
+        assertThat(own).containsText("Set by Runa");
+        assertThat(own).containsText("Niacinamide serum 5 % becomes Azelaic serum 10 %");
+        assertThat(own).containsText("this practice’s own");
+        nothingToMend("own rules");
+        step("Evening").nth(3).click();
+        assertThat(page.locator(".fold")).containsText("By this practice’s own rule:");
+        page.context()
+                .request()
+                .put(weight, RequestOptions.create().setData(Map.of("value", 2, "version", 1, "by", "Runa")));
+        page.reload();
+        step("Evening").first().waitFor();
+        assertThat(button("Own rules")).isHidden();
     }
 
     @Test
