@@ -31,7 +31,7 @@ import org.yaml.snakeyaml.nodes.Tag;
  */
 final class Figures {
     private static final Path KNOWLEDGE = Path.of("core/src/main/resources/knowledge");
-    /** Which rules are looked at first when a file changes. */
+    /** Which rules are looked at when a file changes, beside all that a choice weighs; all of them where none are named. */
     private static final Map<String, List<String>> FIRST = Map.ofEntries(
             Map.entry("actives.yaml", List.of("actives")),
             Map.entry("air.yaml", List.of("air")),
@@ -145,7 +145,10 @@ final class Figures {
         try (World world = new World(changed)) {
             Map<String, Supplier<String>> rules = world.rules();
             List<String> order = new ArrayList<>(first);
-            rules.keySet().stream().filter(r -> !order.contains(r)).forEach(order::add);
+            rules.keySet().stream()
+                    .filter(r -> first.isEmpty() || keep || r.equals("weighing"))
+                    .filter(r -> !order.contains(r))
+                    .forEach(order::add);
             for (String rule : order) {
                 String said = Objects.requireNonNull(rules.get(rule), rule).get();
                 if (keep) {

@@ -87,9 +87,12 @@ final class GoodsSeen {
         List<Double> all = new ArrayList<>();
         for (int decade = -4; decade <= 1; decade++) {
             for (double digit : new double[] {1, 1.5, 2, 2.5, 3, 4, 5, 6, 7, 8, 9}) {
-                double percent = Math.round(digit * Math.pow(10, decade) * 1e6) / 1e6;
-                if (percent <= 100) {
-                    all.add(percent);
+                // each, and a little more: a limit that moves is seen between the two
+                for (double more : new double[] {1, 1.01}) {
+                    double percent = Math.round(digit * more * Math.pow(10, decade) * 1e6) / 1e6;
+                    if (percent <= 100) {
+                        all.add(percent);
+                    }
                 }
             }
         }
