@@ -63,7 +63,7 @@ class RegimenIT extends InTheBrowser {
                 .filter(new Locator.FilterOptions().setHasText("Niacinamide serum"));
         assertThat(serum).containsText("Money");
         assertThat(serum).containsText("UV 6 asks for SPF 50.");
-        assertThat(serum).containsText("The budget of 30 no longer holds it.");
+        assertThat(serum).containsText("The budget of €30 no longer holds it.");
         Locator fluid =
                 changes.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Day fluid SPF 30"));
         assertThat(fluid).containsText("Air");

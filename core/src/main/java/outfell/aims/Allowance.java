@@ -101,8 +101,10 @@ public final class Allowance {
                     case MORNING_STEPS, EVENING_STEPS ->
                         Because.house("The %s needs %.0f steps; the limit is %.0f.".formatted(routine(of), takes, had));
                     case MONEY ->
-                        Because.house("The necessary steps alone cost %.2f a month; the budget is %.2f."
-                                .formatted(takes, had));
+                        Because.house("The necessary steps alone cost %s a month; the budget is %s."
+                                .formatted(
+                                        consultation.house().money(takes),
+                                        consultation.house().money(had)));
                     case LOAD, EXFOLIATIONS -> worn(of, slots, had, takes);
                     case NIGHTS ->
                         Because.house(

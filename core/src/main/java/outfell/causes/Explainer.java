@@ -130,11 +130,12 @@ public final class Explainer {
         };
     }
 
-    private static String thrift(Aim aim, Candidate chosen, Candidate other) {
+    private String thrift(Aim aim, Candidate chosen, Candidate other) {
         double more = other.option().costs().money() - chosen.option().costs().money();
         return switch (aim) {
             case BOTTLES -> "As good, and one bottle more to buy.";
-            case MONEY -> "As good, and %.2f a month dearer.".formatted(more);
+            case MONEY ->
+                "As good, and %s a month dearer.".formatted(consultation.house().money(more));
             case MILDNESS -> "As good, and less mild.";
             default -> "As good in everything; the first by name stands.";
         };

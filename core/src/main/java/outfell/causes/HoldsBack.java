@@ -95,8 +95,10 @@ final class HoldsBack {
     private String words(Scarcity limit) {
         return switch (limit) {
             case MONEY ->
-                "the budget of %.0f a month holds it back"
-                        .formatted(consultation.life().budget().orElse(0));
+                "the budget of %s a month holds it back"
+                        .formatted(consultation
+                                .house()
+                                .money(consultation.life().budget().orElse(0)));
             case MORNING_MINUTES ->
                 "the morning’s %d minutes hold it back"
                         .formatted(consultation.life().morningMinutes());

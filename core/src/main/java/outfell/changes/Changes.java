@@ -94,7 +94,8 @@ public final class Changes {
     /** Of what left, that the limit holds it no longer; of anything else, that it would not be so. */
     private static String words(Matter limit, Change.What what, Consultation to) {
         String words = switch (limit) {
-            case MONEY -> "the budget of %.0f".formatted(to.life().budget().orElse(0));
+            case MONEY ->
+                "the budget of %s".formatted(to.house().money(to.life().budget().orElse(0)));
             case MORNING_MINUTES ->
                 "the morning of %d minutes".formatted(to.life().morningMinutes());
             case EVENING_MINUTES ->
@@ -137,9 +138,10 @@ public final class Changes {
 
     /** What the practice's own rules change in a plan by those that ship; nothing where it has none. */
     public static Optional<Held> ofThePractice(Consultation consultation) {
-        return consultation.house().equals(Consultation.House.SHIPPED)
+        Consultation.House shipped = consultation.house().asShipped();
+        return consultation.house().equals(shipped)
                 ? Optional.empty()
-                : between(consultation.parts().house(Consultation.House.SHIPPED).together(), consultation);
+                : between(consultation.parts().house(shipped).together(), consultation);
     }
 
     /** The consultation's plan against the same without anything by hand; nothing when there is no plan. */

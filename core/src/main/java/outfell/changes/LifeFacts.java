@@ -69,7 +69,7 @@ final class LifeFacts {
         };
     }
 
-    private static String words(Matter matter, Life was, Life is) {
+    private String words(Matter matter, Life was, Life is) {
         return switch (matter) {
             case MONEY -> "%s; before, %s.".formatted(budget(is), money(was.budget()));
             case MORNING_MINUTES ->
@@ -88,14 +88,15 @@ final class LifeFacts {
         };
     }
 
-    private static String budget(Life life) {
+    private String budget(Life life) {
         return life.budget().isPresent()
-                ? "The budget is %.0f a month".formatted(life.budget().getAsDouble())
+                ? "The budget is %s a month"
+                        .formatted(to.house().money(life.budget().getAsDouble()))
                 : "Money has no limit";
     }
 
-    private static String money(OptionalDouble budget) {
-        return budget.isPresent() ? "it was %.0f".formatted(budget.getAsDouble()) : "it had none";
+    private String money(OptionalDouble budget) {
+        return budget.isPresent() ? "it was %s".formatted(from.house().money(budget.getAsDouble())) : "it had none";
     }
 
     private static String taste(String what, Life.Taste was, Life.Taste is) {

@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -179,8 +180,18 @@ public record Consultation(
      * @param yardstick by which it chooses
      * @param conflicts what may meet, by the schools that it follows
      */
-    public record House(ProbeBands bands, Yardstick yardstick, Conflicts conflicts) {
-        public static final House SHIPPED = new House(ProbeBands.SHIPPED, Yardstick.SHIPPED, Conflicts.SHIPPED);
+    public record House(ProbeBands bands, Yardstick yardstick, Conflicts conflicts, Currency currency) {
+        public static final House SHIPPED =
+                new House(ProbeBands.SHIPPED, Yardstick.SHIPPED, Conflicts.SHIPPED, Currency.getInstance("EUR"));
+
+        /** What ships, in this house's currency: money is no rule. */
+        public House asShipped() {
+            return new House(SHIPPED.bands, SHIPPED.yardstick, SHIPPED.conflicts, currency);
+        }
+
+        public String money(double amount) {
+            return Money.words(amount, currency);
+        }
     }
 
     public Consultation {

@@ -41,7 +41,7 @@ public record OwnRule(Because because, UnaryOperator<House> back) {
                                                 row.unit(),
                                                 n(was.low()),
                                                 n(was.high()))),
-                        h -> new House(h.bands().with(row.band(), was), h.yardstick(), h.conflicts())));
+                        h -> new House(h.bands().with(row.band(), was), h.yardstick(), h.conflicts(), h.currency())));
             }
         }
     }
@@ -55,7 +55,7 @@ public record OwnRule(Because because, UnaryOperator<House> back) {
                         setting.because()
                                 .withSentence("%s: %s, in place of %s."
                                         .formatted(StringUtils.capitalize(setting.words()), n(is), n(was))),
-                        h -> new House(h.bands(), h.yardstick().with(setting, was), h.conflicts())));
+                        h -> new House(h.bands(), h.yardstick().with(setting, was), h.conflicts(), h.currency())));
             }
         }
     }
@@ -71,7 +71,7 @@ public record OwnRule(Because because, UnaryOperator<House> back) {
                         row.because()
                                 .withSentence("%s: this house holds that %s"
                                         .formatted(StringUtils.capitalize(row.name()), StringUtils.uncapitalize(said))),
-                        h -> new House(h.bands(), h.yardstick(), h.conflicts().with(id, was))));
+                        h -> new House(h.bands(), h.yardstick(), h.conflicts().with(id, was), h.currency())));
             }
         }
     }

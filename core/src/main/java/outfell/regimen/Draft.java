@@ -105,7 +105,10 @@ final class Draft {
                 chosen.posed().slots(),
                 chosen.posed().problem().limits(),
                 chosen.found().within().problem().limits()));
-        chosen.found().unproven().map(Notices::mightBeBetter).ifPresent(notices::add);
+        chosen.found()
+                .unproven()
+                .map(u -> Notices.mightBeBetter(u, consultation.house()))
+                .ifPresent(notices::add);
         return laid(chosen.posed().slots(), chosen.found());
     }
 
@@ -122,8 +125,10 @@ final class Draft {
             if (money(cheaper.within()) < money(found.within())) {
                 places = lenient;
                 notices.add(Because.house(
-                        "The budget of %.0f a month is too small for what suits best: what is owned, or misses by little, stands in its place."
-                                .formatted(consultation.life().budget().orElse(0))));
+                        "The budget of %s a month is too small for what suits best: what is owned, or misses by little, stands in its place."
+                                .formatted(consultation
+                                        .house()
+                                        .money(consultation.life().budget().orElse(0)))));
                 return new Chosen(other, cheaper);
             }
         }

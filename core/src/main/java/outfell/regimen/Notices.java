@@ -27,7 +27,7 @@ final class Notices {
     }
 
     /** What is said of a search that came to the end of its work before the end of its plans. */
-    static Because mightBeBetter(Short unproven) {
+    static Because mightBeBetter(Short unproven, Consultation.House house) {
         String what = switch (unproven.aim()) {
             case WANTS -> "another might serve a first concern better";
             case COMFORT -> "another might be more comfortable";
@@ -36,7 +36,8 @@ final class Notices {
                 "another might bring more, by at most %.0f of a hundred points".formatted(Math.ceil(unproven.gap()));
             case BOTTLES -> "another might do with fewer bottles, by at most %.0f".formatted(Math.ceil(unproven.gap()));
             case STEPS -> "another might do with fewer steps, by at most %.0f".formatted(Math.ceil(unproven.gap()));
-            case MONEY -> "another, as good, might be cheaper by at most %.2f a month".formatted(unproven.gap());
+            case MONEY ->
+                "another, as good, might be cheaper by at most %s a month".formatted(house.money(unproven.gap()));
             case MILDNESS, NAME -> "others are as good";
         };
         return Because.house(

@@ -84,7 +84,7 @@ public final class Season {
                 spf(air, wearer),
                 new Whether(
                         air.dryness() >= Air.highDryness(),
-                        Because.house("Dryness %.0f: from %.0f on exfoliation is halved."
+                        Because.house("Dryness %.0f of 100: from %.0f on exfoliation is halved."
                                 .formatted(air.dryness(), Air.highDryness()))),
                 newRetinoid(air),
                 wearer.noNewAcid()
@@ -118,8 +118,8 @@ public final class Season {
         double grade = Math.clamp(base(band, combination) - down, LEAST, evening.grade());
         return new Graded(
                 grade,
-                CREAM.because("Under the sunscreen grade %s is enough%s."
-                        .formatted(n(grade), down > 0 ? ", lighter for heat %.0f".formatted(air.heat()) : "")));
+                CREAM.because("Under the sunscreen texture %s is enough%s."
+                        .formatted(n(grade), down > 0 ? ", lighter for heat %.0f of 100".formatted(air.heat()) : "")));
     }
 
     private static double base(Band band, boolean combination) {
@@ -147,11 +147,11 @@ public final class Season {
     }
 
     private static String moisturiserSentence(Air air, Wearer wearer, double base, int up, int down, double grade) {
-        String skin = "The skin asks for grade %s".formatted(n(base));
+        String skin = "The skin asks for texture %s".formatted(n(base));
         String swing = wearer.swings() && (up > 0 || down > 0) ? ", sooner since it swings with the season" : "";
         if (up > down) {
             String dry = richer(air, wearer)
-                    ? "rooms at %.0f %% and dryness %.0f make it one richer"
+                    ? "rooms at %.0f %% and dryness %.0f of 100 make it one richer"
                             .formatted(air.roomHumidity(), air.dryness())
                     : "";
             String strained = up > (dry.isEmpty() ? 0 : 1) ? "a strained barrier makes it one richer" : "";
@@ -163,10 +163,11 @@ public final class Season {
                             swing);
         }
         if (down > up) {
-            return "%s; heat %.0f makes it %s lighter: %s%s."
+            return "%s; heat %.0f of 100 makes it %s lighter: %s%s."
                     .formatted(skin, air.heat(), down - up == 1 ? "one" : "two", n(grade), swing);
         }
-        return "%s; rooms at %.0f %% and heat %.0f leave it there.".formatted(skin, air.roomHumidity(), air.heat());
+        return "%s; rooms at %.0f %% and heat %.0f of 100 leave it there."
+                .formatted(skin, air.roomHumidity(), air.heat());
     }
 
     private static Whether moisturiserNeeded(Air air, Wearer wearer, Band band) {
@@ -177,7 +178,8 @@ public final class Season {
         return without
                 ? new Whether(
                         false,
-                        Because.house("Heat %.0f on oily skin: the sunscreen moistens enough.".formatted(air.heat())))
+                        Because.house(
+                                "Heat %.0f of 100 on oily skin: the sunscreen moistens enough.".formatted(air.heat())))
                 : new Whether(true, Because.custom("Every routine ends in moisture before the sunscreen."));
     }
 
@@ -192,7 +194,7 @@ public final class Season {
             return new Whether(
                     true,
                     new Because(
-                            "Rooms fall to %.0f %% (dryness %.0f): water needs keeping in."
+                            "Rooms fall to %.0f %% (dryness %.0f of 100): water needs keeping in."
                                     .formatted(air.roomHumidity(), air.dryness()),
                             Evidence.DEBATED,
                             "egawa-2002"));
@@ -202,8 +204,8 @@ public final class Season {
         }
         return new Whether(
                 false,
-                Because.house(
-                        "Dryness %.0f and heat %.0f: no seal is asked for.".formatted(air.dryness(), air.heat())));
+                Because.house("Dryness %.0f and heat %.0f, both of 100: no seal is asked for."
+                        .formatted(air.dryness(), air.heat())));
     }
 
     private static Whether oil(Air air, Wearer wearer, Band band) {
@@ -217,8 +219,8 @@ public final class Season {
                 ? new Whether(true, Because.custom("Dry skin in cool air welcomes a few drops."))
                 : new Whether(
                         false,
-                        Because.house(
-                                "Heat %.0f: from %.0f on no oil is asked for.".formatted(air.heat(), Air.hotFrom())));
+                        Because.house("Heat %.0f of 100: from %.0f on no oil is asked for."
+                                .formatted(air.heat(), Air.hotFrom())));
     }
 
     private static Least spf(Air air, Wearer wearer) {
@@ -248,7 +250,7 @@ public final class Season {
         if (air.dryness() >= Air.severeDryness()) {
             return new Whether(
                     false,
-                    Because.house("Dryness %.0f: from %.0f on no retinoid is begun."
+                    Because.house("Dryness %.0f of 100: from %.0f on no retinoid is begun."
                             .formatted(air.dryness(), Air.severeDryness())));
         }
         return new Whether(air.outdoors().uvIndex() < BEGIN_BELOW, newInSun(air, "a retinoid"));

@@ -14,6 +14,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import outfell.aims.Benefits;
+import outfell.consultation.Money;
 import outfell.consultation.Yardstick;
 import outfell.knowledge.Because;
 import outfell.knowledge.Lexicon;
@@ -222,17 +223,17 @@ public final class Finder {
         row(rows, "To mind", products, Finder::hazards);
         row(rows, "Irritancy, summed", products, p -> String.valueOf(p.irritancy()));
         row(rows, "Load of one use", products, p -> number(Tolerance.points(p)));
-        row(rows, "Price of the pack", products, p -> p.price() == 0 ? "not known" : money(p.price(), currency));
+        row(rows, "Price of the pack", products, p -> p.price() == 0 ? "not known" : Money.words(p.price(), currency));
         row(
                 rows,
                 "Price per 10 ml or g",
                 products,
-                p -> perTen(p).map(x -> money(x, currency)).orElse("not known"));
+                p -> perTen(p).map(x -> Money.words(x, currency)).orElse("not known"));
         row(
                 rows,
                 "Price a month, used daily",
                 products,
-                p -> perMonth(p).map(x -> money(x, currency)).orElse("not known"));
+                p -> perMonth(p).map(x -> Money.words(x, currency)).orElse("not known"));
         return List.copyOf(rows);
     }
 
@@ -355,8 +356,8 @@ public final class Finder {
             case CHEAPER ->
                 "%s a month in place of %s, and no harsher"
                         .formatted(
-                                money(perMonth(o).orElse(0.0), currency),
-                                money(perMonth(p).orElse(0.0), currency));
+                                Money.words(perMonth(o).orElse(0.0), currency),
+                                Money.words(perMonth(p).orElse(0.0), currency));
             case GENTLER -> "irritancy %d in place of %d".formatted(o.irritancy(), p.irritancy());
             case UNSCENTED -> "no perfume in it";
         };
@@ -365,11 +366,6 @@ public final class Finder {
 
     private static String percent(double share) {
         return "%.0f %%".formatted(100 * share);
-    }
-
-    private static String money(double amount, Currency currency) {
-        return currency.getSymbol(Locale.UK)
-                + String.format(Locale.ROOT, "%." + currency.getDefaultFractionDigits() + "f", amount);
     }
 
     private static String number(double x) {

@@ -158,9 +158,13 @@ final class BarrierReader {
             SkinReading reading, Optional<Loss> ratio, double index, BarrierState state, boolean calm) {
         List<String> facts = new ArrayList<>();
         ratio.ifPresent(r -> facts.add("water loss %s times usual".formatted(n(Axis.tenth(r.ratio())))));
+        List<String> graded = new ArrayList<>();
         for (Sign sign : TELLING) {
             reading.worstGrade(sign)
-                    .ifPresent(g -> facts.add(Signs.of(sign).label().toLowerCase(java.util.Locale.ROOT) + " " + g));
+                    .ifPresent(g -> graded.add(Signs.of(sign).label().toLowerCase(java.util.Locale.ROOT) + " " + g));
+        }
+        if (!graded.isEmpty()) {
+            facts.add(SkinReader.ofFour(graded));
         }
         Optional<RecentEvent> event =
                 reading.events().stream().filter(e -> e.cost() > 0).max((a, b) -> Double.compare(a.cost(), b.cost()));

@@ -75,7 +75,7 @@ final class ConcernRanker {
         Collection<Integer> counted =
                 touched.stream().map(z -> grades.getOrDefault(z, 0) - below).toList();
         double mean = counted.stream().mapToInt(Integer::intValue).average().orElse(0);
-        String found = "%s %s on %d of %d zones: %s."
+        String found = "%s of grade %s on %d of %d zones: %s."
                 .formatted(
                         scale.label(),
                         n(Axis.tenth(mean + below)),

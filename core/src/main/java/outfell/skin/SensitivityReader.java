@@ -66,19 +66,23 @@ final class SensitivityReader {
                 Optional.of(score),
                 override || band == SensitivityBand.SENSITIVE,
                 asked == all ? Confidence.HIGH : Confidence.MEDIUM,
-                because(reading, "score %s, sensitive from %s".formatted(n(score), n(SENSITIVE)), override));
+                because(reading, "score %s of 100, sensitive from %s".formatted(n(score), n(SENSITIVE)), override));
     }
 
     private static Because because(SkinReading reading, String end, boolean override) {
         List<String> facts = new ArrayList<>();
-        reading.worstGrade(Sign.STING).ifPresent(g -> facts.add("sting " + g));
-        reading.worstGrade(Sign.REDNESS).ifPresent(g -> facts.add("redness " + g));
-        reading.history().flush().ifPresent(f -> facts.add("flushing " + f));
+        List<String> graded = new ArrayList<>();
+        reading.worstGrade(Sign.STING).ifPresent(g -> graded.add("sting " + g));
+        reading.worstGrade(Sign.REDNESS).ifPresent(g -> graded.add("redness " + g));
+        reading.history().flush().ifPresent(f -> graded.add("flushing " + f));
+        if (!graded.isEmpty()) {
+            facts.add(SkinReader.ofFour(graded));
+        }
         reading.history()
                 .reactions()
                 .ifPresent(r -> facts.add(r == 1 ? "1 reaction this year" : r + " reactions this year"));
         String found = facts.isEmpty() ? "Nothing asked yet" : StringUtils.capitalize(String.join(", ", facts));
-        String treat = " A sting of %d or redness of %d is treated as sensitive until shown otherwise."
+        String treat = " A sting of %d or redness of %d, of 4, is treated as sensitive until shown otherwise."
                 .formatted(LASTING_STING, STRONG_REDNESS);
         return (override ? TREATED : POINTS).because("%s: %s.%s".formatted(found, end, override ? treat : ""));
     }

@@ -160,6 +160,11 @@ public final class SkinReader {
         return x == Math.rint(x) ? "%.0f".formatted(x) : String.format(Locale.ROOT, "%.1f", x);
     }
 
+    /** Grades with what they are of: "sting 2", "sting 2, redness 1, each", of 4. */
+    static String ofFour(List<String> grades) {
+        return String.join(", ", grades) + (grades.size() == 1 ? " of 4" : ", each of 4");
+    }
+
     static String zoneList(Iterable<Zone> zones) {
         Set<String> words = new LinkedHashSet<>();
         zones.forEach(z -> words.add(z.words()));

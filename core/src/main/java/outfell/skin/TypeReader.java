@@ -46,9 +46,9 @@ final class TypeReader {
         boolean combination = apart >= PARTED && bandT != bandU;
         Band overall = Band.of(Axis.tenth((t + u) / 2));
         String sentence = combination
-                ? "T-zone oil %s against %s on the cheeks: %s apart, and %s make two bands."
+                ? "T-zone oil %s of 100 against %s on the cheeks: %s apart, and %s make two bands."
                         .formatted(n(t), n(u), n(apart), n(PARTED))
-                : "Oil %s on the T-zone and %s on the cheeks: under %s is dry, over %s oily."
+                : "Oil %s of 100 on the T-zone and %s on the cheeks: under %s is dry, over %s oily."
                         .formatted(n(t), n(u), n(Band.DRY_UNDER), n(Band.OILY_OVER));
         return new TypeVerdict.Told(
                 bandT,
@@ -123,11 +123,11 @@ final class TypeReader {
 
     private static String zoneSentence(SkinReading reading, Zone zone, Axis.Point point) {
         List<String> facts = new ArrayList<>();
-        reading.grade(zone, Sign.SHINE).ifPresent(g -> facts.add("shine " + g));
+        reading.grade(zone, Sign.SHINE).ifPresent(g -> facts.add("shine " + g + " of 4"));
         reading.measured(zone, ProbeReading.Quantity.SEBUM)
                 .filter(p -> reading.weight(p) > 0)
                 .ifPresent(p -> facts.add("sebum %s µg/cm²".formatted(n(p.median()))));
-        return "%s on the %s puts oil at %s."
+        return "%s on the %s puts oil at %s of 100."
                 .formatted(
                         StringUtils.capitalize(String.join(" and ", facts)),
                         zone.words(),

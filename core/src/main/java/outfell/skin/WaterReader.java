@@ -58,7 +58,7 @@ final class WaterReader {
         for (Sign sign : List.of(Sign.TIGHTNESS, Sign.FLAKING, Sign.DEHYDRATION_LINES)) {
             reading.worst(sign)
                     .filter(e -> e.getValue() > 0)
-                    .ifPresent(e -> facts.add("%s %d on the %s"
+                    .ifPresent(e -> facts.add("%s %d of 4 on the %s"
                             .formatted(
                                     Signs.of(sign).label().toLowerCase(Locale.ROOT),
                                     e.getValue(),

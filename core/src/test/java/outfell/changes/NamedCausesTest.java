@@ -101,20 +101,20 @@ class NamedCausesTest {
                         .of(Part.EVENING, What.REPLACED, "Plain cream, glycerin 10 %", "Rich cream for cold weather")
                         .by(
                                 Cause.AIR,
-                                "The skin asks for grade 6.5; rooms at 33 % and dryness 44 make it one richer: 7.5."),
+                                "The skin asks for texture 6.5; rooms at 33 % and dryness 44 of 100 make it one richer: 7.5."),
                 pair("an oil leaves in the heat", abroad, abroad.in(Month.JANUARY))
                         .of(Part.EVENING, What.TAKEN_OUT, "Face oil, squalane", "")
-                        .by(Cause.AIR, "Heat 80: from 50 on no oil is asked for."),
+                        .by(Cause.AIR, "Heat 80 of 100: from 50 on no oil is asked for."),
                 pair("an acid may be begun in November", lined(Month.JULY), lined)
                         .of(Part.EVENING, What.PUT_IN, "", "Glycolic fluid 8 %")
                         .by(Cause.AIR, "UV 1: an acid may be begun."),
                 pair("the July sunscreen takes the money of the acid", thrifty, thrifty.in(Month.JULY))
                         .of(Part.EVENING, What.TAKEN_OUT, "Salicylic fluid 2 %", "")
                         .by(Cause.MONEY, "UV 6 asks for SPF 50.")
-                        .since("The budget of 26 no longer holds it."),
+                        .since("The budget of €26 no longer holds it."),
                 pair("less money", oily, oily.living(EASY.withBudget(15)))
                         .of(Part.EVENING, What.TAKEN_OUT, "Niacinamide serum 5 %", "")
-                        .by(Cause.MONEY, "The budget is 15 a month; before, it had none."),
+                        .by(Cause.MONEY, "The budget is €15 a month; before, it had none."),
                 pair("a short evening", oily, oily.living(EASY.withMinutes(Part.EVENING, 6)))
                         .of(Part.EVENING, What.TAKEN_OUT, "Niacinamide serum 5 %", "")
                         .by(Cause.MINUTES, "The evening has 6 minutes; it had 30."),

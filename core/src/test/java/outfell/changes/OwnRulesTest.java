@@ -26,7 +26,8 @@ class OwnRulesTest {
     private static final House OWN = new House(
             ProbeBands.SHIPPED.with(ProbeBands.Band.SEBUM_U, new ProbeBands.Bounds(60, 120)),
             Yardstick.with(Map.of("newcomers", 1.0, "evidence-b", 0.2)),
-            Conflicts.following(Set.of(Conflicts.debated().getFirst().id())));
+            Conflicts.following(Set.of(Conflicts.debated().getFirst().id())),
+            House.SHIPPED.currency());
 
     private static Consultation of(int seed, House house) {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);

@@ -91,7 +91,10 @@ class HouseMethodTest {
                 PLAIN.standing(),
                 PLAIN.patches(),
                 new Consultation.House(
-                        PLAIN.house().bands(), frugal, PLAIN.house().conflicts()));
+                        PLAIN.house().bands(),
+                        frugal,
+                        PLAIN.house().conflicts(),
+                        PLAIN.house().currency()));
         assertThat(plan(c).steps().count()).isLessThan(plan(PLAIN).steps().count());
         assertThat(Yardstick.settings())
                 .hasSizeGreaterThan(20)

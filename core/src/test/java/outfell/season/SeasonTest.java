@@ -195,7 +195,7 @@ class SeasonTest {
         assertThat(ask(DRY, air(0, 49.9, 2)).oil().yes()).isTrue();
         assertThat(ask(DRY, air(0, 50, 2)).oil().yes()).isFalse();
         assertThat(ask(DRY, air(0, 50, 2)).oil().because().sentence())
-                .isEqualTo("Heat 50: from 50 on no oil is asked for.");
+                .isEqualTo("Heat 50 of 100: from 50 on no oil is asked for.");
         assertThat(ask(NORMAL, air(0, 0, 2)).oil().yes()).isFalse();
         assertThat(ask(NORMAL, air(0, 0, 2)).oil().because().sentence()).contains("enough of its own");
     }
@@ -259,28 +259,28 @@ class SeasonTest {
     @Test
     void the_cream_says_what_made_it_so() {
         assertThat(sentence(NORMAL, air(0, 0, 2)))
-                .isEqualTo("The skin asks for grade 5.5; rooms at 45 % and heat 0 leave it there.");
+                .isEqualTo("The skin asks for texture 5.5; rooms at 45 % and heat 0 of 100 leave it there.");
         assertThat(sentence(NORMAL, air(35, 0, 2)))
-                .isEqualTo("The skin asks for grade 5.5; rooms at 45 % and dryness 35 make it one richer: 6.5.");
+                .isEqualTo("The skin asks for texture 5.5; rooms at 45 % and dryness 35 of 100 make it one richer: 6.5.");
         assertThat(sentence(NORMAL, air(0, 50, 2)))
-                .isEqualTo("The skin asks for grade 5.5; heat 50 makes it one lighter: 4.5.");
+                .isEqualTo("The skin asks for texture 5.5; heat 50 of 100 makes it one lighter: 4.5.");
         assertThat(sentence(OILY, air(0, 75, 2)))
-                .isEqualTo("The skin asks for grade 4.5; heat 75 makes it two lighter: 3.");
+                .isEqualTo("The skin asks for texture 4.5; heat 75 of 100 makes it two lighter: 3.");
         assertThat(sentence(STRAINED, air(0, 0, 2)))
-                .isEqualTo("The skin asks for grade 5.5; a strained barrier makes it one richer: 6.5.");
+                .isEqualTo("The skin asks for texture 5.5; a strained barrier makes it one richer: 6.5.");
         assertThat(sentence(STRAINED, air(35, 0, 2)))
                 .isEqualTo(
-                        "The skin asks for grade 5.5; rooms at 45 % and dryness 35 make it one richer, a strained barrier makes it one richer: 7.5.");
+                        "The skin asks for texture 5.5; rooms at 45 % and dryness 35 of 100 make it one richer, a strained barrier makes it one richer: 7.5.");
         assertThat(ask(NORMAL, air(0, 25, 2), true, 2, List.of())
                         .moisturiser()
                         .because()
                         .sentence())
                 .isEqualTo(
-                        "The skin asks for grade 5.5; heat 25 makes it one lighter: 4.5, sooner since it swings with the season.");
+                        "The skin asks for texture 5.5; heat 25 of 100 makes it one lighter: 4.5, sooner since it swings with the season.");
         assertThat(ask(NORMAL, air(0, 0, 2)).moisturiserByDay().because().sentence())
-                .isEqualTo("Under the sunscreen grade 5.5 is enough.");
+                .isEqualTo("Under the sunscreen texture 5.5 is enough.");
         assertThat(ask(NORMAL, air(0, 50, 2)).moisturiserByDay().because().sentence())
-                .isEqualTo("Under the sunscreen grade 4.5 is enough, lighter for heat 50.");
+                .isEqualTo("Under the sunscreen texture 4.5 is enough, lighter for heat 50 of 100.");
         assertThat(ask(BROKEN, air(0, 0, 2)).moisturiserByDay().grade())
                 .isEqualTo(BROKEN.barrier().calmReset() ? 7 : 5.5);
     }

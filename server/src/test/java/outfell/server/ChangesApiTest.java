@@ -71,7 +71,7 @@ class ChangesApiTest extends OverHttp {
                     assertThat(c.at("/kind").asString()).isEqualTo("SERUM");
                     assertThat(c.at("/cause").asString()).isEqualTo("MONEY");
                     assertThat(c.at("/because/0/sentence").asString()).isEqualTo("UV 6 asks for SPF 50.");
-                    assertThat(c.at("/limit/sentence").asString()).isEqualTo("The budget of 30 no longer holds it.");
+                    assertThat(c.at("/limit/sentence").asString()).isEqualTo("The budget of €30 no longer holds it.");
                 });
         assertThat(get("/api/visits/" + visit + "/plan/changes?month=" + own).body())
                 .isEmpty();

@@ -38,7 +38,8 @@ public class OwnRules {
     }
 
     public List<OwnRuleView> view() {
-        Consultation.House house = new Consultation.House(bands.current(), yardsticks.current(), schools.current());
+        Consultation.House house = new Consultation.House(
+                bands.current(), yardsticks.current(), schools.current(), Consultation.House.SHIPPED.currency());
         return OwnRule.between(Consultation.House.SHIPPED, house).stream()
                 .map(rule -> {
                     Optional<Signed> signed = rule.because().rule().flatMap(this::signed);

@@ -54,6 +54,7 @@ import outfell.server.plan.VerdictView;
 import outfell.server.practice.Bands;
 import outfell.server.practice.FollowedSchools;
 import outfell.server.practice.HouseMethods;
+import outfell.server.practice.Settings;
 import outfell.server.practice.Yardsticks;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
@@ -94,6 +95,7 @@ public class Visits {
     private final Bands bands;
     private final HouseMethods methods;
     private final Yardsticks yardsticks;
+    private final Settings settings;
     private final FollowedSchools schools;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
@@ -110,6 +112,7 @@ public class Visits {
             Bands bands,
             HouseMethods methods,
             Yardsticks yardsticks,
+            Settings settings,
             FollowedSchools schools,
             JsonMapper json,
             ApplicationEventPublisher events,
@@ -124,6 +127,7 @@ public class Visits {
         this.bands = bands;
         this.methods = methods;
         this.yardsticks = yardsticks;
+        this.settings = settings;
         this.schools = schools;
         this.json = json;
         this.events = events;
@@ -481,7 +485,7 @@ public class Visits {
                 v.month(),
                 Cases.byHand(v.pins(), v.takenOut(), v.steps()),
                 patches.of(v.client()),
-                new Consultation.House(bands.current(), yardsticks.current(), schools.current()));
+                new Consultation.House(bands.current(), yardsticks.current(), schools.current(), settings.currency()));
     }
 
     /** What stands until it is asked again; a wait that has run out and a release for one visit do not come along. */
