@@ -150,6 +150,16 @@ public final class RulesSeen {
                         .with(Sign.STING, 1, 1, 1, 1, 1)
                         .history(1, 1)
                         .reading());
+        all.put(
+                "broken",
+                Faces.face()
+                        .with(Sign.SHINE, 0, 0, 0, 0, 0)
+                        .with(Sign.TIGHTNESS, 3, 2, 2, 3, 3)
+                        .with(Sign.FLAKING, 2, 2, 2, 2, 2)
+                        .with(Sign.REDNESS, 2, 2, 2, 2, 2)
+                        .with(Sign.STING, 2, 2, 2, 2, 2)
+                        .history(2, 3)
+                        .reading());
         return all;
     }
 

@@ -261,7 +261,8 @@ class SeasonTest {
         assertThat(sentence(NORMAL, air(0, 0, 2)))
                 .isEqualTo("The skin asks for texture 5.5; rooms at 45 % and heat 0 of 100 leave it there.");
         assertThat(sentence(NORMAL, air(35, 0, 2)))
-                .isEqualTo("The skin asks for texture 5.5; rooms at 45 % and dryness 35 of 100 make it one richer: 6.5.");
+                .isEqualTo(
+                        "The skin asks for texture 5.5; rooms at 45 % and dryness 35 of 100 make it one richer: 6.5.");
         assertThat(sentence(NORMAL, air(0, 50, 2)))
                 .isEqualTo("The skin asks for texture 5.5; heat 50 of 100 makes it one lighter: 4.5.");
         assertThat(sentence(OILY, air(0, 75, 2)))
