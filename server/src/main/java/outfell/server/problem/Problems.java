@@ -30,6 +30,7 @@ import org.springframework.web.method.annotation.MethodArgumentTypeMismatchExcep
 import org.springframework.web.servlet.NoHandlerFoundException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
+import org.springframework.web.util.DisconnectedClientHelper;
 import outfell.consultation.Patience;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
@@ -155,7 +156,12 @@ public class Problems extends ResponseEntityExceptionHandler {
 
     /** What nobody foresaw: said plainly, logged by kind only, so that no client's words reach the log. */
     @ExceptionHandler
+    @Nullable
     ProblemDetail unforeseen(Exception fault) {
+        if (DisconnectedClientHelper.isClientDisconnectedException(fault)) {
+            // who closed the page while it was sent needs no answer, and nothing failed
+            return null;
+        }
         LOG.error(
                 "Unforeseen {} at {}",
                 fault.getClass().getName(),
