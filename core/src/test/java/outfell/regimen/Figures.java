@@ -43,7 +43,7 @@ final class Figures {
             Map.entry("load.yaml", List.of("load")),
             Map.entry("amounts.yaml", List.of("amounts", "weighing")),
             Map.entry("balance.yaml", List.of("balance")),
-            Map.entry("skin.yaml", List.of("skin", "sun")),
+            Map.entry("skin.yaml", List.of("skin", "sun", "skin-states", "skin-said")),
             Map.entry("probe.yaml", List.of("probe", "skin")),
             Map.entry("phototypes.yaml", List.of("sun")),
             Map.entry("benefits.yaml", List.of("benefits", "weighing")),

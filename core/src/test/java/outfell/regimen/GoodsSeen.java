@@ -44,6 +44,7 @@ import outfell.skin.ProbeConditions;
 import outfell.skin.ProbeReading.Quantity;
 import outfell.skin.Sign;
 import outfell.skin.SkinReader;
+import outfell.skin.SkinSaidTest;
 import outfell.skin.SkinVerdict;
 import outfell.skin.Zone;
 import outfell.supply.Supply;
@@ -65,6 +66,8 @@ final class GoodsSeen {
         all.put("medicines", () -> turns(medicines()));
         all.put("probe", () -> turns(probe()));
         all.put("sun", GoodsSeen::sun);
+        all.put("skin-said", SkinSaidTest::faces);
+        all.put("skin-states", SkinSaidTest::states);
     }
 
     /** Along a line of values only where what is said turns: that is what a reader looks for. */

@@ -22,7 +22,7 @@ import outfell.skin.ProbeReading.Quantity;
  * What is read off faces, whole and word for word, as it was read and agreed; and the states along grids of grades, so that
  * every bound is met. -Doutfell.update=true writes both anew, to be read as a diff.
  */
-class SkinSaidTest {
+public class SkinSaidTest {
     private static final Path FOLDER = Path.of("src/test/resources/rules");
 
     @Test
@@ -44,7 +44,7 @@ class SkinSaidTest {
                 .isEqualTo(Files.readString(file).lines().toList());
     }
 
-    private static String faces() {
+    public static String faces() {
         StringBuilder text = new StringBuilder();
         for (int seed = 0; seed < 20; seed++) {
             text.append("## face ").append(seed).append('\n');
@@ -161,7 +161,7 @@ class SkinSaidTest {
     }
 
     /** Grades of two signs along two axes, the state of each pair by its first letters. */
-    private static String states() {
+    public static String states() {
         StringBuilder text = new StringBuilder();
         for (int lines = 0; lines < 5; lines++) {
             for (int tightness = 0; tightness < 5; tightness++) {
