@@ -64,7 +64,7 @@ const typedFrom = ({ details, version }: House): Typed => ({
 function DetailsForm({ house }: { house: House }) {
   const queries = useQueryClient()
   const [who] = useWho()
-  const form = useKeptForm<Typed>('house', '', typedFrom(house))
+  const form = useKeptForm<Typed>('house', '', typedFrom(house), '', ['version'])
   const { now, begun } = form
   const put = (t: Typed) => {
     const { version, name, address, telephone, hours, ...formats } = t

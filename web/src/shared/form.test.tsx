@@ -10,8 +10,16 @@ import { rereadTyped, typed } from './typed'
 type Pack = { name: string; size: string; kind: string }
 const EMPTY: Pack = { name: '', size: '', kind: 'a' }
 
-function Form({ send, of = 'one' }: { send: (typed: Pack) => Promise<unknown>; of?: string }) {
-  const form = useKeptForm<Pack>('pack', of, EMPTY, '/product')
+function Form({
+  send,
+  of = 'one',
+  start = EMPTY,
+}: {
+  send: (typed: Pack) => Promise<unknown>
+  of?: string
+  start?: Pack
+}) {
+  const form = useKeptForm<Pack>('pack', of, start, '/product')
   return (
     <form
       aria-label="pack"
@@ -120,4 +128,14 @@ test('nothing is sent with a number that is none; half of one is no mistake whil
   await userEvent.click(screen.getByText('Send'))
   expect(screen.getByText('A number is needed.')).toBeVisible()
   expect(send).not.toHaveBeenCalled()
+})
+
+test('what somebody else changed meanwhile stands where nothing was typed here', async () => {
+  const send = vi.fn(() => Promise.resolve())
+  const { rerender } = render(<Form send={send} start={{ name: 'Kelp', size: '5', kind: 'a' }} />)
+  rerender(<Form send={send} start={{ name: 'Kelp', size: '7', kind: 'a' }} />)
+  await userEvent.type(screen.getByLabelText('Name'), ' wash')
+  expect(typed('pack', 'one')).toEqual({ name: 'Kelp wash' })
+  await userEvent.click(screen.getByText('Send'))
+  expect(send).toHaveBeenCalledWith({ name: 'Kelp wash', size: '7', kind: 'a' })
 })

@@ -1,16 +1,9 @@
 import { useState, type FormEvent } from 'react'
-import {
-  useForm,
-  useWatch,
-  type DefaultValues,
-  type FieldValues,
-  type Path,
-  type PathValue,
-} from 'react-hook-form'
+import { useForm, type DefaultValues, type FieldValues, type Path, type PathValue } from 'react-hook-form'
 import { Refused } from '../api/client'
 import { say } from '../words/say'
 import { notANumber } from './numbers'
-import { useTyped } from './typed'
+import { typed, useTyped } from './typed'
 
 /**
  * One way for every form outside of a visit: each letter is kept on this machine until it is taken or left, a refusal
@@ -19,14 +12,22 @@ import { useTyped } from './typed'
  * @param form which form, such as "label"
  * @param of what it is about: a client, a product; '' when there is only one
  * @param start what stands there before anything is typed
+ * @param held fields that are kept as they stood when the typing began, such as the version that it was typed over
  * @param at where its fields lie in what is sent: "/product" for "/product/name"
  */
-export function useKeptForm<T extends FieldValues>(form: string, of: string, start: T, at = '') {
+export function useKeptForm<T extends FieldValues>(
+  form: string,
+  of: string,
+  start: T,
+  at = '',
+  held: string[] = [],
+) {
   const [kept, keep, forget] = useTyped<Partial<T>>(form, of)
   const [fault, setFault] = useState<Error | null>(null)
-  const { control, setValue, getValues, setError, clearErrors, register, reset, handleSubmit, formState } =
-    useForm<T>({ defaultValues: { ...start, ...kept } as DefaultValues<T> })
-  const now = { ...start, ...useWatch({ control }) } as T
+  const { setValue, getValues, setError, clearErrors, register, reset, handleSubmit, formState } = useForm<T>(
+    { defaultValues: { ...start, ...kept } as DefaultValues<T> },
+  )
+  const now: T = { ...start, ...kept }
   const errorOf = (name: keyof T & string) => formState.errors[name]?.message as string | undefined
 
   function put(part: Partial<T>) {
@@ -34,8 +35,13 @@ export function useKeptForm<T extends FieldValues>(form: string, of: string, sta
       setValue(name, value)
       clearErrors(name)
     }
-    const changed = Object.entries(getValues()).filter(([name, value]) => value !== start[name])
-    if (changed.length > 0) keep(Object.fromEntries(changed) as Partial<T>)
+    // of what nobody has typed here the newest stands, though somebody else has changed it meanwhile
+    const all = { ...kept, ...part }
+    const changed = Object.entries(all).filter(
+      ([name, value]) => value !== start[name] && !held.includes(name),
+    )
+    for (const name of held) changed.push([name, all[name] ?? start[name]])
+    if (changed.length > held.length) keep(Object.fromEntries(changed) as Partial<T>)
     else forget()
   }
 
@@ -78,9 +84,9 @@ export function useKeptForm<T extends FieldValues>(form: string, of: string, sta
   /** Does something with what stands there; a refusal is told, and what is typed stays. */
   const submit = (act: (typed: T) => Promise<unknown>) => (event?: FormEvent) => {
     setFault(null)
-    void handleSubmit(async (typed) => {
+    void handleSubmit(async () => {
       try {
-        await act(typed)
+        await act({ ...start, ...typed<Partial<T>>(form, of) })
       } catch (failure) {
         const error = failure instanceof Error ? failure : new Error(say('shared.thisCouldNotBeDone'))
         if (!placed(error)) setFault(error)

@@ -186,6 +186,13 @@ describe('two windows', () => {
     expect(after.base.version).toBe(4)
   })
 
+  test('what is all saved is shown as the server tells it, a backup that was put back too', () => {
+    const saved = run(begun(visit((v) => (v.intake.note = 'newer'), 7)))
+    const after = resumed(JSON.parse(JSON.stringify(toKeep(saved))), visit())
+    expect(after.document.intake.note).toBe('hello')
+    expect(after.saving.state).toBe('saved')
+  })
+
   test('nothing is called saved between a change and its saving', () => {
     const changed = next(begun(visit()), edit(note('a')))
     expect(changed.saving.state).toBe('saving')

@@ -254,7 +254,8 @@ export function resumed(kept: Kept | undefined, visit: Visit): Work {
   if (!kept || !isKept(kept)) return now
   const work: Work = { ...now, ...kept, unanswered: kept.unanswered ?? [], sending: null }
   // what this browser fetched before it saved is shown until it is fetched anew: it is older, and nobody else's
-  if (kept.base.version >= visit.version) {
+  // (what is all saved is shown as the server tells it: an older one may be a backup that was put back)
+  if (kept.base.version === visit.version || (kept.base.version > visit.version && isDirty(work))) {
     return { ...work, saving: { state: isDirty(work) ? 'saving' : 'saved' } }
   }
   return met(work, documentOfVisit(visit))

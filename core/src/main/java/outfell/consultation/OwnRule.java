@@ -36,11 +36,11 @@ public record OwnRule(Because because, UnaryOperator<House> back) {
                                 .withSentence("%s turns at %s and %s %s, in place of %s and %s."
                                         .formatted(
                                                 row.label(),
-                                                n(is.low()),
-                                                n(is.high()),
+                                                Yardstick.plain(is.low()),
+                                                Yardstick.plain(is.high()),
                                                 row.unit(),
-                                                n(was.low()),
-                                                n(was.high()))),
+                                                Yardstick.plain(was.low()),
+                                                Yardstick.plain(was.high()))),
                         h -> new House(h.bands().with(row.band(), was), h.yardstick(), h.conflicts(), h.currency())));
             }
         }
@@ -54,7 +54,10 @@ public record OwnRule(Because because, UnaryOperator<House> back) {
                 all.add(new OwnRule(
                         setting.because()
                                 .withSentence("%s: %s, in place of %s."
-                                        .formatted(StringUtils.capitalize(setting.words()), n(is), n(was))),
+                                        .formatted(
+                                                StringUtils.capitalize(setting.words()),
+                                                Yardstick.plain(is),
+                                                Yardstick.plain(was))),
                         h -> new House(h.bands(), h.yardstick().with(setting, was), h.conflicts(), h.currency())));
             }
         }
@@ -74,9 +77,5 @@ public record OwnRule(Because because, UnaryOperator<House> back) {
                         h -> new House(h.bands(), h.yardstick(), h.conflicts().with(id, was), h.currency())));
             }
         }
-    }
-
-    private static String n(double x) {
-        return x == Math.rint(x) ? "%.0f".formatted(x) : String.valueOf(x);
     }
 }

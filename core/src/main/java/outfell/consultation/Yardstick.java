@@ -152,7 +152,7 @@ public record Yardstick(
         }
     }
 
-    private static String plain(double value) {
+    static String plain(double value) {
         return value == Math.rint(value) ? "%.0f".formatted(value) : String.valueOf(value);
     }
 

@@ -2,13 +2,16 @@ package outfell.server.practice;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDateTime;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import outfell.consultation.Consultation;
 import outfell.consultation.OwnRule;
+import outfell.consultation.Yardstick;
 import outfell.knowledge.Because;
 
 /** The rules that the practice has otherwise than they ship, and who made them so. */
@@ -40,35 +43,36 @@ public class OwnRules {
     public List<OwnRuleView> view() {
         Consultation.House house = new Consultation.House(
                 bands.current(), yardsticks.current(), schools.current(), Consultation.House.SHIPPED.currency());
-        return OwnRule.between(Consultation.House.SHIPPED, house).stream()
+        List<OwnRule> own = OwnRule.between(Consultation.House.SHIPPED, house);
+        Map<String, Signed> signed = own.isEmpty() ? Map.of() : signed();
+        return own.stream()
                 .map(rule -> {
-                    Optional<Signed> signed = rule.because().rule().flatMap(this::signed);
-                    return new OwnRuleView(
-                            rule.because(),
-                            signed.map(Signed::by).orElse(null),
-                            signed.map(Signed::at).orElse(null));
+                    Signed by = rule.because().rule().map(signed::get).orElse(null);
+                    return new OwnRuleView(rule.because(), by == null ? null : by.by(), by == null ? null : by.at());
                 })
                 .toList();
     }
 
-    /** @param place of a row, as its reason names it */
-    private Optional<Signed> signed(String place) {
-        String id = place.substring(place.lastIndexOf('/') + 1);
-        return bands.view().stream()
-                .filter(b -> b.because().rule().filter(place::equals).isPresent())
-                .flatMap(b -> b.changes().stream())
-                .findFirst()
-                .map(c -> new Signed(c.by(), c.at()))
-                .or(() -> yardsticks.view().stream()
-                        .filter(y -> place.startsWith("yardstick.yaml/") && y.id().equals(id))
-                        .flatMap(y -> y.changes().stream())
+    /** Who last set what, by the place of its row. */
+    private Map<String, Signed> signed() {
+        Map<String, Signed> all = new HashMap<>();
+        bands.view()
+                .forEach(b -> b.changes().stream()
                         .findFirst()
-                        .map(c -> new Signed(c.by(), c.at())))
-                .or(() -> schools.view().stream()
-                        .filter(d -> d.because().rule().filter(place::equals).isPresent())
-                        .flatMap(d -> d.by() == null || d.at() == null
-                                ? Stream.empty()
-                                : Stream.of(new Signed(d.by(), d.at())))
-                        .findFirst());
+                        .ifPresent(c -> b.because().rule().ifPresent(at -> all.put(at, new Signed(c.by(), c.at())))));
+        Map<String, Yardsticks.YardstickView> set =
+                yardsticks.view().stream().collect(Collectors.toMap(Yardsticks.YardstickView::id, y -> y));
+        for (Yardstick.Setting setting : Yardstick.settings()) {
+            Objects.requireNonNull(set.get(setting.id())).changes().stream()
+                    .findFirst()
+                    .ifPresent(c -> setting.because().rule().ifPresent(at -> all.put(at, new Signed(c.by(), c.at()))));
+        }
+        for (FollowedSchools.DebatedView d : schools.view()) {
+            if (d.by() != null && d.at() != null) {
+                Signed by = new Signed(d.by(), d.at());
+                d.because().rule().ifPresent(at -> all.put(at, by));
+            }
+        }
+        return all;
     }
 }
