@@ -36,7 +36,7 @@ export function useKeptForm<T extends FieldValues>(
       clearErrors(name)
     }
     // of what nobody has typed here the newest stands, though somebody else has changed it meanwhile
-    const all = { ...kept, ...part }
+    const all = { ...typed<Partial<T>>(form, of), ...part }
     const changed = Object.entries(all).filter(
       ([name, value]) => value !== start[name] && !held.includes(name),
     )
