@@ -106,9 +106,7 @@ final class HoldsBack {
                 "the evening’s %d minutes hold it back"
                         .formatted(consultation.life().eveningMinutes());
             case MORNING_STEPS, EVENING_STEPS -> steps();
-            case NEWCOMERS ->
-                "%d new things with an active are enough at once, so that a reaction has few suspects"
-                        .formatted(consultation.house().yardstick().newcomers());
+            case NEWCOMERS -> newcomers(consultation.house().yardstick().newcomers());
             case BEGINNERS -> "one new strong thing at a time, so that a reaction has one suspect";
             case STRONG ->
                 "%s has %d strong active%s"
@@ -116,11 +114,22 @@ final class HoldsBack {
                                 consultation.method().name(),
                                 consultation.method().strongActives(),
                                 consultation.method().strongActives() == 1 ? "" : "s");
-            case EXFOLIATIONS ->
-                "the method’s %d exfoliations a week are used up"
-                        .formatted(consultation.method().exfoliationsAWeek());
+            case EXFOLIATIONS -> exfoliations(consultation.method().exfoliationsAWeek());
             case NIGHTS, LOAD -> "this skin bears no more strong work in a week";
         };
+    }
+
+    private static String newcomers(int atOnce) {
+        return atOnce == 1
+                ? "one new thing with an active is enough at once, so that a reaction has one suspect"
+                : "%d new things with an active are enough at once, so that a reaction has few suspects"
+                        .formatted(atOnce);
+    }
+
+    private static String exfoliations(int aWeek) {
+        return aWeek == 1
+                ? "the method’s one exfoliation a week is used up"
+                : "the method’s %d exfoliations a week are used up".formatted(aWeek);
     }
 
     private String steps() {
