@@ -44,14 +44,19 @@ public final class Allowance {
             case MORNING_STEPS -> Limit.in(Part.MORNING.ordinal(), steps);
             case EVENING_STEPS -> Limit.in(Part.EVENING.ordinal(), steps);
             case MONEY -> Limit.of(Sums.PER_THING, consultation.life().budget().orElse(Double.POSITIVE_INFINITY));
-            case NIGHTS -> Limit.of(Sums.ADDED, 7 - tolerance.rest() - prescribedNights());
-            case LOAD -> Limit.of(Sums.ADDED, tolerance.cap() - prescribedLoad());
+            case NIGHTS -> left(7 - tolerance.rest() - prescribedNights());
+            case LOAD -> left(tolerance.cap() - prescribedLoad());
             case EXFOLIATIONS -> Limit.of(Sums.ADDED, consultation.method().exfoliationsAWeek());
             case STRONG -> Limit.of(Sums.ADDED, consultation.method().strongActives());
             case BEGINNERS -> Limit.of(Sums.ONCE_A_THING, Math.max(1, pinnedBeginners(slots)));
             case NEWCOMERS ->
                 Limit.of(Sums.ONCE_A_THING, consultation.house().yardstick().newcomers());
         };
+    }
+
+    /** A prescription that takes more than the skin bears leaves nothing; it does not ask the others to give back. */
+    private static Limit left(double most) {
+        return Limit.of(Sums.ADDED, Math.max(0, most));
     }
 
     /** What a prescriber has begun counts for nobody else. */
@@ -109,7 +114,7 @@ public final class Allowance {
                     case NIGHTS ->
                         Because.house(
                                 "What is put in by hand asks for %.0f nights of strong work; this skin bears %.0f."
-                                        .formatted(takes, Math.max(0, had)));
+                                        .formatted(takes, had));
                     case STRONG, BEGINNERS, NEWCOMERS -> null;
                 });
     }
@@ -118,16 +123,24 @@ public final class Allowance {
         return (of == Scarcity.MORNING_MINUTES || of == Scarcity.MORNING_STEPS ? Part.MORNING : Part.EVENING).words();
     }
 
-    private static Because worn(Scarcity of, List<Slot> slots, double had, double takes) {
+    private Because worn(Scarcity of, List<Slot> slots, double had, double takes) {
         double pinned = pinned(slots).mapToDouble(c -> c.takes(of)).sum();
         if (of == Scarcity.EXFOLIATIONS && pinned > had) {
             return Because.custom(
                     "What is put in by hand exfoliates %.0f times a week in all; the method's total is %.0f, over all products."
                             .formatted(pinned, had));
         }
+        if (of == Scarcity.LOAD && pinned > had) {
+            return Because.house("What is put in by hand asks for %.0f points of strong work a week; %s."
+                    .formatted(
+                            pinned,
+                            prescribedLoad() == 0
+                                    ? "this skin bears %.0f".formatted(had)
+                                    : "beside the prescription this skin bears %.0f".formatted(had)));
+        }
         return Because.house(
                 "What is needed takes more off the skin than the week's total allows (%.1f of %.1f): look for a milder wash."
-                        .formatted(takes, Math.max(0, had)));
+                        .formatted(takes, had));
     }
 
     private static Stream<Candidate> pinned(List<Slot> slots) {

@@ -41,7 +41,7 @@ public final class Suits {
 
     /** Which skins a rule speaks of. */
     private enum Skin {
-        /** Every skin but one that is oily and tolerant, holds water and does not feel tight. */
+        /** Every skin but one that is tolerant, oily, holds water and does not feel tight. */
         NOT_OILY_AND_TOLERANT,
         SENSITIVE,
         ANY

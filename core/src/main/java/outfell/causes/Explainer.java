@@ -179,8 +179,10 @@ public final class Explainer {
         return service.served(forbidden);
     }
 
-    public List<Because> notices() {
-        return Stream.concat(service.askedFor().stream(), open().stream()).toList();
+    /** @param forbidden why a product may not be used at all */
+    public List<Because> notices(Function<Product, Optional<Because>> forbidden) {
+        return Stream.concat(service.askedFor(forbidden).stream(), open().stream())
+                .toList();
     }
 
     private List<Because> open() {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import org.apache.commons.lang3.StringUtils;
 import outfell.aims.Benefits;
 import outfell.aims.Candidate;
 import outfell.aims.Place;
@@ -173,8 +174,12 @@ final class Service {
         return new Told(cause, because.withSentence("%s would help, but: %s".formatted(p.name(), because.sentence())));
     }
 
-    /** What the method asks for and does not get, with the limit that holds it back. */
-    List<Because> askedFor() {
+    /**
+     * What the method asks for and does not get, with the limit that holds it back, or what keeps the nearest thing out.
+     *
+     * @param forbidden why a product may not be used at all
+     */
+    List<Because> askedFor(Function<Product, Optional<Because>> forbidden) {
         List<Because> all = new ArrayList<>();
         Set<String> said = new LinkedHashSet<>();
         for (Place place : places.places()) {
@@ -189,7 +194,7 @@ final class Service {
                                 && s.kind() == place.kind()
                                 && !s.candidates().isEmpty());
                 String why = !open
-                        ? "nothing on the shelf or in the catalogue that suits may stand there"
+                        ? noneMay(place, forbidden)
                         : limits().heldBack(
                                         found.chosen(),
                                         x -> x.product().kind() == place.kind(),
@@ -208,6 +213,23 @@ final class Service {
             }
         }
         return all;
+    }
+
+    /** Where nothing of a kind may stand: what keeps out the first that is not forbidden altogether. */
+    private String noneMay(Place place, Function<Product, Optional<Because>> forbidden) {
+        return consultation.products().stream()
+                .filter(p -> p.kind() == place.kind())
+                .min(Comparator.comparing(p -> forbidden.apply(p).isPresent()))
+                .map(p -> "%s might do, but: %s"
+                        .formatted(
+                                p.name(),
+                                StringUtils.removeEnd(
+                                        forbidden
+                                                .apply(p)
+                                                .map(Because::sentence)
+                                                .orElseGet(() -> setAside.why(p).sentence()),
+                                        ".")))
+                .orElse("there is none on the shelf or in the catalogue");
     }
 
     private double helps(Product p, RankedConcern concern) {

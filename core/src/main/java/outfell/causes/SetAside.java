@@ -25,6 +25,7 @@ import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.SkinVerdict;
+import outfell.week.Tolerance;
 
 /** Why a thing that is owned and may be used is not in the plan, found by putting it in; and when its time comes. */
 final class SetAside {
@@ -204,9 +205,12 @@ final class SetAside {
     }
 
     /** Of what has a place of its kind and is not taken into it. */
-    private static Why notTaken(Product p) {
+    private Why notTaken(Product p) {
         if (p.rationed()) {
-            return new Why(Cause.NIGHTS, "This skin bears none of it in a week now.");
+            return new Why(
+                    Cause.NIGHTS,
+                    "%s skin bears none of it now."
+                            .formatted(StringUtils.capitalize(Tolerance.of(skin).label())));
         }
         return p.kind() == StepKind.MOISTURISER
                 ? new Why(Cause.SKIN, "Others come nearer to the weight that skin and air ask for.")

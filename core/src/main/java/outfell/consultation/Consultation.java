@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.Currency;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,6 +44,7 @@ import outfell.skin.SkinVerdict.RankedConcern;
  * @param standing a plan that already stands: its steps are kept when they can be
  * @param patches patch tests and waivers, at most one for a product
  * @param house how this practice measures and weighs
+ * @throws IllegalArgumentException when a product stands on the shelf twice
  */
 public record Consultation(
         SkinReading reading,
@@ -199,6 +201,13 @@ public record Consultation(
         shelf = List.copyOf(shelf);
         catalogue = List.copyOf(catalogue);
         patches = List.copyOf(patches);
+        Set<ProductId> once = new HashSet<>();
+        for (Owned owned : shelf) {
+            if (!once.add(owned.product().id())) {
+                throw new IllegalArgumentException("%s stands on the shelf twice."
+                        .formatted(owned.product().name()));
+            }
+        }
     }
 
     /** Its parts, to put some of them otherwise. */

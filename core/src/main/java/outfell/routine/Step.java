@@ -99,9 +99,4 @@ public record Step(
     public boolean everyDay() {
         return nights.size() == 7;
     }
-
-    /** Seconds with contact and wait. */
-    int seconds() {
-        return handsOn + contact + settle;
-    }
 }

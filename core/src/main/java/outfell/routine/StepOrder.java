@@ -123,6 +123,9 @@ public final class StepOrder {
 
     /** Why two neighbours stand as they do: a rule, the therapist's own reason, or neither way round being better. */
     public Because between(Product first, Product then, String byHand) {
+        if (bothElsewhere(seat(first), seat(then))) {
+            return Because.custom("Either way round would do: lips meet nothing else.");
+        }
         return rule(first, then)
                 .orElseGet(() -> rule(then, first).isPresent()
                         ? Because.custom("By hand: %s".formatted(byHand))

@@ -113,12 +113,18 @@ final class GoodsSeen {
             String carrier = Products.carrier(active);
             for (double percent : PERCENTS) {
                 text.append("%s %s: %s%n".formatted(active, n(percent), told(StepKind.SERUM, percent, carrier, 14)));
+                for (StepKind place : List.of(StepKind.EYE, StepKind.LIP)) {
+                    text.append(
+                            "%s %s, %s: %s%n".formatted(active, n(percent), place, told(place, percent, carrier, 14)));
+                }
             }
             for (StepKind kind : StepKind.values()) {
                 text.append("%s as %s: %s%n".formatted(active, kind, told(kind, 20, carrier, 14)));
             }
             for (int uses = 1; uses <= 14; uses++) {
                 text.append("%s %d times: %s%n".formatted(active, uses, told(StepKind.SERUM, 20, carrier, uses)));
+                text.append("%s %d times, EYE: %s%n".formatted(active, uses, told(StepKind.EYE, 20, carrier, uses)));
+                text.append("%s %d times, LIP: %s%n".formatted(active, uses, told(StepKind.LIP, 20, carrier, uses)));
             }
             for (ActiveKind other : ActiveKind.values()) {
                 Product both = Products.of(
