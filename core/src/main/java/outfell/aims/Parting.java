@@ -19,6 +19,7 @@ import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.season.Season;
 
 /**
  * What may stand together: the one rule that the choice, what is put in by hand and what is said of both ask. For the choice as
@@ -26,7 +27,6 @@ import outfell.product.StepKind;
  * against each other.
  */
 public final class Parting {
-    private static final int HIGH_FILTER = 50;
     private static final List<ActiveKind> LIGHT_WEAKENS = List.of(ActiveKind.RETINOID, ActiveKind.AHA);
 
     /**
@@ -91,7 +91,7 @@ public final class Parting {
         }
         if (wantsHighFilter(a) && lowFilter(b)) {
             return Optional.of(Because.custom(
-                    "%s thins what light meets: by day it asks for SPF %d.".formatted(a.name(), HIGH_FILTER)));
+                    "%s thins what light meets: by day it asks for SPF %d.".formatted(a.name(), Season.HIGH_SPF)));
         }
         for (ActiveIn x : a.actives()) {
             for (ActiveIn y : b.actives()) {
@@ -122,7 +122,7 @@ public final class Parting {
     }
 
     private static boolean lowFilter(Product p) {
-        return p.kind() == StepKind.SUNSCREEN && p.spf() < HIGH_FILTER;
+        return p.kind() == StepKind.SUNSCREEN && p.spf() < Season.HIGH_SPF;
     }
 
     private int lowFilterBit() {

@@ -18,7 +18,7 @@ import outfell.week.Tolerance;
 /** On how many nights a week this skin, this month and this method let a rationed product be used. */
 public final class Uses {
     /** Weeks after which a ramp has reached its height. */
-    static final int GOT_USED_TO = 12;
+    static final int GOT_USED_TO = Tolerance.GOT_USED_TO;
 
     private static final List<ActiveKind> EXFOLIANTS =
             List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.ENZYME, ActiveKind.SCRUB);

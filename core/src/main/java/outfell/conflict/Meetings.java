@@ -84,7 +84,7 @@ public final class Meetings {
     }
 
     /** Percent from which an ingredient makes a film of its own. */
-    private static final double MUCH = 5;
+    private static final double MUCH = KnowledgeFile.yaml("meetings.yaml").number("much", 0, 100);
 
     private static final List<Rule> ALL =
             Row.unique(KnowledgeFile.yaml("meetings.yaml").rows("meetings"), Meetings::read, Rule::id);

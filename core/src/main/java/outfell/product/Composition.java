@@ -1,6 +1,8 @@
 package outfell.product;
 
 import java.util.List;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 
 /**
  * What a product is made of, as mass fractions 0 to 1: judged from the label's likely ranges.
@@ -12,7 +14,19 @@ import java.util.List;
  */
 public record Composition(double humectant, double emollient, double occlusive, double filter) {
     /** Something of what is listed is in it, however much is declared. */
-    private static final double LEAST_OPEN = 0.01;
+    private static final Row SHARES = KnowledgeFile.yaml("shares.yaml");
+
+    private static final double LEAST_OPEN = SHARES.number("least-open", 0, 1);
+    private static final double LEAST_WATER = SHARES.number("least-water", 0, 1);
+    private static final List<Taken> TAKEN_AS = Row.unique(SHARES.rows("taken-as"), Taken::read, Taken::under);
+
+    /** The mass fraction that a likely share under a bound, percent, is taken for. */
+    private record Taken(double under, double fraction) {
+        static Taken read(Row row) {
+            row.because(row.text("id"));
+            return new Taken(row.number("under", 0, 101), row.number("fraction", 0, 1));
+        }
+    }
 
     public static final Composition NONE = new Composition(0, 0, 0, 0);
 
@@ -66,11 +80,15 @@ public record Composition(double humectant, double emollient, double occlusive, 
             return line.declared().getAsDouble() / 100;
         }
         double percent = line.likely();
-        return percent < 1 ? 0.005 : percent < 5 ? 0.03 : percent < 18 ? 0.10 : percent < 50 ? 0.30 : 0.70;
+        return TAKEN_AS.stream()
+                .filter(t -> percent < t.under())
+                .findFirst()
+                .map(Taken::fraction)
+                .orElseThrow();
     }
 
     public Shares shares(boolean waterFree) {
-        double water = waterFree ? 0 : Math.max(0.05, 1 - emollient - occlusive - filter);
+        double water = waterFree ? 0 : Math.max(LEAST_WATER, 1 - emollient - occlusive - filter);
         double sum = water + emollient + occlusive + filter;
         if (sum == 0) {
             return new Shares(1, 0, 0, 0);

@@ -51,6 +51,9 @@ public final class Kinds {
             .toList();
 
     /** Percent of UV filters below which nothing is a sunscreen. */
+    /** Texture from which a layer stands among the creams. */
+    public static final double CREAMS_FROM = FILE.number("creams-from", 1, 8);
+
     static final double LEAST_FILTER = FILE.number("least-filter", 0, 100);
 
     private Kinds() {}

@@ -7,11 +7,12 @@ import java.util.function.Predicate;
 import java.util.regex.Pattern;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
 
 /** What a list tells beside kind, texture and actives: make-up, sun filters, pH, hazards, and what is not in it. */
 final class LabelFindings {
     /** Alcohol this early dries; custom. */
-    private static final int ALCOHOL_WITHIN = 5;
+    private static final int ALCOHOL_WITHIN = KnowledgeFile.yaml("shares.yaml").whole("alcohol-within", 1, 50);
 
     private static final int SHOWN = 4;
     private static final Pattern UVA = Pattern.compile("(?i)\\buva\\b|\\bpa\\s*\\+{2,4}|broad\\s+spectrum");

@@ -23,11 +23,26 @@ final class LabelRanges {
     private static final Row MARKERS = KnowledgeFile.yaml("label-markers.yaml");
     private static final Set<String> RELIABLE = Set.copyOf(MARKERS.texts("reliable"));
     private static final Set<String> WEAK = Set.copyOf(MARKERS.texts("weak"));
-    private static final double TRACE = 0.001;
-    /** Places of a list above which an acid may be there for its own sake. */
-    private static final int FAR_DOWN = 3;
+    private static final Row SHARES = KnowledgeFile.yaml("shares.yaml");
+    private static final double TRACE = SHARES.number("trace", 0, 1);
+    private static final double MAY_CONTAIN = SHARES.number("may-contain-most", 0, 100);
+    private static final int FAR_DOWN = SHARES.whole("acid-for-itself", 1, 100);
+    private static final List<Places> PLACES = Row.unique(SHARES.rows("places"), Places::read, Places::through);
+    private static final Row AT_LINE = SHARES.row("at-the-line");
+    private static final int AT_LINE_PLACES = AT_LINE.whole("places", 1, 20);
+    private static final double AT_LINE_LOW = AT_LINE.number("low", 0, 100);
+    private static final double AT_LINE_HIGH = AT_LINE.number("high", 0, 100);
+    private static final double BELOW_LINE_HIGH = SHARES.row("below-the-line").number("high", 0, 100);
 
     private record Range(double low, double high, String why) {}
+
+    /** What the places of a list up to one are taken for, percent. */
+    private record Places(int through, double low, double high) {
+        static Places read(Row row) {
+            row.because(row.text("id"));
+            return new Places(row.whole("through", 1, 500), row.number("low", 0, 100), row.number("high", 0, 100));
+        }
+    }
 
     private LabelRanges() {}
 
@@ -87,7 +102,7 @@ final class LabelRanges {
         Range range = declared.isPresent()
                 ? new Range(declared.getAsDouble(), declared.getAsDouble(), "declared on the pack")
                 : m.token().mayContain()
-                        ? new Range(0, 1, "may contain: never counted as certain")
+                        ? new Range(0, MAY_CONTAIN, "may contain: never counted as certain")
                         : usual(m.ingredient(), "named as an active without its share; the usual range");
         return line(m, 0, range, declared.isPresent());
     }
@@ -102,15 +117,16 @@ final class LabelRanges {
 
     private static Range band(int k, int line) {
         if (line > 0 && k >= line) {
-            return k - line < 3
-                    ? new Range(0.1, 1, "at the one percent line, which stands at place " + line)
-                    : new Range(TRACE, 0.5, "below the one percent line, which stands at place " + line);
+            return k - line < AT_LINE_PLACES
+                    ? new Range(AT_LINE_LOW, AT_LINE_HIGH, "at the one percent line, which stands at place " + line)
+                    : new Range(TRACE, BELOW_LINE_HIGH, "below the one percent line, which stands at place " + line);
         }
         String place = "place %d of a descending list".formatted(k);
-        if (k == 1) {
-            return new Range(40, 100, place);
-        }
-        return k <= 3 ? new Range(5, 30, place) : k <= 6 ? new Range(2, 15, place) : new Range(1, 8, place);
+        return PLACES.stream()
+                .filter(p -> k <= p.through())
+                .findFirst()
+                .map(p -> new Range(p.low(), p.high(), place))
+                .orElseThrow();
     }
 
     private static Range narrowed(Matched m, Range band, int k, List<Matched> all) {

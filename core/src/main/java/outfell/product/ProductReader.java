@@ -12,14 +12,18 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Certainty;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 
 /** From a pack's words and ingredient list to what the product is, each answer with its reason. */
 public final class ProductReader {
     private static final Pattern SPF = Pattern.compile("(?i)\\bspf\\s*(\\d{1,3})");
     /** Surfactants this early make a wash of it. */
-    private static final int SURFACTANT_WITHIN = 6;
+    private static final Row SHARES = KnowledgeFile.yaml("shares.yaml");
+
+    private static final int SURFACTANT_WITHIN = SHARES.whole("surfactant-within", 1, 50);
     /** Clay or particles this early make a mask or a scrub of it. */
-    private static final int SOLIDS_WITHIN = 6;
+    private static final int SOLIDS_WITHIN = SHARES.whole("solids-within", 1, 50);
 
     private record Told<T>(T value, String sure, Because because) {}
 
@@ -200,13 +204,18 @@ public final class ProductReader {
             Product.Facts facts, List<LabelLine> certain, List<ActiveIn> actives, Optional<StepKind> byName) {
         boolean namedToComeOff = byName.filter(StepKind::comesOff).isPresent();
         if (!namedToComeOff && within(certain, SURFACTANT_WITHIN, Tag.SURFACTANT_MILD, Tag.SURFACTANT_STRONG)) {
-            return Optional.of(told(StepKind.WASH, "likely", "A surfactant stands among the first six, so it washes."));
+            return Optional.of(told(
+                    StepKind.WASH,
+                    "likely",
+                    "A surfactant stands among the first %d, so it washes.".formatted(SURFACTANT_WITHIN)));
         }
         if (byName.isEmpty() && within(certain, SOLIDS_WITHIN, Tag.CLAY)) {
-            return Optional.of(told(StepKind.CLAY_MASK, "likely", "Clay stands among the first six."));
+            return Optional.of(
+                    told(StepKind.CLAY_MASK, "likely", "Clay stands among the first %d.".formatted(SOLIDS_WITHIN)));
         }
         if (byName.isEmpty() && within(certain, SOLIDS_WITHIN, Tag.EXFOLIATING_PARTICLE)) {
-            return Optional.of(told(StepKind.SCRUB, "likely", "Scrub particles stand among the first six."));
+            return Optional.of(told(
+                    StepKind.SCRUB, "likely", "Scrub particles stand among the first %d.".formatted(SOLIDS_WITHIN)));
         }
         Optional<ActiveIn> strong = actives.stream()
                 .filter(a -> Actives.of(a.kind()).rationed() || a.kind() == ActiveKind.BENZOYL_PEROXIDE)

@@ -6,6 +6,7 @@ import outfell.consultation.Life.Place;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.season.Season;
 
 /** What the client's sheet says beside the steps, from sheet.yaml. */
 public final class SheetNotes {
@@ -28,7 +29,6 @@ public final class SheetNotes {
 
     private record Rule(String id, When when, String title, String text, Because because) {}
 
-    private static final double OUTDOOR_HOURS = 3;
     private static final List<Place> DRY = List.of(Place.HEATED_ROOMS, Place.COOLED_ROOMS, Place.PLANES);
     private static final List<Rule> RULES =
             Row.unique(KnowledgeFile.yaml("sheet.yaml").rows("notes"), SheetNotes::read, Rule::id);
@@ -41,7 +41,7 @@ public final class SheetNotes {
                 .filter(r -> switch (r.when()) {
                     case ALWAYS -> true;
                     case STRONG -> !strong.isEmpty();
-                    case OUTDOORS -> life.outdoorHours() >= OUTDOOR_HOURS;
+                    case OUTDOORS -> life.outdoorHours() >= Season.OUTDOOR_HOURS;
                     case SEA -> life.places().contains(Place.SEA);
                     case DRY_ROOMS -> DRY.stream().anyMatch(life.places()::contains);
                     case HEAT -> life.places().contains(Place.HEAT);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
@@ -13,18 +14,23 @@ import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.skin.Band;
+import outfell.sun.Film;
 
 /** How much, how, and how long, from amounts.yaml. */
 public final class Amounts {
-    /** Face alone when height and weight are not known, cm²; sccs. */
-    public static final double FACE_CM2 = 565;
-    /** Face and front of the neck: 4.5 parts to the face's 3.5 of the body's surface. */
-    public static final double FACE_AND_NECK_CM2 = Math.round(FACE_CM2 * 4.5 / 3.5);
+    private static final Row FILE = KnowledgeFile.yaml("amounts.yaml");
+    private static final Row FACE = FILE.row("face");
+    /** Face alone when height and weight are not known, cm². */
+    public static final double FACE_CM2 = FACE.number("cm2", 100, 1000);
+    /** Face and front of the neck. */
+    public static final double FACE_AND_NECK_CM2 =
+            Math.round(FACE_CM2 * FACE.number("parts-with-neck", 1, 10) / FACE.number("parts", 1, 10));
 
-    private static final double TEASPOON_ML = 5;
-    private static final double SUNSCREEN_DENSITY = 1.1;
-    /** The test's density, mg/cm²; iso-24444. */
-    private static final double SUNSCREEN_DENSE = 2;
+    private static final double TEASPOON_GRAMS = FILE.number("teaspoon", 1, 10);
+    private static final double THIN_UNDER = FILE.number("thin-under", 1, 8);
+    private static final double DRIPS_UNDER = FILE.number("drips-under", 1, 8);
+    private static final double SUNSCREEN_GRAMS_A_ML = FILE.number("sunscreen-weighs", 0.5, 2);
+    static final int SHORT_WAIT = FILE.whole("short-wait", 0, 600);
 
     /**
      * An amount in the words people use and in grams.
@@ -53,14 +59,24 @@ public final class Amounts {
 
     private record ByActive(ActiveKind active, int settle, String technique) {}
 
+    /** What people measure with, and the grams of one. */
+    private record Household(String id, String words, double grams) {
+        static Household read(Row row) {
+            row.because("grams");
+            return new Household(row.text("id"), row.text("words"), row.number("grams", 0.001, 10));
+        }
+    }
+
     /** A part of the face, with its share of the whole. */
     record Covered(Coverage id, String words, double share) {}
 
-    private static final Row FILE = KnowledgeFile.yaml("amounts.yaml");
     private static final Map<StepKind, Use> USES = uses();
     private static final List<ByActive> BY_ACTIVE =
             Row.unique(FILE.rows("by-active"), Amounts::readActive, ByActive::active);
     private static final Map<Coverage, Covered> COVERED = covered();
+    private static final Map<String, Household> MEASURES =
+            Row.unique(FILE.rows("measures"), Household::read, Household::id).stream()
+                    .collect(Collectors.toMap(Household::id, m -> m));
     private static final double ONE_BOTTLE_BY_DAY = FILE.number("one-bottle-by-day", 0.1, 1);
     private static final int CREAM_BEFORE_SUNSCREEN = FILE.whole("cream-before-sunscreen", 0, 1200);
 
@@ -105,7 +121,7 @@ public final class Amounts {
             return "as the prescriber said, on dry skin";
         }
         Use use = of(product.kind());
-        if (product.texture() < 2 && !use.thinTechnique().isEmpty()) {
+        if (product.texture() < THIN_UNDER && !use.thinTechnique().isEmpty()) {
             return use.thinTechnique();
         }
         return BY_ACTIVE.stream()
@@ -119,7 +135,7 @@ public final class Amounts {
 
     /** The dose of a sunscreen: 2 mg/cm² × area / 1000, in grams. */
     public static double sunscreenGrams(double cm2) {
-        return Math.round(SUNSCREEN_DENSE * cm2 / 10) / 100.0;
+        return Math.round(Film.TESTED * cm2 / 10) / 100.0;
     }
 
     /** Grams of one use, all layers together. */
@@ -143,7 +159,7 @@ public final class Amounts {
         Use use = of(product.kind());
         return switch (product.kind()) {
             case FIRST_CLEANSE, WASH, SCRUB, ENZYME, CLAY_MASK, EYE, LIP -> 0;
-            case SUNSCREEN -> SUNSCREEN_DENSE;
+            case SUNSCREEN -> Film.TESTED;
             case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL, SEAL ->
                 use.grams() * factor(use, band, part) * layers * 1000 / FACE_CM2;
         };
@@ -256,8 +272,8 @@ public final class Amounts {
     private static Amount sunscreen(Use use) {
         double face = sunscreenGrams(FACE_CM2);
         double grams = sunscreenGrams(FACE_AND_NECK_CM2);
-        int neckPeas = (int) Math.ceil((grams - face) / 0.25);
-        double ml = grams / SUNSCREEN_DENSITY;
+        int neckPeas = (int) Math.ceil((grams - face) / household("pea").grams());
+        double ml = grams / SUNSCREEN_GRAMS_A_ML;
         return new Amount(
                 "¼ teaspoon face, %d peas neck".formatted(neckPeas),
                 grams,
@@ -271,19 +287,26 @@ public final class Amounts {
     /** What is too thick to drip is measured in peas, what drips in drops. */
     private static String measure(Use use, Product product) {
         boolean peasOrDrops = use.measure().equals("drop") || use.measure().equals("pea");
-        return peasOrDrops ? (product.texture() < 3 ? "drop" : "pea") : use.measure();
+        return peasOrDrops ? (product.texture() < DRIPS_UNDER ? "drop" : "pea") : use.measure();
     }
 
     private static String measured(String measure, double grams) {
         return switch (measure) {
-            case "pea" -> counted(grams / 0.25, "pea");
-            case "grain" -> counted(grams / 0.03, "grain").replace("grain", "rice grain");
             case "splash" -> splashes(grams);
-            case "drop" -> counted(grams / 0.05, "drop");
-            case "oil drop" -> counted(grams / 0.034, "drop");
-            case "pump" -> counted(grams / 0.75, "pump");
-            default -> teaspoons(grams);
+            case "teaspoon" -> teaspoons(grams);
+            default -> {
+                Household one = household(measure);
+                yield counted(grams / one.grams(), one.words());
+            }
         };
+    }
+
+    private static Household household(String measure) {
+        Household one = MEASURES.get(measure);
+        if (one == null) {
+            throw new IllegalStateException("amounts.yaml has no measure " + measure);
+        }
+        return one;
     }
 
     private static String splashes(double grams) {
@@ -297,7 +320,7 @@ public final class Amounts {
     }
 
     private static String teaspoons(double grams) {
-        double spoons = grams / TEASPOON_ML;
+        double spoons = grams / TEASPOON_GRAMS;
         return spoons < 0.2
                 ? "⅛ teaspoon"
                 : spoons < 0.38

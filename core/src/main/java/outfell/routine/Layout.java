@@ -25,7 +25,6 @@ import outfell.skin.Band;
 public final class Layout {
     private static final List<DayOfWeek> EVERY_DAY = List.of(DayOfWeek.values());
     private static final Because DAILY = Because.custom("Every day.");
-    private static final int SHORT_WAIT = 60;
     private static final Because BY_HAND = Because.custom("Its days are set by hand.");
     private static final Because LAST = Because.custom("It is the last step.");
     private static final Because NO_WAIT = Because.custom("No wait.");
@@ -280,7 +279,7 @@ public final class Layout {
     private static int waited(Method method, int full) {
         return switch (method.waits()) {
             case NONE -> 0;
-            case SHORT -> Math.min(full, SHORT_WAIT);
+            case SHORT -> Math.min(full, Amounts.SHORT_WAIT);
             case FULL -> full;
         };
     }

@@ -7,6 +7,7 @@ import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
+import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.StepKind;
 
@@ -94,7 +95,7 @@ public final class StepOrder {
         if (acid && method.acidPlace() == Method.AcidPlace.BEFORE_TONER) {
             return Seat.ACID_ON_CLEAN_SKIN;
         }
-        return p.texture() >= 5 ? Seat.CREAMS : Seat.LIGHT_LAYERS;
+        return p.texture() >= Kinds.CREAMS_FROM ? Seat.CREAMS : Seat.LIGHT_LAYERS;
     }
 
     private int tonerBeforeAcid(Product p) {
@@ -104,7 +105,7 @@ public final class StepOrder {
     /** Whether it works on clean skin at a low pH. */
     static boolean lowPh(Product p) {
         return (p.kind() == StepKind.TREATMENT || p.kind() == StepKind.SERUM)
-                && p.texture() < 5
+                && p.texture() < Kinds.CREAMS_FROM
                 && p.hasAny(List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.VITAMIN_C_ACID));
     }
 

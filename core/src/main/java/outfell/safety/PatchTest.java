@@ -34,6 +34,8 @@ public record PatchTest(Kind kind, Site site, LocalDateTime started, List<Readin
     /** What is tested on a skin that reacts, beside what always is. */
     public static final List<Tag> SENSITIVE_TESTS = FILE.several("sensitive-tests", Tag.class);
 
+    private static final int STOP_FROM = FILE.whole("stop-from", 1, 4);
+    private static final int REFER_FROM = FILE.whole("refer-from", 1, 4);
     private static final double WEAL_HOURS = FILE.number("weal-hours", 0, 24);
     private static final double LASTING_HOURS = FILE.number("lasting-hours", 0, 240);
 
@@ -131,11 +133,11 @@ public record PatchTest(Kind kind, Site site, LocalDateTime started, List<Readin
                     Standing.URGENT,
                     "A weal within the hour: rinse, no more of it, and medical help at once if it spreads or breathing changes.");
         }
-        if (worst >= 3) {
+        if (worst >= REFER_FROM) {
             return told(Standing.REFER, "Grade %d, %s: stop, and see a doctor.".formatted(worst, GRADES.get(worst)));
         }
-        if (worst == 2) {
-            return told(Standing.DO_NOT_USE, "Grade 2, clear red: not for this skin.");
+        if (worst >= STOP_FROM) {
+            return told(Standing.DO_NOT_USE, "Grade %d, %s: not for this skin.".formatted(worst, GRADES.get(worst)));
         }
         if (faintFor() > LASTING_HOURS) {
             return told(

@@ -36,11 +36,16 @@ public final class Season {
     private static final int MOST_RICHER = RICHER.whole("most-grades", 0, 4);
     private static final int MOST_RICHER_OILY = RICHER.whole("most-grades-oily", 0, 4);
     private static final Row SUN = FILE.row("sun");
-    private static final int USUAL_SPF = SUN.whole("usual-spf", 15, 50);
-    private static final int HIGH_SPF = SUN.whole("high-spf", 15, 50);
+    /** The least that a sunscreen has, all year. */
+    public static final int USUAL_SPF = SUN.whole("usual-spf", 15, 50);
+    /** What strong sun, marks and what light meets ask of it. */
+    public static final int HIGH_SPF = SUN.whole("high-spf", 15, 50);
+
     private static final double HIGH_FROM = SUN.number("high-from-uv", 0, 20);
     private static final double OUTDOORS_FROM = SUN.number("outdoors-from-uv", 0, 20);
-    private static final double OUTDOOR_HOURS = SUN.number("hours-outdoors", 0, 24);
+    /** Hours a day from which somebody lives outdoors. */
+    public static final double OUTDOOR_HOURS = SUN.number("hours-outdoors", 0, 24);
+
     private static final int MARKS_AMONG = SUN.whole("marks-among-first", 0, 20);
     private static final Row BEGIN = FILE.row("begin");
     private static final double BEGIN_BELOW = BEGIN.number("below-uv", 0, 20);

@@ -23,12 +23,12 @@ import outfell.product.Tag;
 import outfell.routine.Part;
 import outfell.routine.StepOrder;
 import outfell.safety.SafetyVerdict;
+import outfell.season.Season;
 import outfell.skin.SkinVerdict;
 import outfell.week.Tolerance;
 
 /** What a client does now, read as a regimen: its order, its clashes, doubles and gaps, and what to keep, move, use less or stop. */
 public final class PresentRoutine {
-    private static final int LEAST_SPF = 30;
     /** Families of which several products are no double. */
     private static final Set<ActiveKind> MAY_REPEAT =
             Set.of(ActiveKind.HUMECTANT, ActiveKind.SOOTHING, ActiveKind.CERAMIDE, ActiveKind.PETROLATUM);
@@ -279,8 +279,8 @@ public final class PresentRoutine {
         Optional<Product> sunscreen = kind(Part.MORNING, StepKind.SUNSCREEN);
         if (sunscreen.isEmpty()) {
             all.add(gap("No sunscreen in the morning, for every skin colour and all year."));
-        } else if (sunscreen.get().spf() > 0 && sunscreen.get().spf() < LEAST_SPF) {
-            all.add(gap("SPF %d; thirty is the least.".formatted(sunscreen.get().spf())));
+        } else if (sunscreen.get().spf() > 0 && sunscreen.get().spf() < Season.USUAL_SPF) {
+            all.add(gap("SPF %d; %d is the least.".formatted(sunscreen.get().spf(), Season.USUAL_SPF)));
         }
         if (kind(Part.EVENING, StepKind.WASH).isEmpty()
                 && kind(Part.EVENING, StepKind.FIRST_CLEANSE).isEmpty()) {

@@ -2,11 +2,12 @@ package outfell.sun;
 
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
 
 /** What is left of an SPF when less than the tested film lies on the skin; both published laws, never added up. */
 public final class Film {
-    /** Density at which SPF is tested, mg/cm²; iso-24444. */
-    public static final double TESTED = 2;
+    /** Density at which SPF is tested, mg/cm². */
+    public static final double TESTED = KnowledgeFile.yaml("film.yaml").number("tested", 0.1, 10);
 
     /**
      * What a thinner film keeps.

@@ -45,6 +45,8 @@ public record Tolerance(
     private record Points(ActiveKind active, double mild, double strong, double strongFrom) {}
 
     private static final Row FILE = KnowledgeFile.yaml("load.yaml");
+    /** Weeks that a ramp takes: after them a thing is got used to. */
+    public static final int GOT_USED_TO = FILE.whole("got-used-to", 1, 52);
     private static final Map<Kind, Tolerance> ALL = all();
     private static final Map<ActiveKind, Points> POINTS = points();
     private static final List<ActiveKind> EXFOLIANTS = List.of(
@@ -151,8 +153,8 @@ public record Tolerance(
 
     private static Tolerance read(Row row) {
         List<Integer> ramp = row.numbers("ramp").stream().map(Double::intValue).toList();
-        if (ramp.size() != 12) {
-            throw row.fault("a ramp has twelve weeks, this one has " + ramp.size());
+        if (ramp.size() != GOT_USED_TO) {
+            throw row.fault("a ramp has %d weeks, this one has %d".formatted(GOT_USED_TO, ramp.size()));
         }
         Map<ActiveKind, Integer> uses = new EnumMap<>(ActiveKind.class);
         uses.put(ActiveKind.AHA, row.whole("aha", 0, 7));

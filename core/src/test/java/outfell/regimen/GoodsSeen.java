@@ -176,6 +176,7 @@ final class GoodsSeen {
         Set<String> held = new LinkedHashSet<>();
         for (Row row : KnowledgeFile.yaml("harms.yaml").rows("harms")) {
             held.addAll(row.texts("names"));
+            row.texts("says").stream().limit(1).forEach(held::add);
             for (Tag tag : row.several("tags", Tag.class)) {
                 if (outfell.product.Ingredients.all().stream().anyMatch(i -> i.is(tag))) {
                     held.add(Products.tagged(tag));
@@ -293,6 +294,11 @@ final class GoodsSeen {
             for (String with : family.texts("with").isEmpty() ? List.of("") : family.texts("with")) {
                 String typed = (name + " " + with.replace("*", "")).strip();
                 Product p = made("Aqua, Glycerin, Panthenol, " + typed, StepKind.SERUM, Optional.empty());
+                Product panel = made(
+                        "Active ingredients: " + typed + ". Ingredients: Aqua, Glycerin",
+                        StepKind.SERUM,
+                        Optional.empty());
+                text.append("%s in a panel: %s%n".formatted(typed, shares(panel)));
                 text.append("%s: irritancy %d, %s, lines %s%n"
                         .formatted(
                                 typed,
@@ -300,12 +306,16 @@ final class GoodsSeen {
                                 p.actives().stream()
                                         .map(a -> a.kind() + " " + a.strength())
                                         .toList(),
-                                p.label().lines().stream()
-                                        .map(l -> n(l.low()) + ".." + n(l.high()))
-                                        .toList()));
+                                shares(p)));
             }
         }
         return text.toString();
+    }
+
+    private static List<String> shares(Product p) {
+        return p.label().lines().stream()
+                .map(l -> n(l.low()) + ".." + n(l.high()))
+                .toList();
     }
 
     private static String kinds() {
@@ -320,6 +330,13 @@ final class GoodsSeen {
                             p.label().lines().stream()
                                     .map(l -> n(l.low()) + ".." + n(l.high()))
                                     .toList()));
+        }
+        for (StepKind kind : StepKind.values()) {
+            Product unread = made("", kind, Optional.empty());
+            // an open list: what the order leaves open shares what the kind leaves beside the water
+            Product open = made("Aqua, Squalane, Glycerin, Petrolatum, Dimethicone, Panthenol", kind, Optional.empty());
+            text.append("%s, nobody has read it: texture %s%n".formatted(kind, n(unread.texture())));
+            text.append("%s, of an open list: %s%n".formatted(kind, open.composition()));
         }
         for (Row words : KnowledgeFile.yaml("kinds.yaml").rows("texture-words")) {
             for (String word : words.texts("words")) {
