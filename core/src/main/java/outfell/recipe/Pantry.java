@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import outfell.knowledge.KnowledgeFile;
@@ -40,7 +41,8 @@ public final class Pantry {
 
     private record Spoon(Measure measure, String label, double ml, double oilMl, double grams) {}
 
-    private record FormRow(Form form, double density, boolean wet, boolean drops) {}
+    /** @param density g/ml; absent where each thing of the form has its own */
+    private record FormRow(Form form, OptionalDouble density, boolean wet, boolean drops) {}
 
     private static final Row FILE = KnowledgeFile.yaml("pantry.yaml");
     private static final Map<Measure, Spoon> SPOONS = table(
@@ -58,8 +60,7 @@ public final class Pantry {
     private static final Map<Form, FormRow> FORMS = table(
             Row.unique(
                     FILE.rows("forms"),
-                    r -> new FormRow(
-                            r.one("form", Form.class), r.number("density", 0.1, 3), r.flag("wet"), r.flag("drops")),
+                    r -> new FormRow(r.one("form", Form.class), density(r), r.flag("wet"), r.flag("drops")),
                     FormRow::form),
             FormRow::form,
             Form.class);
@@ -101,6 +102,10 @@ public final class Pantry {
         return number + " " + (amount == 1 && label.endsWith("s") ? label.substring(0, label.length() - 1) : label);
     }
 
+    private static OptionalDouble density(Row r) {
+        return r.has("density") ? OptionalDouble.of(r.number("density", 0.1, 3)) : OptionalDouble.empty();
+    }
+
     private static PantryItem read(Row r) {
         FormRow form = Objects.requireNonNull(FORMS.get(r.one("form", Form.class)));
         return new PantryItem(
@@ -110,7 +115,10 @@ public final class Pantry {
                         .orElseThrow(() -> r.fault("there is no ingredient " + r.text("inci")))
                         .inci(),
                 form.form(),
-                r.number("density", form.density()),
+                density(r).isPresent()
+                        ? density(r).getAsDouble()
+                        : form.density()
+                                .orElseThrow(() -> r.fault("nothing tells its density, neither it nor its form")),
                 form.wet(),
                 form.drops(),
                 r.whole("keeps", 0, 3650));

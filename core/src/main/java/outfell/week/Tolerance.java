@@ -47,6 +47,7 @@ public record Tolerance(
     private static final Row FILE = KnowledgeFile.yaml("load.yaml");
     /** Weeks that a ramp takes: after them a thing is got used to. */
     public static final int GOT_USED_TO = FILE.whole("got-used-to", 1, 52);
+
     private static final Map<Kind, Tolerance> ALL = all();
     private static final Map<ActiveKind, Points> POINTS = points();
     private static final List<ActiveKind> EXFOLIANTS = List.of(

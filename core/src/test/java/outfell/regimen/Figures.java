@@ -38,13 +38,13 @@ final class Figures {
             Map.entry("climate/sites.yaml", List.of("air")),
             Map.entry("season.yaml", List.of("season")),
             Map.entry("signs.yaml", List.of("skin")),
-            Map.entry("safety.yaml", List.of("safety")),
-            Map.entry("patch.yaml", List.of("safety")),
+            Map.entry("safety.yaml", List.of("safety", "ages", "signs", "happened")),
+            Map.entry("patch.yaml", List.of("patch")),
             Map.entry("load.yaml", List.of("load")),
             Map.entry("amounts.yaml", List.of("amounts", "weighing")),
             Map.entry("balance.yaml", List.of("balance")),
             Map.entry("skin.yaml", List.of("skin", "sun", "skin-states", "skin-said")),
-            Map.entry("probe.yaml", List.of("probe", "skin")),
+            Map.entry("probe.yaml", List.of("probe", "skin", "settings")),
             Map.entry("phototypes.yaml", List.of("sun")),
             Map.entry("benefits.yaml", List.of("benefits", "weighing")),
             Map.entry("harms.yaml", List.of("harms")),
@@ -57,7 +57,7 @@ final class Figures {
             Map.entry("film.yaml", List.of("amounts")),
             Map.entry("pantry.yaml", List.of("pantry")),
             Map.entry("medicines.yaml", List.of("medicines")),
-            Map.entry("yardstick.yaml", List.of("weighing")),
+            Map.entry("yardstick.yaml", List.of("settings", "weighing")),
             Map.entry("tonight.yaml", List.of("weighing")));
     /** Texts, names and goods rather than rules. */
     private static final List<String> NO_RULES =

@@ -71,7 +71,7 @@ final class GoodsSeen {
     }
 
     /** Along a line of values only where what is said turns: that is what a reader looks for. */
-    private static String turns(String text) {
+    static String turns(String text) {
         Map<String, String> last = new HashMap<>();
         return text.lines()
                 .filter(line -> {

@@ -66,6 +66,7 @@ public final class RulesSeen {
         all.put("weighing", RulesSeen::weighing);
         all.put("balance", RulesSeen::balance);
         GoodsSeen.into(all);
+        BoundsSeen.into(all);
         return all;
     }
 
