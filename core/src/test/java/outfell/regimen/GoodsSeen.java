@@ -398,19 +398,24 @@ final class GoodsSeen {
             for (int days :
                     new int[] {0, 1, 14, 29, 30, 31, 60, 61, 90, 91, 180, 181, 364, 365, 366, 1094, 1095, 1096}) {
                 Answers answers = new Answers(
-                        ended.plusDays(days),
-                        List.of(),
-                        OptionalInt.of(40),
-                        List.of(name + " until 2020"),
-                        List.of(),
-                        List.of());
-                text.append("%s, %d days after: %s%n"
+                                ended.plusDays(days),
+                                List.of(),
+                                OptionalInt.of(40),
+                                List.of(name + ", stopped in 2020"),
+                                List.of(),
+                                List.of())
+                        .yes("pregnant");
+                SafetyVerdict v =
+                        SafetyScreen.screen(answers, Faces.face().calm().reading(), skin, List.of());
+                text.append("%s, and pregnant, %d days after: refer %s, bans %s, mind %s%n"
                         .formatted(
                                 name,
                                 days,
-                                SafetyScreen.screen(answers, Faces.face().calm().reading(), skin, List.of())
-                                        .cautions()
-                                        .stream()
+                                v.open().stream()
+                                        .map(SafetyVerdict.Referral::rule)
+                                        .toList(),
+                                v.bans().stream().map(b -> b.rule()).toList(),
+                                v.cautions().stream()
                                         .map(SafetyVerdict.Caution::name)
                                         .filter(n -> n.startsWith("medicine"))
                                         .toList()));

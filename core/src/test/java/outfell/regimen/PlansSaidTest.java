@@ -13,13 +13,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import outfell.causes.Ladder;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
@@ -40,6 +42,7 @@ import outfell.routine.Part;
 import outfell.routine.Routine;
 import outfell.routine.Step;
 import outfell.safety.Answers;
+import outfell.safety.PatchTest;
 import outfell.skin.Band;
 import outfell.skin.Concern;
 
@@ -50,6 +53,14 @@ import outfell.skin.Concern;
  */
 class PlansSaidTest {
     private static final Path FOLDER = Path.of("src/test/resources/rules/plans");
+    private static final int CLIENTS = 36;
+    /** From here on with a house's own answers. */
+    private static final int HOUSES = 20;
+    /** From here on with a prescription, too. */
+    private static final int PRESCRIPTIONS = 22;
+    /** From here on young, with a short catalogue and with patch tests read. */
+    private static final int YOUNG = 28;
+
     private static final Product TWO_PART = ProductReader.read(new Product.Facts(
             new ProductId("two-part"),
             "Two-part clay treatment",
@@ -76,11 +87,12 @@ class PlansSaidTest {
     private static final Pattern SHORTER = Pattern.compile(
             "Because\\[sentence=(.*?), evidence=(\\w+), source=([\\w-]+), rule=Optional(?:\\.empty|\\[(.*?)])]");
 
+    static IntStream clients() {
+        return IntStream.rangeClosed(1, CLIENTS);
+    }
+
     @ParameterizedTest
-    @ValueSource(
-            ints = {
-                1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28
-            })
+    @MethodSource("clients")
     void a_plan_is_what_was_agreed(int client) throws IOException {
         Consultation c = consultation(client);
         StringBuilder text = new StringBuilder(asked(c));
@@ -110,7 +122,7 @@ class PlansSaidTest {
     private static Consultation consultation(int client) {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(client);
         Method shipped = Methods.all().get(client % Methods.all().size());
-        Method method = client > 20 ? house(shipped, random) : shipped;
+        Method method = client > HOUSES ? house(shipped, random) : shipped;
         Life life = new Life(
                 3 + random.nextInt(14),
                 6 + random.nextInt(20),
@@ -132,10 +144,10 @@ class PlansSaidTest {
             }
         }
         Answers answers = Consultations.NOTHING;
-        if (client > 20) {
+        if (client > HOUSES && client <= YOUNG) {
             shelf.add(new Owned(TWO_PART, 8, List.of()));
         }
-        if (client > 22) {
+        if (client > PRESCRIPTIONS && client <= YOUNG) {
             shelf.add(new Owned(
                     PRESCRIBED, random.nextInt(30), List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY)));
             answers = answers.yes("prescribed-retinoid");
@@ -155,8 +167,59 @@ class PlansSaidTest {
                 .site(Sites.all().get(client % Sites.all().size()))
                 .lifted(client % 4 == 0 ? Set.of(Concern.values()[client % Concern.values().length]) : Set.of())
                 .together();
-        Consultation hers = plain.by(method);
+        Consultation hers = client > YOUNG ? young(plain, client) : plain.by(method);
         return client % 3 == 1 ? byHand(hers, random) : hers;
+    }
+
+    /** Thirteen to seventeen; of a catalogue of every second thing, with patch tests of all sorts. */
+    private static Consultation young(Consultation plain, int client) {
+        List<Product> few = IntStream.range(0, Consultations.CATALOGUE.size())
+                .filter(i -> i % 2 == client % 2)
+                .mapToObj(Consultations.CATALOGUE::get)
+                .toList();
+        List<Consultation.Patched> patches = few.stream()
+                .filter(p -> !p.kind().comesOff() && !p.actives().isEmpty())
+                .map(p -> new Consultation.Patched(p.id(), Optional.of(test(p, client)), Optional.empty()))
+                .toList();
+        Life life = plain.life();
+        return plain.parts()
+                .catalogue(few)
+                .patches(patches)
+                .answers(new Answers(
+                                Consultations.TODAY,
+                                Consultations.NOTHING.given(),
+                                OptionalInt.of(13 + client % 5),
+                                List.of(),
+                                List.of(),
+                                List.of())
+                        .yes("guardian"))
+                .life(life.as(
+                        new Life(
+                                life.morningMinutes(),
+                                life.eveningMinutes(),
+                                life.mostSteps(),
+                                life.outdoorHours(),
+                                0,
+                                false,
+                                life.sunscreenDays(),
+                                life.places(),
+                                life.scent(),
+                                life.animal(),
+                                life.oils(),
+                                life.budget()),
+                        Life.Matter.MAKE_UP))
+                .together();
+    }
+
+    private static PatchTest.Verdict test(Product p, int client) {
+        int grade = Math.floorMod(p.id().value().hashCode() + client, 4);
+        double hours = grade == 0 ? 168 : 24;
+        return new PatchTest(
+                        PatchTest.Kind.USE_TEST,
+                        PatchTest.Site.FOREARM,
+                        Consultations.TODAY.minusDays(9).atTime(9, 0),
+                        List.of(new PatchTest.Reading(hours, grade)))
+                .verdict();
     }
 
     /** A practice's own: every other question answered as some school does, where that speaks against nothing. */

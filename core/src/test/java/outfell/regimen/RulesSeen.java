@@ -82,7 +82,13 @@ public final class RulesSeen {
         StringBuilder text = new StringBuilder();
         for (Site site : Sites.all()) {
             for (Month month : Month.values()) {
-                text.append(site.id()).append(' ').append(month).append(": ").append(told(Air.of(site.in(month))));
+                text.append(site.id())
+                        .append(' ')
+                        .append(month)
+                        .append(": ")
+                        .append(site.in(month))
+                        .append("; ")
+                        .append(told(Air.of(site.in(month))));
             }
         }
         for (double humidity : new double[] {20, 45, 70, 95}) {
