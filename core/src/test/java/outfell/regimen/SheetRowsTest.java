@@ -1,0 +1,85 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Place;
+import outfell.consultation.Life.Taste;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+
+/** Each note of the sheet: the day for which it is written, and one that misses it by a single thing. */
+class SheetRowsTest {
+    static Stream<Row> notes() {
+        return KnowledgeFile.yaml("sheet.yaml").rows("notes").stream();
+    }
+
+    private static Life life(double outdoors, int makeUpDays, boolean full, Place... places) {
+        return new Life(
+                8,
+                15,
+                6,
+                outdoors,
+                makeUpDays,
+                full,
+                7,
+                Set.of(places),
+                Taste.ANY,
+                Taste.ANY,
+                Taste.ANY,
+                OptionalDouble.empty());
+    }
+
+    private static boolean stands(Row row, List<String> strong, Life life, boolean firstCleanse) {
+        return SheetNotes.of(strong, life, firstCleanse, "six weeks").stream()
+                .anyMatch(n -> n.title().equals(row.text("title")));
+    }
+
+    private static final Life INDOORS = life(0, 0, false);
+
+    @ParameterizedTest
+    @MethodSource("notes")
+    void it_stands_where_it_is_meant_to_and_nowhere_beside(Row row) {
+        List<String> none = List.of();
+        List<String> acid = List.of("Glycolic fluid 8 %");
+        switch (row.text("when")) {
+            case "always" -> assertThat(stands(row, none, INDOORS, false)).isTrue();
+            case "strong" -> {
+                assertThat(stands(row, acid, INDOORS, false)).isTrue();
+                assertThat(stands(row, none, INDOORS, false)).isFalse();
+            }
+            case "outdoors" -> {
+                assertThat(stands(row, none, life(3, 0, false), false)).isTrue();
+                assertThat(stands(row, none, life(2.9, 0, false), false)).isFalse();
+            }
+            case "sea" -> place(row, List.of(Place.SEA));
+            case "dry-rooms" -> place(row, List.of(Place.HEATED_ROOMS, Place.COOLED_ROOMS, Place.PLANES));
+            case "heat" -> place(row, List.of(Place.HEAT));
+            case "make-up" -> {
+                assertThat(stands(row, none, life(0, 1, false), false)).isTrue();
+                assertThat(stands(row, none, INDOORS, true)).isFalse();
+            }
+            case "full-make-up" -> {
+                assertThat(stands(row, none, life(0, 1, true), true)).isTrue();
+                assertThat(stands(row, none, life(0, 1, true), false)).isFalse();
+                assertThat(stands(row, none, life(0, 1, false), true)).isFalse();
+                assertThat(stands(row, none, life(0, 0, true), true)).isFalse();
+            }
+            default -> throw new AssertionError("no case for " + row.text("when"));
+        }
+    }
+
+    private static void place(Row row, List<Place> meant) {
+        for (Place place : Place.values()) {
+            assertThat(stands(row, List.of(), life(0, 0, false, place), false))
+                    .as(place.name())
+                    .isEqualTo(meant.contains(place));
+        }
+    }
+}
