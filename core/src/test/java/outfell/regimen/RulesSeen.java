@@ -26,10 +26,13 @@ import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.Products;
+import outfell.product.StepKind;
 import outfell.routine.Amounts;
 import outfell.routine.Part;
 import outfell.safety.Answers;
@@ -97,7 +100,21 @@ public final class RulesSeen {
                 text.append("%s C, %s %%: %s".formatted(n(celsius), n(humidity), told(air)));
             }
         }
-        return text.toString();
+        StringBuilder bands = new StringBuilder();
+        for (double humidity : new double[] {15, 30, 45, 60, 80, 95}) {
+            for (int tenth = -200; tenth <= 420; tenth++) {
+                Air air = Air.of(out(tenth / 10.0, humidity, 4, 3));
+                bands.append("outdoors %s %% and %s C: dryness %s, heat %s, %s, rooms of %.0f C%n"
+                        .formatted(
+                                n(humidity),
+                                tenth / 10.0,
+                                air.dryBand(),
+                                air.heatBand(),
+                                air.heatBecause().sentence().contains("dry heat") ? "dry heat" : "",
+                                air.roomCelsius()));
+            }
+        }
+        return text + GoodsSeen.turns(bands.toString());
     }
 
     private static String told(Air air) {
@@ -334,11 +351,28 @@ public final class RulesSeen {
             double least = 0;
             for (int i = 1; least == 0 && i <= 300; i++) {
                 double percent = i <= 100 ? i / 1000.0 : i <= 200 ? (i - 90) / 100.0 : (i - 190) / 10.0;
-                least = Products.serum(percent, Products.carrier(kind)).has(kind) ? percent : 0;
+                least = Products.bare(StepKind.SERUM, percent, Products.carrier(kind))
+                                .has(kind)
+                        ? percent
+                        : 0;
             }
             text.append("%s from %s%n".formatted(kind, n(least)));
         }
-        return text.toString();
+        for (Row row : KnowledgeFile.yaml("actives.yaml").rows("actives")) {
+            for (Row much : row.rows("much")) {
+                for (int percent = 1; percent <= 60; percent++) {
+                    text.append("%s of %s, %d %%: %s%n"
+                            .formatted(
+                                    row.text("id"),
+                                    much.text("ingredient"),
+                                    percent,
+                                    Products.bare(StepKind.SCRUB, percent, much.text("ingredient")).actives().stream()
+                                            .map(a -> a.kind())
+                                            .toList()));
+                }
+            }
+        }
+        return GoodsSeen.turns(text.toString());
     }
 
     private static String load() {
