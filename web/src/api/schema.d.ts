@@ -2439,6 +2439,7 @@ export interface components {
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
             kindLabel: string;
+            left: string[];
             lines: components["schemas"]["LineView"][];
             maker: string;
             meant: components["schemas"]["Meant"][];

@@ -254,6 +254,11 @@ export function Findings({
           {say('products.theyCountForNothingAllergiesAreStill')}
         </p>
       )}
+      {product.left.length > 0 && (
+        <p className="second">
+          <b>{say('products.noIngredient')}</b> {product.left.join(' · ')}
+        </p>
+      )}
       {meant && product.meant.length > 0 && (
         <ul className="meant" aria-label={say('products.perhapsMisspelt')}>
           {product.meant.map((m) => (

@@ -17,6 +17,7 @@ public final class Actives {
     /**
      * @param label as shown
      * @param letter shown on its block of the strip
+     * @param called what packs call it, beside its label
      * @param ingredients INCI names that belong, or none when tags decide
      * @param tags that make an ingredient belong
      * @param much ingredients that belong from a share on, percent: sugar is a scrub when there is much of it
@@ -34,6 +35,7 @@ public final class Actives {
             ActiveKind kind,
             String label,
             String letter,
+            List<String> called,
             List<String> ingredients,
             Set<Tag> tags,
             Map<String, Double> much,
@@ -123,6 +125,7 @@ public final class Actives {
                 row.one("id", ActiveKind.class),
                 row.text("label"),
                 row.text("letter"),
+                row.texts("called"),
                 ingredients,
                 tags,
                 Map.copyOf(much),

@@ -6,8 +6,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Lexicon;
 import outfell.knowledge.Row;
 
 /** What a kind of step is called and how a label's words point to it, from kinds.yaml. */
@@ -50,13 +52,25 @@ public final class Kinds {
             })
             .toList();
 
-    /** Percent of UV filters below which nothing is a sunscreen. */
     /** Texture from which a layer stands among the creams. */
     public static final double CREAMS_FROM = FILE.number("creams-from", 1, 8);
-
+    /** Percent of UV filters below which nothing is a sunscreen. */
     static final double LEAST_FILTER = FILE.number("least-filter", 0, 100);
 
+    private static final List<String> STAYS_ON = FILE.texts("stays-on");
+    private static final Set<String> SOLUBILISERS = Set.copyOf(FILE.texts("solubilisers"));
+
     private Kinds() {}
+
+    /** Whether a name says of itself that the thing stays on. */
+    static boolean saysThatItStaysOn(String name) {
+        return STAYS_ON.stream().anyMatch(w -> Lexicon.standsIn(w, name));
+    }
+
+    /** Whether a line is a surfactant that mostly dissolves perfume or oil. */
+    static boolean dissolves(LabelLine line) {
+        return line.named(SOLUBILISERS);
+    }
 
     public static List<KindOfStep> all() {
         return ALL;

@@ -11,13 +11,15 @@ import java.util.stream.Stream;
  * @param lines of the ingredient list, in printed order
  * @param onePercentLine position from which everything is at or below one percent; 0 when no marker tells
  * @param claimed what the product's own name says is in it and the list does not hold, position 0
+ * @param left what else is printed and was not taken for an ingredient: claims, directions, warnings
  */
-public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> claimed) {
-    public static final Label EMPTY = new Label(List.of(), 0, List.of());
+public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> claimed, List<String> left) {
+    public static final Label EMPTY = new Label(List.of(), 0, List.of(), List.of());
 
     public Label {
         lines = List.copyOf(lines);
         claimed = List.copyOf(claimed);
+        left = List.copyOf(left);
     }
 
     /** Whether nobody has read an ingredient list of it. */
@@ -26,7 +28,11 @@ public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> c
     }
 
     Label claiming(List<LabelLine> others) {
-        return new Label(lines, onePercentLine, others);
+        return new Label(lines, onePercentLine, others, left);
+    }
+
+    Label leaving(List<String> others) {
+        return new Label(lines, onePercentLine, claimed, others);
     }
 
     /** What is to be reckoned with: what is certainly in it, and what its name says. */

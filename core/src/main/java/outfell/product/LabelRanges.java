@@ -61,7 +61,7 @@ final class LabelRanges {
                 lines.add(inside(m, position, line, descending));
             }
         }
-        return new Label(lines, line, List.of());
+        return new Label(lines, line, List.of(), List.of());
     }
 
     /** Perfume or an acid that sets the pH, far down a list and right before a marker, stands at the line with it. */

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import org.apache.commons.text.StringEscapeUtils;
 
 /**
  * Reads an ingredient list as printed. Never throws on any text: what it cannot match stays by its printed name.
@@ -17,30 +16,19 @@ import org.apache.commons.text.StringEscapeUtils;
  * <p>Rules of separation and matching: house rules on eu-1223-2009 and reg-us-701.
  */
 public final class LabelReader {
-    private static final String HEADINGS =
-            "inactive\\s+ingredients|ingredients(?:\\s*/\\s*ingr[eé]dients)?|ingr[eé]dients|ingredi[eë]nten|ingredienti|ingredientes"
-                    + "|ingredienser|zutaten|inhaltsstoffe(?:\\s*\\(inci\\))?|składniki|inci";
-    private static final Pattern HEADING =
-            Pattern.compile("(?ius)^.{0,200}?(?<!\\p{L})(?:" + HEADINGS + ")\\s*[:.]\\s*");
-    private static final Pattern ACTIVE_PANEL = Pattern.compile(
-            "(?ius)\\bactive\\s+ingredients?\\s*(?:[:.]|\\R)\\s*(.*?)(?:\\.\\s|\\R|;)\\s*(?=inactive|other|ingredients)(?:inactive\\s+ingredients?|other\\s+ingredients?|ingredients)\\s*(?:[:.]|\\R)\\s*");
-    private static final Pattern MAY_CONTAIN = Pattern.compile(
-            "(?iu)\\.?\\s*[\\[(]?\\s*(?:\\+\\s*/\\s*-|±|may\\s+contain|peut\\s+contenir|kann\\s+enthalten|può\\s+contenere|puede\\s+contener)\\s*:?\\s*");
     private static final Pattern PERCENT =
             Pattern.compile("(?u)[\\[(]?\\s*(\\d{1,3}(?:[.,]\\d+)?)\\s*%\\s*(?:w/w)?\\s*[\\])]?");
     private static final Pattern MARKS = Pattern.compile("[*†‡®™°¹²³⁴]+");
     private static final Pattern BRACKET = Pattern.compile("[\\[(]([^\\[\\]()]*)[\\])]?");
-    /** "* organic" at the start of a line or after the last full stop explains a mark; it names no ingredient. */
-    private static final Pattern FOOTNOTE =
-            Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");
-
     private static final Pattern SPACES = Pattern.compile("\\s+");
     private static final Pattern LEADING = Pattern.compile("^[.:\\s]+");
     private static final Pattern CLOSING = Pattern.compile("[\\])]");
-    private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
+    /** Words that no ingredient has: what follows them is a claim, a warning, a direction or an address. */
+    private static final Pattern TALK = Pattern.compile(
+            "(?iu)\\b(?:avoid|warnings?|caution|directions?|made\\s+in|keep|store|use[sd]?|apply|external|dermatolog\\w*|tested|certified|origin|contact|irritation|discontinue|uso|extern[oa]?|enthält|sans|without|free\\s+from)\\b");
 
     /** One name with what stood beside it. */
-    record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel, boolean ends) {}
+    record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel) {}
 
     private LabelReader() {}
 
@@ -50,10 +38,12 @@ public final class LabelReader {
 
     /** @param names what names were said to be by hand: key of the printed name to INCI, or to "" for no ingredient */
     static Label read(String text, Map<String, String> names) {
-        return LabelRanges.infer(tokens(text).stream()
-                .filter(t -> !"".equals(names.get(Ingredients.key(t.name()))))
-                .map(t -> match(t, names))
-                .toList());
+        Read read = tokens(text);
+        return LabelRanges.infer(read.tokens().stream()
+                        .filter(t -> !"".equals(names.get(Ingredients.key(t.name()))))
+                        .map(t -> match(t, names))
+                        .toList())
+                .leaving(read.left());
     }
 
     /** A token with what it was matched to. */
@@ -72,65 +62,96 @@ public final class LabelReader {
                         : Ingredients.find(said).map(Substances.Meant::sure).orElse(Substances.Meant.UNKNOWN));
     }
 
-    private static List<Token> tokens(String text) {
+    private record Read(List<Token> tokens, List<String> left) {}
+
+    private static Read tokens(String text) {
+        PackText pack = PackText.of(text);
         List<Token> tokens = new ArrayList<>();
-        String rest = joinHyphens(plain(text));
-        Matcher panel = ACTIVE_PANEL.matcher(rest);
-        if (panel.find()) {
-            split(panel.group(1)).forEach(t -> token(t, false, true).ifPresent(tokens::add));
-            rest = rest.substring(panel.end());
-        } else {
-            rest = withoutHeading(rest);
+        List<String> left = new ArrayList<>(pack.left());
+        pack.panel().forEach(t -> token(t, false, true).ifPresent(tokens::add));
+        int place = 0;
+        boolean over = false;
+        for (String part : split(pack.list())) {
+            Cut cut = cut(part);
+            for (String name : over ? List.<String>of() : cut.names()) {
+                Optional<Token> token = token(percented(name, pack.grams()), false, false);
+                place += token.isPresent() ? 1 : 0;
+                int at = place;
+                token.map(t -> possible(t, at)).ifPresent(tokens::add);
+            }
+            left.add(over ? part : cut.left());
+            over |= !cut.left().isEmpty();
         }
-        Matcher may = MAY_CONTAIN.matcher(rest);
-        String certain = rest;
-        String perhaps = "";
-        if (may.find()) {
-            certain = rest.substring(0, may.start());
-            perhaps = rest.substring(may.end()).replaceAll("[\\])]\\s*\\.?\\s*$", "");
-        }
-        split(certain).stream()
-                .flatMap(LabelReader::joined)
-                .forEach(t -> token(t, false, false).ifPresent(tokens::add));
-        split(perhaps).forEach(t -> token(t, true, false).ifPresent(tokens::add));
-        return untrailed(tokens);
+        split(pack.perhaps()).forEach(t -> token(t, true, false).ifPresent(tokens::add));
+        return new Read(
+                tokens,
+                left.stream().map(String::strip).filter(l -> !l.isEmpty()).toList());
     }
 
-    /** Without what copying left behind: entities, marks of a list, footnotes. */
-    private static String plain(String text) {
-        String unescaped = text.indexOf('&') >= 0 ? StringEscapeUtils.unescapeHtml4(text) : text;
-        String noted = FOOTNOTE.matcher(unescaped.replace('\u00a0', ' ')).replaceAll("");
-        String tabbed = noted.indexOf('\t') >= 0 && noted.indexOf(',') < 0 ? noted.replaceAll("\\t+", "\n") : noted;
-        return LIST_MARK.matcher(tabbed).replaceAll("").strip();
+    /** Far down a descending list the k-th holds at most 100 / k percent; what says more is a grade of the raw material. */
+    private static Token possible(Token t, int place) {
+        return place > GRADE_AFTER && t.declared().isPresent() && t.declared().getAsDouble() > 100.0 / place
+                ? new Token(t.name(), OptionalDouble.empty(), t.mayContain(), t.activePanel())
+                : t;
     }
 
-    /** What follows a full stop after the last known name is a claim or an address, however many commas it has. */
-    private static List<Token> untrailed(List<Token> tokens) {
-        for (int i = 0; i < tokens.size(); i++) {
-            if (tokens.get(i).ends()) {
-                List<Token> kept = new ArrayList<>(tokens.subList(0, i + 1));
-                tokens.stream().skip(i + 1L).filter(Token::mayContain).forEach(kept::add);
-                return kept;
+    /** So far up some makers print what they praise out of its order. */
+    private static final int GRADE_AFTER = 3;
+
+    private static final Pattern WEIGHED = Pattern.compile("(?iu)(\\d+(?:[.,]\\d+)?)\\s*(mg|g)\\b");
+
+    /** "7.5 mg" in a gram is 0.75 %. */
+    private static String percented(String name, double grams) {
+        Matcher weighed = WEIGHED.matcher(name);
+        if (grams == 0 || !weighed.find()) {
+            return name;
+        }
+        double amount = Double.parseDouble(weighed.group(1).replace(',', '.'));
+        double share = 100 * amount / grams / (weighed.group(2).equalsIgnoreCase("mg") ? 1000 : 1);
+        return weighed.replaceFirst(Matcher.quoteReplacement(LabelRanges.number(share) + " %"));
+    }
+
+    /**
+     * What stands between two separators.
+     *
+     * @param names in it, mostly one
+     * @param left what of it is a claim, an address or a warning; it and all that follows is no ingredient
+     */
+    private record Cut(List<String> names, String left) {}
+
+    private static Cut cut(String part) {
+        String whole = part.strip();
+        String line = SPACES.matcher(whole).replaceAll(" ");
+        if (listed(line)) {
+            return new Cut(List.of(line), "");
+        }
+        Matcher end = END.matcher(whole);
+        while (end.find()) {
+            String head = SPACES.matcher(whole.substring(0, end.start())).replaceAll(" ");
+            String tail = whole.substring(end.end()).strip();
+            if (talks(tail) || (end.group().startsWith(".") && known(head))) {
+                return new Cut(joined(head).toList(), tail);
             }
         }
-        return tokens;
+        String[] lines = whole.split("\\R");
+        if (lines.length > 1 && Stream.of(lines).anyMatch(LabelReader::known)) {
+            return new Cut(Stream.of(lines).flatMap(LabelReader::joined).toList(), "");
+        }
+        return new Cut(joined(line).toList(), "");
     }
 
-    private static String withoutHeading(String text) {
-        Matcher heading = HEADING.matcher(text);
-        return heading.find() ? text.substring(heading.end()) : text;
-    }
+    /** Where a sentence may begin behind a name. */
+    private static final Pattern END = Pattern.compile("\\.\\s+|\\R");
 
-    /** A hyphen at a line's end joins a broken name; between a locant's digits and the next letter it stays. */
-    private static String joinHyphens(String text) {
-        return text.replaceAll("(?<=\\d)-\\s*\\R\\s*", "-").replaceAll("(?<=\\p{L})-\\s*\\R\\s*(?=\\p{Ll})", "");
+    private static boolean talks(String text) {
+        return TALK.matcher(text).find();
     }
 
     /** Splits outside brackets at commas (not between digits), semicolons, bullets and spaced dashes. */
     private static List<String> split(String text) {
         boolean hasCommas =
                 text.indexOf(',') >= 0 || text.indexOf(';') >= 0 || text.indexOf('•') >= 0 || text.indexOf('·') >= 0;
-        String flat = hasCommas ? text.replaceAll("\\R", " ") : text.replaceAll("\\R", " ; ");
+        String flat = hasCommas ? text.replaceAll("\\R", "\n") : text.replaceAll("\\R", " ; ");
         List<String> parts = new ArrayList<>();
         StringBuilder part = new StringBuilder();
         int depth = 0;
@@ -150,13 +171,37 @@ public final class LabelReader {
             }
         }
         parts.add(part.toString());
-        return parts;
+        return together(parts);
+    }
+
+    private static final Pattern ONLY_PERCENT =
+            Pattern.compile("\\s*[\\[(]?\\s*\\d{1,3}(?:[.,]\\d+)?\\s*%\\s*[\\])]?\\s*");
+
+    /** A share behind a dash belongs to the name before it; a comma within a known name is the name's. */
+    private static List<String> together(List<String> parts) {
+        List<String> all = new ArrayList<>();
+        for (String part : parts) {
+            String last = all.isEmpty() ? "" : all.getLast();
+            boolean one = !last.isEmpty()
+                    && (ONLY_PERCENT.matcher(part).matches()
+                            || Ingredients.find(last.strip() + ", " + part.strip())
+                                    .isPresent());
+            if (one) {
+                all.set(
+                        all.size() - 1,
+                        ONLY_PERCENT.matcher(part).matches() ? last + part : last.strip() + ", " + part.strip());
+            } else {
+                all.add(part);
+            }
+        }
+        return all;
     }
 
     /** "A (and) B" and "A and B" are two; so are "A / B", for a slash with spaces names a mixture of two. */
     private static final Pattern AND =
             Pattern.compile("(?i)\\s*[\\[(]\\s*(?:and|&|et|und)\\s*[\\])]\\s*|\\s+(?:and|&)\\s+");
 
+    private static final Pattern SPACED_OVER = Pattern.compile("\\s+/\\s+");
     private static final Pattern OVER = Pattern.compile("\\s*/\\s*");
 
     /** One name, or several that the maker printed as one, when each is known by itself and the whole is not. */
@@ -164,7 +209,7 @@ public final class LabelReader {
         if (find(part.strip()).isPresent()) {
             return Stream.of(part);
         }
-        for (Pattern joint : List.of(AND, OVER)) {
+        for (Pattern joint : List.of(AND, SPACED_OVER, OVER)) {
             String[] each = joint.split(part.strip());
             if (each.length > 1 && Stream.of(each).allMatch(LabelReader::known)) {
                 return Stream.of(each);
@@ -173,10 +218,21 @@ public final class LabelReader {
         return Stream.of(part);
     }
 
-    private static boolean known(String part) {
-        String name = PERCENT.matcher(part).replaceAll("").strip().replaceAll("\\.$", "");
+    static boolean known(String part) {
+        String name = named(part);
         return !name.isEmpty()
                 && (find(name).isPresent() || Families.taken(name).isPresent());
+    }
+
+    private static boolean listed(String part) {
+        return find(named(part)).isPresent();
+    }
+
+    private static String named(String part) {
+        return unbroken(PERCENT.matcher(MARKS.matcher(part).replaceAll("")).replaceAll(""))
+                .strip()
+                .replaceAll("[.:]$", "")
+                .strip();
     }
 
     private static boolean separates(String text, int i) {
@@ -214,27 +270,33 @@ public final class LabelReader {
         text = LEADING.matcher(SPACES.matcher(text).replaceAll(" "))
                 .replaceAll("")
                 .strip();
-        if (text.endsWith(".") && find(text).isEmpty()) {
+        text = unbroken(text);
+        if ((text.endsWith(".") || text.endsWith(":")) && find(text).isEmpty()) {
             text = text.substring(0, text.length() - 1).strip();
         }
-        String without = withoutClaims(text);
-        boolean ends = !without.equals(text);
         if (activePanel) {
             // what an active is for stands in brackets behind it on some panels
-            without = without.replaceAll("\\s*\\([^)]*\\)\\s*$", "");
+            text = text.replaceAll("\\s*\\([^)]*\\)\\s*$", "");
         }
-        return without.isEmpty()
-                ? Optional.empty()
-                : Optional.of(new Token(without, declared, mayContain, activePanel, ends));
+        return text.isEmpty() ? Optional.empty() : Optional.of(new Token(text, declared, mayContain, activePanel));
     }
 
-    /** A sentence after the last ingredient is no ingredient: "Carbomer. Made in Skarrow". */
-    private static String withoutClaims(String text) {
-        int stop = text.indexOf(". ");
-        if (stop > 0 && find(text).isEmpty() && find(text.substring(0, stop)).isPresent()) {
-            return text.substring(0, stop);
+    /** A name broken at a line's end, with or without its hyphen: as it is known; else as its letters have it. */
+    private static String unbroken(String name) {
+        if (name.indexOf(PackText.BROKEN) < 0) {
+            return name;
         }
-        return text;
+        String broken = String.valueOf(PackText.BROKEN);
+        String joined = name.replace(broken, "");
+        String kept = name.replace(broken, "-");
+        if (find(joined.strip()).isPresent() || find(kept.strip()).isPresent()) {
+            return find(joined.strip()).isPresent() ? joined : kept;
+        }
+        int at = name.indexOf(PackText.BROKEN);
+        boolean newWord = at + 1 < name.length()
+                && Character.isUpperCase(name.charAt(at + 1))
+                && Character.isLowerCase(name.charAt(at - 1));
+        return newWord ? kept : joined;
     }
 
     /** By whole name; else without brackets; else by what the brackets hold; else as a doublet of languages. */
@@ -249,6 +311,14 @@ public final class LabelReader {
             return without;
         }
         Matcher bracket = BRACKET.matcher(name);
+        // "Sunflower (Helianthus Annuus) Seed Oil": the brackets hold the beginning of the name
+        if (bracket.find() && bracket.end() < name.length()) {
+            Optional<Ingredient> latin = Ingredients.find(bracket.group(1) + name.substring(bracket.end()));
+            if (latin.isPresent()) {
+                return latin;
+            }
+        }
+        bracket.reset();
         if (bracket.find() && !bracket.group(1).toLowerCase(Locale.ROOT).contains("nano")) {
             Optional<Ingredient> inside = Ingredients.find(bracket.group(1));
             if (inside.isPresent()) {

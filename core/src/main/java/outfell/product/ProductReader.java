@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Certainty;
 import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Lexicon;
 import outfell.knowledge.Row;
 
 /** From a pack's words and ingredient list to what the product is, each answer with its reason. */
@@ -173,7 +174,7 @@ public final class ProductReader {
         String first = inci.toLowerCase(Locale.ROOT).split("[ /]")[0];
         return lower.contains(first)
                 || lower.contains(family.label())
-                || (family.kind() == ActiveKind.VITAMIN_C_ACID && lower.contains("vitamin c"));
+                || family.called().stream().anyMatch(c -> Lexicon.standsIn(c, name));
     }
 
     private static Told<StepKind> kind(
@@ -203,7 +204,10 @@ public final class ProductReader {
     private static Optional<Told<StepKind>> byContent(
             Product.Facts facts, List<LabelLine> certain, List<ActiveIn> actives, Optional<StepKind> byName) {
         boolean namedToComeOff = byName.filter(StepKind::comesOff).isPresent();
-        if (!namedToComeOff && within(certain, SURFACTANT_WITHIN, Tag.SURFACTANT_MILD, Tag.SURFACTANT_STRONG)) {
+        List<LabelLine> washing = Kinds.saysThatItStaysOn(facts.name())
+                ? certain.stream().filter(l -> !Kinds.dissolves(l)).toList()
+                : certain;
+        if (!namedToComeOff && within(washing, SURFACTANT_WITHIN, Tag.SURFACTANT_MILD, Tag.SURFACTANT_STRONG)) {
             return Optional.of(told(
                     StepKind.WASH,
                     "likely",
@@ -221,7 +225,8 @@ public final class ProductReader {
                 .filter(a -> Actives.of(a.kind()).rationed() || a.kind() == ActiveKind.BENZOYL_PEROXIDE)
                 .findFirst();
         boolean eye = byName.filter(k -> k == StepKind.EYE).isPresent();
-        if (!namedToComeOff && !eye && (strong.isPresent() || facts.prescription())) {
+        boolean medicine = facts.prescription() || certain.stream().anyMatch(l -> l.is(Tag.PRESCRIPTION));
+        if (!namedToComeOff && !eye && (strong.isPresent() || medicine)) {
             String what = strong.map(a -> Actives.of(a.kind()).label()).orElse("a prescribed active");
             return Optional.of(told(
                     StepKind.TREATMENT,

@@ -12,7 +12,8 @@ import outfell.knowledge.Because;
 
 /**
  * What an unknown name may have been meant for: the nearest names of the table, offered and never taken by itself. Letters
- * that a camera or a hurried eye confuses count as the same: l and I, 0 and O, rn and m, vv and w, 5 and S, 8 and B.
+ * that a camera or a hurried eye confuses count as the same: l and I, 0 and O, rn and m, vv and w, 5 and S, 8 and B, e and c; and a space that
+ * a broken line puts into a word.
  */
 public final class Spelling {
     private static final int SHORTEST = 4;
@@ -77,6 +78,7 @@ public final class Spelling {
 
     static String fold(String name) {
         return Ingredients.key(name)
+                .replace(" ", "")
                 .replace("vv", "w")
                 .replace("rn", "m")
                 .replace('0', 'o')
@@ -85,6 +87,7 @@ public final class Spelling {
                 .replace('i', 'l')
                 .replace('5', 's')
                 .replace('8', 'b')
+                .replace('e', 'c')
                 .toLowerCase(Locale.ROOT);
     }
 

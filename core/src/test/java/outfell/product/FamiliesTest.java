@@ -47,7 +47,7 @@ class FamiliesTest {
         "Poplar Bud Extract, ALLERGEN_SALICYLATE",
         "Walnussöl, ALLERGEN_NUT",
         "PEG-8 Beeswax, ALLERGEN_BEE",
-        "Adeps Lanae, ALLERGEN_LANOLIN",
+        "Hydrogenated Wollwachs, ALLERGEN_LANOLIN",
         "Polyquaternium-15 Quaternium 15, FORMALDEHYDE_RELEASER",
         "Sodium Butylparaben, ALLERGEN_PARABEN",
         "Rosemary Leaf Oil, ESSENTIAL_OIL",

@@ -29,6 +29,7 @@ public record ProductView(
         List<Finding> findings,
         List<LineView> lines,
         List<String> unknown,
+        List<String> left,
         List<Meant> meant) {
 
     /** What an unknown name may have been meant for; offered, never taken by itself. */
@@ -55,6 +56,7 @@ public record ProductView(
                 p.findings(),
                 p.label().lines().stream().map(ProductView::line).toList(),
                 p.label().unknown(),
+                p.label().left(),
                 p.label().unknown().stream()
                         .distinct()
                         .map(u -> new Meant(u, Spelling.of(u)))
