@@ -101,7 +101,7 @@ public final class LabelReader {
     private static final Pattern WEIGHED = Pattern.compile("(?iu)(\\d+(?:[.,]\\d+)?)\\s*(mg|g)\\b");
 
     /** "7.5 mg" in a gram is 0.75 %. */
-    private static String percented(String name, double grams) {
+    static String percented(String name, double grams) {
         Matcher weighed = WEIGHED.matcher(name);
         if (grams == 0 || !weighed.find()) {
             return name;

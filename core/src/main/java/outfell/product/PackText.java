@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.apache.commons.text.StringEscapeUtils;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is printed on a pack, taken apart. Nothing is dropped in silence: what is no ingredient is kept as it stood.
@@ -24,8 +25,9 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
 
     static final char BULLET = '•';
 
-    private static final String ACTIVE = "(?:active|medicinal)\\s+ingredients?";
-    private static final String REST = "(?:inactive|non-?\\s?medicinal|other)\\s+ingredients?";
+    private static final String ACTIVE = "(?:active|medicinal)\\s+ingredients?|active(?=\\s*:)";
+    private static final String REST =
+            "(?:inactive|non-?\\s?medicinal|other)\\s+ingredients?|also\\s+contains|excipients?";
     /** Headings of a whole list, the longer ones first. */
     private static final String LIST = "full\\s+ingredients?(?:\\s+list)?|" + REST
             + "|ingredients?\\s*/\\s*ingr[eé]dients?|ingredients?|ingr[eé]dients?"
@@ -44,8 +46,9 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
             Pattern.compile("(?iu)(?:key|hero|star|main|featured|our|free\\s+of|no)\\s+$");
 
     private static final Pattern NON = Pattern.compile("(?iu)\\bnon[- ]?$");
-    private static final Pattern PANEL = Pattern.compile("(?iu)(?<![\\p{L}-])" + ACTIVE
-            + "(?:\\s*\\(in[^)]*\\))?(?:[ \\t]+purposes?)?\\s*(?:[:.•]|\\R|(?=\\s\\p{L}))\\s*");
+    private static final Pattern PANEL = Pattern.compile(
+            "(?iu)(?<![\\p{L}-])(?:" + ACTIVE
+                    + ")(?:\\s*\\(in\\s+each\\s+(\\d{0,3})\\s*g(?:ram)?\\)|\\s*\\(in[^)]*\\))?(?:[ \\t]+purposes?)?\\s*(?:[:.•]|\\R|(?=\\s\\p{L}))\\s*");
     private static final Pattern AFTER_PANEL =
             Pattern.compile("(?iu)(?<![\\p{L}])(?:" + LIST + ")\\s*(?:[:.•]|\\R|(?=\\s))\\s*");
     private static final Pattern MAY_CONTAIN = Pattern.compile(
@@ -55,9 +58,9 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
             Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");
 
     private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
-    private static final Pattern NUMBERED_LINE = Pattern.compile("(?m)^\\s*(\\d{1,3})[.)]?\\s+(?=\\p{L})");
-    private static final Pattern NUMBERED = Pattern.compile("(?<!\\S)(\\d{1,3})[.)]\\s*(?=\\p{L})");
-    private static final Pattern SOME_BULLET = Pattern.compile("[●◦○▪▫■□►▶▸▹‣⁃∙◆◇➤➢✓✔・･‧]");
+    private static final Pattern NUMBERED_LINE = Pattern.compile("(?m)^\\s*\\(?(\\d{1,3})[.)]?\\s+(?=\\p{L})");
+    private static final Pattern NUMBERED = Pattern.compile("(?<!\\S)\\(?(\\d{1,3})[.)]\\s*(?=\\p{L})");
+    private static final Pattern SOME_BULLET = Pattern.compile("[\\p{So}&&[^©®™°]]|[∙‣⁃◦・･‧]");
     private static final Pattern SPACED_SLASH = Pattern.compile("\\s+/\\s+");
     private static final int FIRST_NUMBERS = 3;
     private static final int HEADING_WITHIN = 400;
@@ -72,7 +75,8 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
         double grams = 0;
         if (opened.isPresent() && after.isPresent()) {
             left.add(rest.substring(0, opened.get().start()));
-            panel = pieces(rest.substring(opened.get().end(), after.get().start()), left);
+            grams = grams(opened.get().group(1));
+            panel = pieces(rest.substring(opened.get().end(), after.get().start()), grams, left);
             list = rest.substring(after.get().end());
         } else {
             Optional<MatchResult> opens = from(OPENS, rest, 0);
@@ -81,7 +85,7 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
                 left.add(rest.substring(0, heading.get().start()));
                 list = rest.substring(heading.get().end());
             }
-            grams = opens.map(o -> o.group(1)).map(Double::parseDouble).orElse(0.0);
+            grams = opens.map(o -> grams(o.group(1))).orElse(0.0);
         }
         Matcher may = MAY_CONTAIN.matcher(list);
         String perhaps = "";
@@ -95,6 +99,11 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
                 perhaps,
                 grams,
                 left.stream().map(String::strip).filter(l -> !l.isEmpty()).toList());
+    }
+
+    /** "In each gram", "100 g contains". */
+    private static double grams(@Nullable String number) {
+        return number == null ? 0 : number.isEmpty() ? 1 : Double.parseDouble(number);
     }
 
     private static Optional<MatchResult> heading(String text) {
@@ -173,9 +182,10 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
             Pattern.compile("(?u)^(.*?[\\[(]?\\s*\\d{1,3}(?:[.,]\\d+)?\\s*%\\s*(?:w/w)?\\s*[\\])]?)(.*)$");
 
     /** Of a panel each active with its share; what it is for, and what the drug is for, is no ingredient. */
-    private static List<String> pieces(String panel, List<String> left) {
+    private static List<String> pieces(String panel, double grams, List<String> left) {
         List<String> all = new ArrayList<>();
-        for (String piece : panel.split("\\R|;|,(?!\\d)|•")) {
+        for (String printed : panel.split("\\R|;|,(?!\\d)|•")) {
+            String piece = LabelReader.percented(printed, grams);
             Matcher share = WITH_PERCENT.matcher(piece.strip());
             if (share.matches()) {
                 String before = share.group(1).replaceAll("[\\[(]?\\s*\\d[\\d.,]*\\s*%.*$", "");
