@@ -83,8 +83,11 @@ final class BoundsSeen {
         }
         for (int age : new int[] {10, 14, 30}) {
             SkinReading reading = Faces.face().calm().person(age, false, false).reading();
-            for (Answers answers :
-                    List.of(aged(age), aged(age).yes("pregnant"), aged(age).yes("breastfeeding"))) {
+            for (Answers answers : List.of(
+                    aged(age),
+                    aged(age).yes("pregnant"),
+                    aged(age).yes("trying"),
+                    aged(age).yes("breastfeeding"))) {
                 SafetyVerdict v = SafetyScreen.screen(answers, reading, SkinReader.read(reading, Set.of()), List.of());
                 for (String active : List.of("Glycolic Acid", "Salicylic Acid", "Ascorbic Acid")) {
                     for (int tenths = 5; tenths <= 160; tenths += 5) {
@@ -124,8 +127,11 @@ final class BoundsSeen {
                 }
                 text.append("%s %d: %s%n".formatted(sign, grade, fired(aged(40), all)));
                 Faces once = Faces.face();
+                Zone one = Signs.of(sign).zones().contains(Zone.CHEEK_R)
+                        ? Zone.CHEEK_R
+                        : Signs.of(sign).zones().getFirst();
                 for (Zone zone : Signs.of(sign).zones()) {
-                    once.at(zone, sign, zone == Signs.of(sign).zones().getFirst() ? grade : 0);
+                    once.at(zone, sign, zone == one ? grade : 0);
                 }
                 text.append("%s %d on one side: %s%n".formatted(sign, grade, fired(aged(40), once)));
             }
