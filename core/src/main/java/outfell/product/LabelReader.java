@@ -71,7 +71,7 @@ public final class LabelReader {
         pack.panel().forEach(t -> token(t, false, true).ifPresent(tokens::add));
         int place = 0;
         boolean over = false;
-        for (String part : split(pack.list())) {
+        for (String part : Separators.split(pack.list())) {
             Cut cut = cut(part);
             for (String name : over ? List.<String>of() : cut.names()) {
                 Optional<Token> token = token(percented(name, pack.grams()), false, false);
@@ -82,7 +82,7 @@ public final class LabelReader {
             left.add(over ? part : cut.left());
             over |= !cut.left().isEmpty();
         }
-        split(pack.perhaps()).forEach(t -> token(t, true, false).ifPresent(tokens::add));
+        Separators.split(pack.perhaps()).forEach(t -> token(t, true, false).ifPresent(tokens::add));
         return new Read(
                 tokens,
                 left.stream().map(String::strip).filter(l -> !l.isEmpty()).toList());
@@ -126,12 +126,25 @@ public final class LabelReader {
             return new Cut(List.of(line), "");
         }
         Matcher end = END.matcher(whole);
+        List<String> before = new ArrayList<>();
+        int from = 0;
         while (end.find()) {
-            String head = SPACES.matcher(whole.substring(0, end.start())).replaceAll(" ");
+            String head = SPACES.matcher(whole.substring(from, end.start())).replaceAll(" ");
             String tail = whole.substring(end.end()).strip();
-            if (talks(tail) || (end.group().startsWith(".") && known(head))) {
-                return new Cut(joined(head).toList(), tail);
+            boolean stop = end.group().startsWith(".");
+            if (stop && known(head) && listed(tail.split("\\.\\s+")[0])) {
+                // full stops between names only part them
+                joined(head).forEach(before::add);
+                from = end.end();
+            } else if (talks(tail) || (stop && known(head))) {
+                return new Cut(Stream.concat(before.stream(), joined(head)).toList(), tail);
             }
+        }
+        if (!before.isEmpty()) {
+            return new Cut(
+                    Stream.concat(before.stream(), joined(whole.substring(from)))
+                            .toList(),
+                    "");
         }
         String[] lines = whole.split("\\R");
         if (lines.length > 1 && Stream.of(lines).anyMatch(LabelReader::known)) {
@@ -145,56 +158,6 @@ public final class LabelReader {
 
     private static boolean talks(String text) {
         return TALK.matcher(text).find();
-    }
-
-    /** Splits outside brackets at commas (not between digits), semicolons, bullets and spaced dashes. */
-    private static List<String> split(String text) {
-        boolean hasCommas =
-                text.indexOf(',') >= 0 || text.indexOf(';') >= 0 || text.indexOf('•') >= 0 || text.indexOf('·') >= 0;
-        String flat = hasCommas ? text.replaceAll("\\R", "\n") : text.replaceAll("\\R", " ; ");
-        List<String> parts = new ArrayList<>();
-        StringBuilder part = new StringBuilder();
-        int depth = 0;
-        for (int i = 0; i < flat.length(); i++) {
-            char c = flat.charAt(i);
-            depth = switch (c) {
-                case '(', '[' -> depth + 1;
-                case ')', ']' -> Math.max(0, depth - 1);
-                default -> depth;
-            };
-            if (separates(flat, i) && (depth == 0 || unclosed(flat, i))) {
-                parts.add(part.toString());
-                part.setLength(0);
-                depth = 0;
-            } else {
-                part.append(c);
-            }
-        }
-        parts.add(part.toString());
-        return together(parts);
-    }
-
-    private static final Pattern ONLY_PERCENT =
-            Pattern.compile("\\s*[\\[(]?\\s*\\d{1,3}(?:[.,]\\d+)?\\s*%\\s*[\\])]?\\s*");
-
-    /** A share behind a dash belongs to the name before it; a comma within a known name is the name's. */
-    private static List<String> together(List<String> parts) {
-        List<String> all = new ArrayList<>();
-        for (String part : parts) {
-            String last = all.isEmpty() ? "" : all.getLast();
-            boolean one = !last.isEmpty()
-                    && (ONLY_PERCENT.matcher(part).matches()
-                            || Ingredients.find(last.strip() + ", " + part.strip())
-                                    .isPresent());
-            if (one) {
-                all.set(
-                        all.size() - 1,
-                        ONLY_PERCENT.matcher(part).matches() ? last + part : last.strip() + ", " + part.strip());
-            } else {
-                all.add(part);
-            }
-        }
-        return all;
     }
 
     /** "A (and) B" and "A and B" are two; so are "A / B", for a slash with spaces names a mixture of two. */
@@ -233,29 +196,6 @@ public final class LabelReader {
                 .strip()
                 .replaceAll("[.:]$", "")
                 .strip();
-    }
-
-    private static boolean separates(String text, int i) {
-        return switch (text.charAt(i)) {
-            case ';', '•', '·', '|' -> true;
-            case ',' ->
-                !(i > 0
-                        && i + 1 < text.length()
-                        && Character.isDigit(text.charAt(i - 1))
-                        && Character.isDigit(text.charAt(i + 1)));
-            case '-', '–' ->
-                i > 0
-                        && i + 1 < text.length()
-                        && Character.isWhitespace(text.charAt(i - 1))
-                        && Character.isWhitespace(text.charAt(i + 1));
-            default -> false;
-        };
-    }
-
-    /** A bracket that is never closed must not swallow the rest of the list. */
-    private static boolean unclosed(String text, int from) {
-        int close = Math.max(text.indexOf(')', from), text.indexOf(']', from));
-        return close < 0;
     }
 
     private static Optional<Token> token(String raw, boolean mayContain, boolean activePanel) {

@@ -20,6 +20,14 @@ class LabelReaderTest {
     }
 
     @Test
+    void full_stops_part_names_and_end_a_list() {
+        assertThat(known("Aqua. Glycerin. Panthenol.")).containsExactly("Aqua", "Glycerin", "Panthenol");
+        Label label = LabelReader.read("Aqua, Glycerin. Without perfume, dyes or parabens. Shake well, then use.");
+        assertThat(label.lines()).hasSize(2);
+        assertThat(label.left()).containsExactly("Without perfume", "dyes or parabens. Shake well", "then use.");
+    }
+
+    @Test
     void slashes_split_only_between_languages() {
         assertThat(known("Aqua/Water/Eau")).containsExactly("Aqua");
         assertThat(known("Parfum/Fragrance")).containsExactly("Parfum");
