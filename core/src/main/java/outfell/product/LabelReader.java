@@ -79,7 +79,11 @@ public final class LabelReader {
                 int at = place;
                 token.map(t -> possible(t, at)).ifPresent(tokens::add);
             }
-            left.add(over ? part : cut.left());
+            if (over) {
+                left.set(left.size() - 1, left.getLast() + "," + part);
+            } else {
+                left.add(cut.left());
+            }
             over |= !cut.left().isEmpty();
         }
         Separators.split(pack.perhaps()).forEach(t -> token(t, true, false).ifPresent(tokens::add));

@@ -24,7 +24,7 @@ class LabelReaderTest {
         assertThat(known("Aqua. Glycerin. Panthenol.")).containsExactly("Aqua", "Glycerin", "Panthenol");
         Label label = LabelReader.read("Aqua, Glycerin. Without perfume, dyes or parabens. Shake well, then use.");
         assertThat(label.lines()).hasSize(2);
-        assertThat(label.left()).containsExactly("Without perfume", "dyes or parabens. Shake well", "then use.");
+        assertThat(label.left()).containsExactly("Without perfume, dyes or parabens. Shake well, then use.");
     }
 
     @Test
