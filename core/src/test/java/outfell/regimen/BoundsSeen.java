@@ -11,9 +11,14 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Supplier;
 import outfell.consultation.Yardstick;
+import outfell.product.Ingredient;
+import outfell.product.Ingredients;
 import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.Products;
 import outfell.product.StepKind;
+import outfell.product.Tag;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
@@ -37,6 +42,7 @@ final class BoundsSeen {
         all.put("happened", () -> GoodsSeen.turns(happened()));
         all.put("patch", () -> GoodsSeen.turns(patch()));
         all.put("settings", BoundsSeen::settings);
+        all.put("shares", BoundsSeen::shares);
     }
 
     private static Answers aged(int age) {
@@ -230,5 +236,72 @@ final class BoundsSeen {
         } catch (IllegalArgumentException outside) {
             return "refused";
         }
+    }
+
+    private static Product labelled(String label) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId("made"),
+                "Plain",
+                "Nobody",
+                30,
+                "ml",
+                10,
+                label,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                false));
+    }
+
+    /** Names that nobody knows, so that the place alone tells; and what the place makes of each that counts. */
+    private static String shares() {
+        StringBuilder text = new StringBuilder();
+        for (int marker : new int[] {0, 3, 5, 9}) {
+            StringBuilder label = new StringBuilder("Aqua");
+            for (int place = 2; place <= 16; place++) {
+                label.append(", ").append(place == marker ? "Phenoxyethanol" : "Qxzyne " + (char) ('A' + place));
+            }
+            text.append("line at %d: %s%n"
+                    .formatted(
+                            marker,
+                            labelled(label + " may contain: Qxzyne Z").label().lines().stream()
+                                    .map(l -> l.low() + ".." + l.high())
+                                    .toList()));
+        }
+        for (int place = 2; place <= 9; place++) {
+            String before = "Aqua, " + "Qxzyne, ".repeat(place - 2);
+            for (String what : List.of(
+                    "Coco-Glucoside", "Kaolin", "Alcohol Denat.", "Juglans Regia Shell Powder", "Citric Acid")) {
+                Product p = labelled(before + what + ", Qxzyne, Qxzyne, Phenoxyethanol");
+                text.append("%s at %d: %s, %s, line %d%n"
+                        .formatted(
+                                what,
+                                place,
+                                p.kind(),
+                                p.findings().stream().map(f -> f.found()).toList(),
+                                p.label().onePercentLine()));
+            }
+            Product weak = labelled(before + "Parfum, Phenoxyethanol");
+            text.append("perfume at %d, before a marker: line %d%n"
+                    .formatted(place, weak.label().onePercentLine()));
+        }
+        for (Ingredient i : Ingredients.all()) {
+            if (List.of(Tag.HUMECTANT, Tag.EMOLLIENT, Tag.OCCLUSIVE, Tag.UV_ORGANIC, Tag.UV_MINERAL).stream()
+                    .anyMatch(i::is)) {
+                text.append("%s: %s%n"
+                        .formatted(
+                                i.inci(),
+                                java.util.stream.Stream.of(
+                                                "", "Aqua, ", "Aqua, Qxzyne, Qxzyne, ", "Aqua, Phenoxyethanol, ")
+                                        .map(b -> labelled(b + i.inci()))
+                                        .map(p -> "%s %s"
+                                                .formatted(
+                                                        p.composition(),
+                                                        p.composition()
+                                                                .shares(p.waterFree())
+                                                                .water()))
+                                        .toList()));
+            }
+        }
+        return text.toString();
     }
 }

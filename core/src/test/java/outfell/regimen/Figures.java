@@ -53,7 +53,7 @@ final class Figures {
             Map.entry("hold.yaml", List.of("supply")),
             Map.entry("families.yaml", List.of("names")),
             Map.entry("kinds.yaml", List.of("kinds")),
-            Map.entry("shares.yaml", List.of("kinds", "names", "weighing")),
+            Map.entry("shares.yaml", List.of("shares", "kinds", "names", "weighing")),
             Map.entry("film.yaml", List.of("amounts")),
             Map.entry("pantry.yaml", List.of("pantry")),
             Map.entry("medicines.yaml", List.of("medicines")),

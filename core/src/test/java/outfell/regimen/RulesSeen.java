@@ -18,6 +18,8 @@ import java.util.stream.Collectors;
 import outfell.aims.Candidate;
 import outfell.aims.Slot;
 import outfell.balance.Balance;
+import outfell.balance.Points;
+import outfell.balance.Target;
 import outfell.climate.Air;
 import outfell.climate.MonthlyAir;
 import outfell.climate.Site;
@@ -28,13 +30,18 @@ import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.Products;
 import outfell.product.StepKind;
+import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
+import outfell.routine.Coverage;
+import outfell.routine.Layout;
 import outfell.routine.Part;
+import outfell.routine.Step;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
@@ -415,7 +422,85 @@ public final class RulesSeen {
             text.append("%s: %s a month by 7 g a week, %s by time%n"
                     .formatted(p.id(), n(Supply.monthByWeight(p, 7)), n(Supply.monthByTime(p))));
         }
+        return text.toString() + GoodsSeen.turns(steps());
+    }
+
+    /** A thing of each kind by itself, by its texture, its method and where it is kept to. */
+    private static String steps() {
+        StringBuilder text = new StringBuilder();
+        for (StepKind kind : StepKind.values()) {
+            for (int half = 2; half <= 16; half++) {
+                Product p = Products.of(kind, java.util.OptionalDouble.of(half / 2.0), 1, List.of("Panthenol"));
+                for (Method method : Methods.all()) {
+                    for (Part part : Part.values()) {
+                        text.append("%s by %s in the %s, texture %s: %s%n"
+                                .formatted(
+                                        kind,
+                                        method.id(),
+                                        part.words(),
+                                        half / 2.0,
+                                        laid(method, part, p, Layout.ByHand.NOTHING)));
+                    }
+                }
+            }
+            Product p = Products.of(kind, java.util.OptionalDouble.empty(), 1, List.of("Panthenol"));
+            for (Coverage on : Coverage.values()) {
+                Adjustment kept = new Adjustment(
+                        Part.EVENING,
+                        p.id(),
+                        false,
+                        java.util.Optional.of(on),
+                        List.of(),
+                        true,
+                        "",
+                        java.util.Optional.empty());
+                text.append("%s on %s twice: %s%n"
+                        .formatted(
+                                kind,
+                                on,
+                                laid(
+                                        Methods.all().getFirst(),
+                                        Part.EVENING,
+                                        p,
+                                        new Layout.ByHand(Map.of(), List.of(kept)))));
+            }
+        }
+        for (ActiveKind active : ActiveKind.values()) {
+            Product p = Products.bare(StepKind.TREATMENT, 20, Products.carrier(active));
+            for (Method method : Methods.all()) {
+                text.append("%s by %s: %s%n"
+                        .formatted(active, method.id(), laid(method, Part.EVENING, p, Layout.ByHand.NOTHING)));
+            }
+        }
         return text.toString();
+    }
+
+    private static String laid(Method method, Part part, Product p, Layout.ByHand byHand) {
+        Layout layout = new Layout(
+                method,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                _ -> new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false),
+                byHand,
+                false);
+        // a wash beside it, so that what comes off leaves something for it
+        Step s = layout.lay(part, List.of(p, Consultations.product("gel-wash-low-foam")), 20).steps().stream()
+                .filter(x -> x.product().equals(p.id()))
+                .findFirst()
+                .orElseThrow();
+        return "%s, %s g on %s; %s; %s, %s damp; %d s, %d s, %d s, left %s"
+                .formatted(
+                        s.amount().words(),
+                        n(s.amount().grams()),
+                        s.amount().where(),
+                        s.amount().because().sentence(),
+                        s.technique(),
+                        s.damp() ? "" : "not",
+                        s.handsOn(),
+                        s.contact(),
+                        s.settle(),
+                        n(s.left()));
     }
 
     /** Everything that may stand in a plan, with all that it is chosen by. */
@@ -522,7 +607,51 @@ public final class RulesSeen {
                 }
             }
         }
+        return text + GoodsSeen.turns(gauges());
+    }
+
+    /** Two layers that grow, one of water and one of oils, in rooms of all sorts: what is said and what is to be changed. */
+    private static String gauges() {
+        StringBuilder text = new StringBuilder();
+        Target target = new Target(
+                new Target.Range(80, 160),
+                new Target.Range(40, 90),
+                new Target.Range(20, 60),
+                outfell.knowledge.Because.house("for the grid"));
+        for (double room : new double[] {25, 29.5, 30.5, 35}) {
+            for (double oils : new double[] {5, 20, 45, 100}) {
+                for (int water = 10; water <= 300; water += 2) {
+                    Balance.Gauge gauge = Balance.gauge(
+                            List.of(layer("Watery", water, 5, 0), layer("Rich", 5, oils, oils / 3)),
+                            target,
+                            room,
+                            "by night");
+                    text.append("room %s, oils %s, water %d: %s; %s; %s; %s%n"
+                            .formatted(
+                                    room,
+                                    oils,
+                                    water,
+                                    gauge.verdict().sentence(),
+                                    gauge.lines().stream()
+                                            .map(Balance.Line::lies)
+                                            .toList(),
+                                    gauge.sealRule().isPresent() ? "wants a seal" : "",
+                                    gauge.change().map(b -> b.sentence()).orElse("stays")));
+                }
+            }
+        }
         return text.toString();
+    }
+
+    private static Balance.Layer layer(String name, double water, double oils, double seal) {
+        return new Balance.Layer(
+                new outfell.product.ProductId(name.toLowerCase(Locale.ROOT)),
+                name,
+                new Points(water, oils, seal),
+                1,
+                false,
+                false,
+                true);
     }
 
     private static String told(Balance.Line line) {
