@@ -231,7 +231,7 @@ final class BoundsSeen {
 
     private static String refused(Supplier<?> set) {
         try {
-            set.get();
+            var _ = set.get();
             return "taken";
         } catch (IllegalArgumentException outside) {
             return "refused";

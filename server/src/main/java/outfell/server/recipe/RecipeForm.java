@@ -25,7 +25,7 @@ public record RecipeForm(
         boolean preserved,
 
         @NotEmpty(message = "Say what is in it.") @Size(max = 30, message = "A mixture has 30 parts at most.")
-        List<@Valid PartForm> parts) {
+        List<@NotNull(message = "Say what it is.") @Valid PartForm> parts) {
 
     /**
      * @param item of the pantry, or absent
