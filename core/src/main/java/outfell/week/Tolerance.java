@@ -42,14 +42,17 @@ public record Tolerance(
         BROKEN
     }
 
+    /** Percent: a family that is as strong at any share. */
+    private static final double ALL_OF_IT = 100;
+
     private record Points(ActiveKind active, double mild, double strong, double strongFrom) {}
 
     private static final Row FILE = KnowledgeFile.yaml("load.yaml");
     /** Weeks that a ramp takes: after them a thing is got used to. */
     public static final int GOT_USED_TO = FILE.whole("got-used-to", 1, 52);
 
-    private static final Map<Kind, Tolerance> ALL = all();
     private static final Map<ActiveKind, Points> POINTS = points();
+    private static final Map<Kind, Tolerance> ALL = all();
     private static final List<ActiveKind> EXFOLIANTS = List.of(
             ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.ENZYME, ActiveKind.SCRUB, ActiveKind.CLAY);
     private static final double RINSED_POINTS = FILE.number("rinsed-points", 0, 10);
@@ -166,6 +169,11 @@ public record Tolerance(
         uses.put(ActiveKind.CLAY, row.whole("clay", 0, 7));
         String label = row.text("label");
         double cap = row.number("cap", 0, 50);
+        uses.forEach((kind, most) -> {
+            if (most * mild(kind) > cap) {
+                throw row.fault("%d uses of %s are more than %s points".formatted(most, kind, cap));
+            }
+        });
         return new Tolerance(
                 row.one("id", Kind.class),
                 label,
@@ -174,6 +182,10 @@ public record Tolerance(
                 Map.copyOf(uses),
                 ramp,
                 row.because("A %s skin bears %.0f points of strong work a week.".formatted(label, cap)));
+    }
+
+    private static double mild(ActiveKind kind) {
+        return Objects.requireNonNull(POINTS.get(kind)).mild();
     }
 
     private static Map<ActiveKind, Points> points() {
@@ -185,8 +197,8 @@ public record Tolerance(
                             return new Points(
                                     row.one("id", ActiveKind.class),
                                     row.number("mild", 0, 10),
-                                    row.number("strong", 0, 10),
-                                    row.number("strong-from", 0, 100));
+                                    row.number("strong", row.number("mild")),
+                                    row.number("strong-from", ALL_OF_IT));
                         },
                         Points::active)
                 .forEach(p -> map.put(p.active(), p));

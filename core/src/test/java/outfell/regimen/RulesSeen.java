@@ -400,6 +400,21 @@ public final class RulesSeen {
                 }
             }
         }
+        for (ActiveKind active : ActiveKind.values()) {
+            for (double percent : new double[] {0.5, 1, 1.9, 2, 7.9, 8, 8.9, 9, 20, 99}) {
+                Product p = Products.bare(StepKind.TREATMENT, percent, Products.carrier(active));
+                if (p.rationed()) {
+                    text.append("%s %s %%: points %s, uses %s%n"
+                            .formatted(
+                                    active,
+                                    percent,
+                                    n(Tolerance.points(p)),
+                                    Arrays.stream(Tolerance.Kind.values())
+                                            .map(k -> k + " " + Tolerance.of(k).usesPerWeek(p, 12))
+                                            .toList()));
+                }
+            }
+        }
         return text.append("%d %d%n".formatted(Tolerance.LED_UP_TO_USES, Tolerance.DAYS_BETWEEN_NEW))
                 .toString();
     }
