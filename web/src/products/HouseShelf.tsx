@@ -90,7 +90,9 @@ export default function HouseShelf() {
           />
         </div>
       )}
-      <Key />
+      <div className="shelf-key">
+        <Key />
+      </div>
       {found.isError && <ErrorBand error={found.error} again={() => void found.refetch()} />}
       {found.isPending && <Fetching what={say('products.theHouseShelf')} />}
       <ul className="house" aria-label={say('products.productsFound')}>
