@@ -108,7 +108,7 @@ public final class Amounts {
                 .filter(a -> product.has(a.active()))
                 .mapToInt(ByActive::settle)
                 .max()
-                .orElse(product.kind() == StepKind.TREATMENT ? Math.min(own, 120) : own);
+                .orElse(own);
     }
 
     /** Seconds for the cream to settle before a sunscreen goes on it. */

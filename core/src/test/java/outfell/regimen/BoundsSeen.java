@@ -284,6 +284,54 @@ final class BoundsSeen {
             text.append("perfume at %d, before a marker: line %d%n"
                     .formatted(place, weak.label().onePercentLine()));
         }
+        for (int percent = 2; percent <= 40; percent++) {
+            text.append("before %d %%: %s%n"
+                    .formatted(
+                            percent,
+                            labelled("Aqua, Squalane, Niacinamide %d %%".formatted(percent))
+                                    .composition()));
+        }
+        for (int percent = 4; percent <= 8; percent++) {
+            Product toner = ProductReader.read(new Product.Facts(
+                    new ProductId("made"),
+                    "Plain toner",
+                    "Nobody",
+                    30,
+                    "ml",
+                    10,
+                    "Aqua, Glycerin %d %%, Squalane, Panthenol".formatted(percent),
+                    Optional.of(StepKind.TONER),
+                    OptionalDouble.empty(),
+                    false));
+            text.append("a toner with %d %%: %s%n".formatted(percent, toner.composition()));
+        }
+        for (int percent = 90; percent <= 99; percent++) {
+            text.append("of %d %% fat: %s%n"
+                    .formatted(
+                            percent,
+                            labelled("Aqua, Petrolatum %d %%".formatted(percent))
+                                    .composition()
+                                    .shares(false)));
+        }
+        for (int percent = 1; percent <= 10; percent++) {
+            Product sun = ProductReader.read(new Product.Facts(
+                    new ProductId("made"),
+                    "Sun fluid SPF 30",
+                    "Nobody",
+                    30,
+                    "ml",
+                    10,
+                    "Aqua, Zinc Oxide %d %%".formatted(percent),
+                    Optional.empty(),
+                    OptionalDouble.empty(),
+                    false));
+            text.append("SPF 30 with %d %% of filters: %s, protects %s, %s%n"
+                    .formatted(
+                            percent,
+                            sun.kind(),
+                            sun.protectsFromSun(),
+                            sun.findings().stream().map(f -> f.found()).toList()));
+        }
         for (Ingredient i : Ingredients.all()) {
             if (List.of(Tag.HUMECTANT, Tag.EMOLLIENT, Tag.OCCLUSIVE, Tag.UV_ORGANIC, Tag.UV_MINERAL).stream()
                     .anyMatch(i::is)) {

@@ -52,7 +52,7 @@ final class Figures {
             Map.entry("supply.yaml", List.of("supply")),
             Map.entry("hold.yaml", List.of("supply")),
             Map.entry("families.yaml", List.of("names")),
-            Map.entry("kinds.yaml", List.of("kinds")),
+            Map.entry("kinds.yaml", List.of("kinds", "shares", "amounts")),
             Map.entry("shares.yaml", List.of("shares", "kinds", "names", "weighing")),
             Map.entry("film.yaml", List.of("amounts")),
             Map.entry("pantry.yaml", List.of("pantry")),

@@ -480,6 +480,26 @@ public final class RulesSeen {
                                         new Layout.ByHand(Map.of(), List.of(kept)))));
             }
         }
+        for (int half = 6; half <= 14; half++) {
+            Product serum =
+                    Products.of(StepKind.SERUM, java.util.OptionalDouble.of(half / 2.0), 1, List.of("Panthenol"));
+            Product eye = Consultations.product("eye-cream-plain");
+            text.append("a serum of texture %s beside the eyes: %s%n"
+                    .formatted(
+                            half / 2.0,
+                            new Layout(
+                                            Methods.find("classic").orElseThrow(),
+                                            Band.NORMAL,
+                                            Set.of(),
+                                            Map.of(),
+                                            _ -> new Layout.Said(
+                                                    "", List.of(), List.of(), java.util.Optional.empty(), false),
+                                            Layout.ByHand.NOTHING,
+                                            false)
+                                    .lay(Part.EVENING, List.of(eye, serum), 20).steps().stream()
+                                            .map(Step::kind)
+                                            .toList()));
+        }
         for (ActiveKind active : ActiveKind.values()) {
             Product p = Products.bare(StepKind.TREATMENT, 20, Products.carrier(active));
             for (Method method : Methods.all()) {
