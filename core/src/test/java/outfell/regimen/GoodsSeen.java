@@ -183,6 +183,8 @@ final class GoodsSeen {
                 }
             }
         }
+        // known by its family only
+        held.add("Trichloroacetic Acid");
         for (String name : held) {
             for (double percent : PERCENTS) {
                 if (percent >= 0.1) {
