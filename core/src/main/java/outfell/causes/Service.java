@@ -193,9 +193,9 @@ final class Service {
                         .anyMatch(s -> s.part() == place.part()
                                 && s.kind() == place.kind()
                                 && !s.candidates().isEmpty());
-                String why = !open
+                Because why = !open
                         ? noneMay(place, forbidden)
-                        : limits().heldBack(
+                        : Because.custom(limits().heldBack(
                                         found.chosen(),
                                         x -> x.product().kind() == place.kind(),
                                         f -> IntStream.range(0, slots.size())
@@ -206,30 +206,30 @@ final class Service {
                                                 .map(c -> c.product().name())
                                                 .findFirst())
                                 .map(HoldsBack.Held::words)
-                                .orElse("other steps come first");
-                all.add(Because.custom("%s asks for %s in the %s; %s."
+                                .orElse("other steps come first"));
+                all.add(why.withSentence("%s asks for %s in the %s; %s."
                         .formatted(
-                                consultation.method().name(), what, place.part().words(), why)));
+                                consultation.method().name(),
+                                what,
+                                place.part().words(),
+                                StringUtils.removeEnd(why.sentence(), "."))));
             }
         }
         return all;
     }
 
-    /** Where nothing of a kind may stand: what keeps out the first that is not forbidden altogether. */
-    private String noneMay(Place place, Function<Product, Optional<Because>> forbidden) {
+    /** Where nothing of a kind may stand: what keeps out the first that is not forbidden altogether, by the rule that does. */
+    private Because noneMay(Place place, Function<Product, Optional<Because>> forbidden) {
         return consultation.products().stream()
                 .filter(p -> p.kind() == place.kind())
                 .min(Comparator.comparing(p -> forbidden.apply(p).isPresent()))
-                .map(p -> "%s might do, but: %s"
-                        .formatted(
-                                p.name(),
-                                StringUtils.removeEnd(
-                                        forbidden
-                                                .apply(p)
-                                                .map(Because::sentence)
-                                                .orElseGet(() -> setAside.why(p).sentence()),
-                                        ".")))
-                .orElse("there is none on the shelf or in the catalogue");
+                .map(p -> {
+                    Because why = forbidden
+                            .apply(p)
+                            .orElseGet(() -> Because.custom(setAside.why(p).sentence()));
+                    return why.withSentence("%s might do, but: %s".formatted(p.name(), why.sentence()));
+                })
+                .orElseGet(() -> Because.custom("there is none on the shelf or in the catalogue"));
     }
 
     private double helps(Product p, RankedConcern concern) {

@@ -112,6 +112,9 @@ public final class LabelReader {
         }
         double amount = Double.parseDouble(weighed.group(1).replace(',', '.'));
         double share = 100 * amount / grams / (weighed.group(2).equalsIgnoreCase("mg") ? 1000 : 1);
+        if (share > 100) {
+            return name;
+        }
         return weighed.replaceFirst(Matcher.quoteReplacement(LabelRanges.number(share) + " %"));
     }
 
@@ -136,6 +139,15 @@ public final class LabelReader {
             String head = SPACES.matcher(whole.substring(from, end.start())).replaceAll(" ");
             String tail = whole.substring(end.end()).strip();
             boolean stop = end.group().startsWith(".");
+            Matcher more = MORE.matcher(tail);
+            if (known(head) && more.matches()) {
+                // allergens that a pack names behind its list are in it like all the rest
+                return new Cut(
+                        Stream.of(before.stream(), joined(head), joined(more.group(1)))
+                                .flatMap(s -> s)
+                                .toList(),
+                        "");
+            }
             if (stop && known(head) && listed(tail.split("\\.\\s+")[0])) {
                 // full stops between names only part them
                 joined(head).forEach(before::add);
@@ -156,6 +168,9 @@ public final class LabelReader {
         }
         return new Cut(joined(line).toList(), "");
     }
+
+    private static final Pattern MORE =
+            Pattern.compile("(?ius)(?:contains|contient|contiene|enth[aä]lt|bevat)\\s*:?\\s+(.+)");
 
     /** Where a sentence may begin behind a name. */
     private static final Pattern END = Pattern.compile("\\.\\s+|\\R");

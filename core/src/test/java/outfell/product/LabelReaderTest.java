@@ -28,6 +28,17 @@ class LabelReaderTest {
     }
 
     @Test
+    void allergens_named_behind_the_list_are_in_it_and_more_than_there_is_tells_nothing() {
+        assertThat(known("Aqua, Glycerin, Parfum. Contains Linalool, Limonene."))
+                .containsExactly("Aqua", "Glycerin", "Parfum", "Linalool", "Limonene");
+        assertThat(LabelReader.read("1 g contains: Salicylic Acid 5 g, Aqua")
+                        .lines()
+                        .getFirst()
+                        .declared())
+                .isEmpty();
+    }
+
+    @Test
     void slashes_split_only_between_languages() {
         assertThat(known("Aqua/Water/Eau")).containsExactly("Aqua");
         assertThat(known("Parfum/Fragrance")).containsExactly("Parfum");
