@@ -148,7 +148,9 @@ public final class Ingredients {
         if (of == null) {
             throw row.fault("no ingredient is named \"%s\"".formatted(inci));
         }
-        row.texts("names").forEach(n -> name(n, of, 0));
+        for (String said : List.of("names", "ko", "ja")) {
+            row.texts(said).forEach(n -> name(n, of, 0));
+        }
         row.done();
     }
 

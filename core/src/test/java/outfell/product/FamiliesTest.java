@@ -33,7 +33,7 @@ class FamiliesTest {
     @ParameterizedTest
     @CsvSource({
         "All-Trans-Retinoic Acid, RETINOID",
-        "Rétinyl Sunflowérate, RETINOID",
+        "Rétinyl Linolénate, RETINOID",
         "Retinol in liposomes, RETINOID",
         "Vitamin A Palmitate, RETINOID",
         "p-Hydroxyanisole, HYDROQUINONE",
@@ -41,12 +41,12 @@ class FamiliesTest {
         "Prednisolon, STEROID",
         "Hydrargyrum chloratum, POISON",
         "Trichloressigsäure, CAUSTIC",
-        "Sodium Glycolate, AHA",
+        "Potassium Glycolate, AHA",
         "Milchsäure, AHA",
         "Zinc Salicylate, BHA",
         "Poplar Bud Extract, ALLERGEN_SALICYLATE",
         "Walnussöl, ALLERGEN_NUT",
-        "PEG-8 Beeswax, ALLERGEN_BEE",
+        "PEG-6 Beeswax, ALLERGEN_BEE",
         "Hydrogenated Wollwachs, ALLERGEN_LANOLIN",
         "Polyquaternium-15 Quaternium 15, FORMALDEHYDE_RELEASER",
         "Sodium Butylparaben, ALLERGEN_PARABEN",
