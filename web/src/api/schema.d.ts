@@ -1881,6 +1881,10 @@ export interface components {
             version: number;
             workers: components["schemas"]["Worker"][];
         };
+        InsteadView: {
+            found: components["schemas"]["SubstituteView"][];
+            none?: components["schemas"]["Because"];
+        };
         Intake: {
             /** @enum {string} */
             animal: "ANY" | "RATHER_NOT" | "NEVER";
@@ -2003,6 +2007,12 @@ export interface components {
             evening: components["schemas"]["KeptStep"][];
             morning: components["schemas"]["KeptStep"][];
         };
+        KindElse: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            label: string;
+        };
         KindOfTest: {
             because: components["schemas"]["Because"];
             /** Format: int32 */
@@ -2080,6 +2090,7 @@ export interface components {
             because: string;
             /** Format: double */
             high: number;
+            inci: string;
             known: string;
             /** Format: double */
             low: number;
@@ -2438,6 +2449,7 @@ export interface components {
             id: string;
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kindElse?: components["schemas"]["KindElse"];
             kindLabel: string;
             left: string[];
             lines: components["schemas"]["LineView"][];
@@ -2503,6 +2515,10 @@ export interface components {
             /** Format: int32 */
             grade: number;
             remark: string;
+        };
+        ReadAs: {
+            as: string[];
+            word: string;
         };
         Reading: {
             byHand: components["schemas"]["SetValue"][];
@@ -2664,6 +2680,7 @@ export interface components {
         };
         SearchResult: {
             products: components["schemas"]["ProductView"][];
+            readAs: components["schemas"]["ReadAs"][];
             /** Format: int32 */
             total: number;
         };
@@ -4923,7 +4940,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SubstituteView"][];
+                    "application/json": components["schemas"]["InsteadView"];
                 };
             };
         };

@@ -93,6 +93,13 @@ export default function HouseShelf() {
       <div className="shelf-key">
         <Key />
       </div>
+      {found.data && found.data.readAs.length > 0 && (
+        <p className="second" role="status">
+          {found.data.readAs
+            .map((r) => say('products.readAsWord', { word: r.word, as: r.as.join(', ') }))
+            .join(' ')}
+        </p>
+      )}
       {found.isError && <ErrorBand error={found.error} again={() => void found.refetch()} />}
       {found.isPending && <Fetching what={say('products.theHouseShelf')} />}
       <ul className="house" aria-label={say('products.productsFound')}>

@@ -152,6 +152,10 @@ export function LabelForm({
             )}
             <Findings
               product={read.data.product}
+              kindIs={(kind) => {
+                form.put({ kind })
+                readIt()
+              }}
               meant={(printed, inci) => {
                 form.put({ label: putRight(form.now.label, printed, inci) })
                 readIt()
@@ -220,12 +224,22 @@ export function putRight(label: string, printed: string, inci: string) {
 }
 
 /** What the tool makes of a product, each finding with its reason. */
+/** The INCI and the common name of a line, so far as it is not printed by them. */
+function alsoCalled({ printed, inci, known }: Product['lines'][number]) {
+  const names = [inci, known].filter((n) => n !== '' && n.toLowerCase() !== printed.toLowerCase())
+  const apart = names.filter((n, i) => names.findIndex((m) => m.toLowerCase() === n.toLowerCase()) === i)
+  return apart.length > 0 ? ` (${apart.join(', ')})` : ''
+}
+
 export function Findings({
   product,
   meant,
+  kindIs,
   inFull = false,
 }: {
   product: Product
+  /** takes the kind that it may be instead; without it none is offered */
+  kindIs?: (kind: Product['kind']) => void
   /** the ingredients stand open */
   inFull?: boolean
   /** takes an offered spelling; without it none is offered */
@@ -238,6 +252,14 @@ export function Findings({
         {product.kindLabel}, {product.textureWords}
         {product.spf > 0 && say('products.spf', { spf: product.spf })}
       </h3>
+      {kindIs && product.kindElse && (
+        <p className="kind-else">
+          <Why because={product.kindElse.because} quiet />{' '}
+          <Button type="button" onClick={() => product.kindElse && kindIs(product.kindElse.kind)}>
+            {say('products.ratherThatKind', { kind: product.kindElse.label })}
+          </Button>
+        </p>
+      )}
       <ul className="dots">
         {product.findings.map((f) => (
           <li key={f.about + f.found}>
@@ -290,8 +312,7 @@ export function Findings({
           {product.lines.map((l, i) => (
             <li key={`${i}${l.printed}`}>
               {l.printed}
-              {l.known && l.known.toLowerCase() !== l.printed.toLowerCase() && ` (${l.known})`}{' '}
-              <span className="second">{l.because.slice(l.printed.length + 2)}</span>
+              {alsoCalled(l)} <span className="second">{l.because.slice(l.printed.length + 2)}</span>
             </li>
           ))}
         </ol>

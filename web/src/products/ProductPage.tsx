@@ -109,6 +109,7 @@ function Open({ detail }: { detail: Detail }) {
             inFull
             product={product}
             meant={unsigned ? undefined : (printed, inci) => right('NAME', printed, inci)}
+            kindIs={unsigned ? undefined : (kind) => right('KIND', '', kind)}
           />
           <PutRight detail={detail} disabled={unsigned} right={right} />
           {detail.corrections.length > 0 && (
@@ -280,7 +281,7 @@ function Substitutes({ id }: { id: string }) {
       </ToggleButtonGroup>
       {found.isError && <ErrorBand error={found.error} again={() => void found.refetch()} />}
       <ul className="dots" style={{ marginTop: 10 }}>
-        {found.data?.map((s) => (
+        {found.data?.found.map((s) => (
           <li key={s.id}>
             <Link to={`/products/${s.id}`}>{s.name}</Link>. <Why because={s.because} quiet />{' '}
             <Link
@@ -293,10 +294,9 @@ function Substitutes({ id }: { id: string }) {
           </li>
         ))}
       </ul>
-      {found.data?.length === 0 && (
-        <p className="second">
-          {say('products.nothingOnTheHouseShelfDoesThe')}
-          {WANTS.find((w) => w.want === want)?.label}.
+      {found.data?.none && (
+        <p>
+          {say('products.nothingWouldDo')} <Why because={found.data.none} quiet />
         </p>
       )}
     </section>

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Lexicon;
@@ -60,7 +61,56 @@ public final class Kinds {
     private static final List<String> STAYS_ON = FILE.texts("stays-on");
     private static final Set<String> SOLUBILISERS = Set.copyOf(FILE.texts("solubilisers"));
 
+    private static final Row WEIGHS = FILE.row("weighs");
+    private static final Map<Sign, Integer> WEIGHTS = weights();
+    private static final Set<String> BUFFERS = Set.copyOf(FILE.texts("buffers"));
+    static final int SURFACTANT_FIRST = FILE.whole("surfactant-first-within", 1, 20);
+
+    /** A sign by which a pack's kind is read. */
+    enum Sign {
+        LIPS,
+        FILTERS,
+        COMES_OFF,
+        NAME,
+        EYE,
+        OTHER_WORD,
+        SURFACTANT_STRONG,
+        SURFACTANT_FIRST,
+        SURFACTANT,
+        SOLUBILISER,
+        RATIONED,
+        BUFFER,
+        SOLIDS,
+        MAKE_UP,
+        /** Not a sign: the difference up to which the first is no surer than the second. */
+        CLOSE
+    }
+
     private Kinds() {}
+
+    /** Several of a kind: "washes", "serums". */
+    public static String many(StepKind kind) {
+        String label = of(kind).label();
+        return label.endsWith("sh") ? label + "es" : label + "s";
+    }
+
+    static int weighs(Sign sign) {
+        return Objects.requireNonNull(WEIGHTS.get(sign));
+    }
+
+    /** Whether a line is what sets the pH of an acid, or its own salt. */
+    static boolean buffers(LabelLine line) {
+        return line.named(BUFFERS);
+    }
+
+    private static Map<Sign, Integer> weights() {
+        Map<Sign, Integer> map = new EnumMap<>(Sign.class);
+        for (Sign sign : Sign.values()) {
+            map.put(sign, WEIGHS.whole(sign.name().toLowerCase(Locale.ROOT).replace('_', '-'), 0, 100));
+        }
+        WEIGHS.done();
+        return map;
+    }
 
     /** Whether a name says of itself that the thing stays on. */
     static boolean saysThatItStaysOn(String name) {
@@ -86,21 +136,19 @@ public final class Kinds {
         return ("aeiou".indexOf(label.charAt(0)) >= 0 ? "an " : "a ") + label;
     }
 
-    static Optional<StepKind> byName(String name) {
-        return first(KIND_WORDS, name);
+    /** Every kind that a word of the name speaks of, in file order. */
+    static List<StepKind> byName(String name) {
+        return all(KIND_WORDS, name).distinct().toList();
     }
 
     static Optional<Double> textureByName(String name) {
-        return first(TEXTURE_WORDS, name);
+        return all(TEXTURE_WORDS, name).findFirst();
     }
 
-    /** The first cue in file order whose word stands whole in the name. */
-    private static <T> Optional<T> first(List<Cue<T>> cues, String name) {
+    /** What the cues tell whose words stand whole in the name, in file order. */
+    private static <T> Stream<T> all(List<Cue<T>> cues, String name) {
         String padded = " " + name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}-]+", " ") + " ";
-        return cues.stream()
-                .filter(c -> padded.contains(" " + c.word() + " "))
-                .map(Cue::to)
-                .findFirst();
+        return cues.stream().filter(c -> padded.contains(" " + c.word() + " ")).map(Cue::to);
     }
 
     private static Map<StepKind, KindOfStep> byKind() {

@@ -12,14 +12,17 @@ import java.util.stream.Stream;
  * @param onePercentLine position from which everything is at or below one percent; 0 when no marker tells
  * @param claimed what the product's own name says is in it and the list does not hold, position 0
  * @param left what else is printed and was not taken for an ingredient: claims, directions, warnings
+ * @param beside what that text speaks of and somebody may react to: never certain, never harmless
  */
-public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> claimed, List<String> left) {
-    public static final Label EMPTY = new Label(List.of(), 0, List.of(), List.of());
+public record Label(
+        List<LabelLine> lines, int onePercentLine, List<LabelLine> claimed, List<String> left, List<LabelLine> beside) {
+    public static final Label EMPTY = new Label(List.of(), 0, List.of(), List.of(), List.of());
 
     public Label {
         lines = List.copyOf(lines);
         claimed = List.copyOf(claimed);
         left = List.copyOf(left);
+        beside = List.copyOf(beside);
     }
 
     /** Whether nobody has read an ingredient list of it. */
@@ -28,11 +31,11 @@ public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> c
     }
 
     Label claiming(List<LabelLine> others) {
-        return new Label(lines, onePercentLine, others, left);
+        return new Label(lines, onePercentLine, others, left, beside);
     }
 
     Label leaving(List<String> others) {
-        return new Label(lines, onePercentLine, claimed, others);
+        return new Label(lines, onePercentLine, claimed, others, Beside.of(others));
     }
 
     /** What is to be reckoned with: what is certainly in it, and what its name says. */
@@ -42,9 +45,9 @@ public record Label(List<LabelLine> lines, int onePercentLine, List<LabelLine> c
                 : Stream.concat(claimed.stream(), certain().stream()).toList();
     }
 
-    /** Everything that it may hold: by its name, and every line of its list. */
+    /** Everything that it may hold: by its name, every line of its list, and what stands beside the list. */
     public Stream<LabelLine> all() {
-        return Stream.concat(claimed.stream(), lines.stream());
+        return Stream.of(claimed, lines, beside).flatMap(List::stream);
     }
 
     /** What is certainly in it. */

@@ -14,7 +14,6 @@ final class LabelFindings {
     /** Alcohol this early dries; custom. */
     private static final int ALCOHOL_WITHIN = KnowledgeFile.yaml("shares.yaml").whole("alcohol-within", 1, 50);
 
-    private static final int SHOWN = 4;
     private static final Pattern UVA = Pattern.compile("(?i)\\buva\\b|\\bpa\\s*\\+{2,4}|broad\\s+spectrum");
     private static final String AVOBENZONE = "Butyl Methoxydibenzoylmethane";
     private static final String OCTINOXATE = "Ethylhexyl Methoxycinnamate";
@@ -265,8 +264,7 @@ final class LabelFindings {
 
     private static String names(List<LabelLine> lines) {
         List<String> names = lines.stream().map(LabelLine::printed).distinct().toList();
-        String shown = String.join(", ", names.subList(0, Math.min(SHOWN, names.size())));
-        return names.size() > SHOWN ? "%s and %d more".formatted(shown, names.size() - SHOWN) : shown;
+        return String.join(", ", names);
     }
 
     private static String lower(LabelLine line) {

@@ -34,6 +34,10 @@ final class LabelRanges {
     private static final double AT_LINE_HIGH = AT_LINE.number("high", 0, 100);
     private static final double BELOW_LINE_HIGH = SHARES.row("below-the-line").number("high", 0, 100);
 
+    private static final Row BOUNDED = SHARES.row("bounded");
+    private static final double BOUNDED_UP_TO = BOUNDED.number("up-to", 0, 100);
+    private static final int BOUNDED_FROM = BOUNDED.whole("irritancy", 0, 4);
+
     private record Range(double low, double high, String why) {}
 
     /** What the places of a list up to one are taken for, percent. */
@@ -51,17 +55,19 @@ final class LabelRanges {
                 .filter(m -> !m.token().mayContain() && !m.token().activePanel())
                 .toList();
         int line = onePercentLine(descending);
+        List<Range> ranges = carried(descending, line);
         List<LabelLine> lines = new ArrayList<>();
         int position = 0;
         for (Matched m : matched) {
             if (m.token().mayContain() || m.token().activePanel()) {
                 lines.add(outside(m));
             } else {
+                Range range = ranges.get(position);
                 position++;
-                lines.add(inside(m, position, line, descending));
+                lines.add(line(m, position, range, m.token().declared().isPresent()));
             }
         }
-        return new Label(lines, line, List.of(), List.of());
+        return new Label(lines, line, List.of(), List.of(), List.of());
     }
 
     /** Perfume or an acid that sets the pH, far down a list and right before a marker, stands at the line with it. */
@@ -107,12 +113,75 @@ final class LabelRanges {
         return line(m, 0, range, declared.isPresent());
     }
 
-    private static LabelLine inside(Matched m, int position, int line, List<Matched> all) {
-        if (m.token().declared().isPresent()) {
-            double x = m.token().declared().getAsDouble();
-            return line(m, position, new Range(x, x, "declared on the pack"), true);
+    /** Each line by its place, what is declared, its usual range and the law; then what one bounds the others by carried along. */
+    private static List<Range> carried(List<Matched> descending, int line) {
+        List<Range> ranges = new ArrayList<>();
+        for (int i = 0; i < descending.size(); i++) {
+            Matched m = descending.get(i);
+            OptionalDouble declared = m.token().declared();
+            ranges.add(
+                    declared.isPresent()
+                            ? new Range(declared.getAsDouble(), declared.getAsDouble(), "declared on the pack")
+                            : narrowed(m, band(i + 1, line), i + 1, descending));
         }
-        return line(m, position, narrowed(m, band(position, line), position, all), false);
+        int above = line > 0 ? line - 1 : descending.size();
+        carryDown(descending, ranges, above);
+        carryUp(descending, ranges, above);
+        return ranges;
+    }
+
+    /** Nothing above the line holds more than what stands before it. */
+    private static void carryDown(List<Matched> lines, List<Range> ranges, int above) {
+        int most = -1;
+        for (int i = 0; i < above; i++) {
+            Range own = ranges.get(i);
+            if (!inOrder(lines.get(i), own, i + 1)) {
+                continue;
+            }
+            if (most >= 0
+                    && !declared(lines.get(i))
+                    && own.high() > ranges.get(most).high()
+                    && ranges.get(most).high() >= own.low()) {
+                own = new Range(own.low(), ranges.get(most).high(), own.why() + ", no more than " + name(lines, most));
+                ranges.set(i, own);
+            }
+            most = most < 0 || own.high() <= ranges.get(most).high() ? i : most;
+        }
+    }
+
+    /** Nothing above the line holds less than what stands behind it. */
+    private static void carryUp(List<Matched> lines, List<Range> ranges, int above) {
+        int least = -1;
+        for (int i = above - 1; i >= 0; i--) {
+            Range own = ranges.get(i);
+            if (!inOrder(lines.get(i), own, i + 1)) {
+                continue;
+            }
+            if (least >= 0
+                    && !declared(lines.get(i))
+                    && own.low() < ranges.get(least).low()
+                    && ranges.get(least).low() <= own.high()) {
+                own = new Range(
+                        ranges.get(least).low(), own.high(), own.why() + ", no less than " + name(lines, least));
+                ranges.set(i, own);
+            }
+            least = least < 0 || own.low() >= ranges.get(least).low() ? i : least;
+        }
+    }
+
+    private static boolean declared(Matched m) {
+        return m.token().declared().isPresent();
+    }
+
+    private static String name(List<Matched> lines, int at) {
+        return lines.get(at).token().name();
+    }
+
+    /** What is used so low that its place cannot be true bounds nothing; so does what is declared out of its order. */
+    private static boolean inOrder(Matched m, Range range, int k) {
+        return declared(m)
+                ? range.low() <= 100.0 / k
+                : !(range.high() < band(k, 0).low());
     }
 
     private static Range band(int k, int line) {
@@ -153,14 +222,34 @@ final class LabelRanges {
         return withinUsual(m.ingredient(), new Range(low, high, why), k);
     }
 
-    /** Clips to the usual range of the ingredient where the two overlap; a list's first place may exceed it. */
+    /**
+     * Clips to the usual range of the ingredient where the two overlap; a list's first place may exceed it. Where they do not, what is
+     * strong, or what the law bounds, is believed over its place: makers praise it further up than it belongs.
+     */
     private static Range withinUsual(Optional<Ingredient> ingredient, Range range, int k) {
-        if (ingredient.isEmpty() || k == 1) {
+        if (ingredient.isEmpty()) {
             return range;
         }
-        double low = Math.max(range.low(), ingredient.get().usualLow());
-        double high = Math.min(range.high(), ingredient.get().usualHigh());
-        return low <= high ? new Range(low, high, range.why() + ", within its usual range") : range;
+        Ingredient i = ingredient.get();
+        if (k == 1 && !bounded(i)) {
+            return range;
+        }
+        double low = Math.max(range.low(), i.usualLow());
+        double high = Math.min(range.high(), i.usualHigh());
+        if (low <= high) {
+            return new Range(low, high, range.why() + ", within its usual range");
+        }
+        return bounded(i) && i.usualHigh() < range.low()
+                ? new Range(i.usualLow(), i.usualHigh(), "its usual range, for so much as its place says is never used")
+                : range;
+    }
+
+    /** What is never used above its range: the law says so, or it would harm. */
+    private static boolean bounded(Ingredient i) {
+        boolean byLaw = i.legal().contains("Annex V") && i.isAny(Tag.PRESERVATIVE, Tag.UV_ORGANIC);
+        boolean strong = i.irritancy() >= BOUNDED_FROM
+                || Actives.of(i).filter(f -> !f.byDay()).isPresent();
+        return byLaw || (strong && i.usualHigh() <= BOUNDED_UP_TO);
     }
 
     private static Range usual(Optional<Ingredient> ingredient, String why) {

@@ -24,8 +24,7 @@ public final class LabelReader {
     private static final Pattern LEADING = Pattern.compile("^[.:\\s]+");
     private static final Pattern CLOSING = Pattern.compile("[\\])]");
     /** Words that no ingredient has: what follows them is a claim, a warning, a direction or an address. */
-    private static final Pattern TALK = Pattern.compile(
-            "(?iu)\\b(?:avoid|warnings?|caution|directions?|made\\s+in|keep|store|use[sd]?|apply|external|dermatolog\\w*|tested|certified|origin|contact|irritation|discontinue|uso|extern[oa]?|enthält|sans|without|free\\s+from)\\b");
+    private static final Pattern TALK = Pattern.compile("(?iu)\\b(?:" + PackWords.TALK + ")\\b");
 
     /** One name with what stood beside it. */
     record Token(String name, OptionalDouble declared, boolean mayContain, boolean activePanel) {}
@@ -169,8 +168,7 @@ public final class LabelReader {
         return new Cut(joined(line).toList(), "");
     }
 
-    private static final Pattern MORE =
-            Pattern.compile("(?ius)(?:contains|contient|contiene|enth[aä]lt|bevat)\\s*:?\\s+(.+)");
+    private static final Pattern MORE = Pattern.compile("(?ius)(?:" + PackWords.CONTAINS + ")\\s*:?\\s+(.+)");
 
     /** Where a sentence may begin behind a name. */
     private static final Pattern END = Pattern.compile("\\.\\s+|\\R");

@@ -55,10 +55,9 @@ public final class Meaning {
         return !ingredients.isEmpty() || !families.isEmpty();
     }
 
-    public boolean in(Product product) {
-        return product.label().held().stream()
-                .flatMap(l -> l.ingredient().stream())
-                .anyMatch(i -> ingredients.contains(i.inci())
-                        || families.stream().anyMatch(f -> i.tags().containsAll(f)));
+    /** Whether an ingredient is what is meant. */
+    public boolean means(Ingredient i) {
+        return ingredients.contains(i.inci())
+                || families.stream().anyMatch(f -> i.tags().containsAll(f));
     }
 }

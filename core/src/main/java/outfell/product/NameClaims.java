@@ -19,8 +19,6 @@ import outfell.knowledge.Row;
  */
 final class NameClaims {
     private static final Pattern PERCENT = Pattern.compile("(\\d{1,2}(?:[.,]\\d+)?)\\s*%");
-    private static final Pattern FREE = Pattern.compile(
-            "(?iu)\\b(?:without|ohne|sans|no|not)\\s+\\p{L}+|\\p{L}+[\\s-]*(?:free|frei|alternative)\\b");
     private static final Row FILE = KnowledgeFile.yaml("name-claims.yaml");
     /** What a name is believed in even against a list. */
     private static final List<Tag> STRONG = FILE.several("against-list", Tag.class);
@@ -33,7 +31,7 @@ final class NameClaims {
 
     /** Lines that no list holds, in the order of the name. */
     static List<LabelLine> of(String name, Label label) {
-        String claimed = FREE.matcher(name).replaceAll(" ");
+        String claimed = PackWords.claimed(name);
         OptionalDouble percent = percent(claimed);
         List<LabelLine> lines = new ArrayList<>();
         for (Claim claim : claims(claimed)) {

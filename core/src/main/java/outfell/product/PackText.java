@@ -25,34 +25,24 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
 
     static final char BULLET = '•';
 
-    private static final String ACTIVE = "(?:active|medicinal)\\s+ingredients?|active(?=\\s*:)";
-    private static final String REST =
-            "(?:inactive|non-?\\s?medicinal|other)\\s+ingredients?|also\\s+contains|excipients?";
-    /** Headings of a whole list, the longer ones first. */
-    private static final String LIST = "full\\s+ingredients?(?:\\s+list)?|" + REST
-            + "|ingredients?\\s*/\\s*ingr[eé]dients?|ingredients?|ingr[eé]dients?"
-            + "|ingredi[eë]nten|ingredienti|ingredientes|ingredienser|zutaten|inhaltsstoffe(?:\\s*\\(inci\\))?"
-            + "|bestandteile|składniki|skład|innehåll|indhold|innhold|inci";
-    /** Words that head a list only at the very beginning; anywhere else they belong to a sentence. */
-    private static final String OPENING = "composition|composici[oó]n|composizione|zusammensetzung|samenstelling"
-            + "|contains|contient|contiene|enth[aä]lt|bevat";
+    /** Headings of a whole list. */
+    private static final String LIST = PackWords.REST + "|" + PackWords.LISTS;
 
     private static final Pattern HEADING =
             Pattern.compile("(?iu)(?<![\\p{L}-])(?:" + LIST + ")\\s*(?:[:.•·]|\\R|$)\\s*");
-    private static final Pattern OPENS = Pattern.compile(
-            "(?iu)^\\s*(?:(\\d{1,3})\\s*(?:g|ml)\\s+)?(?:" + OPENING + ")\\s*(?:[:.•]|\\R|(?=\\s\\p{L}))\\s*");
+    private static final Pattern OPENS = Pattern.compile("(?iu)^\\s*(?:(\\d{1,3})\\s*(?:g|ml)\\s+)?(?:"
+            + PackWords.OPENING + ")\\s*(?:[:.•]|\\R|(?=\\s\\p{L}))\\s*");
     /** "Key ingredients" name some; they head no list where another heading follows. */
-    private static final Pattern PRAISED =
-            Pattern.compile("(?iu)(?:key|hero|star|main|featured|our|free\\s+of|no)\\s+$");
+    private static final Pattern PRAISED = Pattern.compile("(?iu)(?:" + PackWords.PRAISED + ")\\s+$");
 
     private static final Pattern NON = Pattern.compile("(?iu)\\bnon[- ]?$");
     private static final Pattern PANEL = Pattern.compile(
-            "(?iu)(?<![\\p{L}-])(?:" + ACTIVE
+            "(?iu)(?<![\\p{L}-])(?:" + PackWords.PANEL
                     + ")(?:\\s*\\(in\\s+each\\s+(\\d{0,3})\\s*g(?:ram)?\\)|\\s*\\(in[^)]*\\))?(?:[ \\t]+purposes?)?\\s*(?:[:.•]|\\R|(?=\\s\\p{L}))\\s*");
     private static final Pattern AFTER_PANEL =
             Pattern.compile("(?iu)(?<![\\p{L}])(?:" + LIST + ")\\s*(?:[:.•]|\\R|(?=\\s))\\s*");
-    private static final Pattern MAY_CONTAIN = Pattern.compile(
-            "(?iu)\\.?\\s*[\\[(]?\\s*(?:\\+\\s*/\\s*-|±|may\\s+contain|peut\\s+contenir|kann\\s+enthalten|può\\s+contenere|puede\\s+contener)\\s*:?\\s*");
+    private static final Pattern MAY_CONTAIN =
+            Pattern.compile("(?iu)\\.?\\s*[\\[(]?\\s*(?:" + PackWords.MAY_CONTAIN + ")\\s*:?\\s*");
     /** "* organic" at the start of a line or after the last full stop explains a mark; it names no ingredient. */
     private static final Pattern FOOTNOTE =
             Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");

@@ -16,6 +16,7 @@ import outfell.knowledge.Because;
  * @param size in the unit; 0 when not known
  * @param unit "ml" or "g"
  * @param price in the practice's currency; 0 when not known
+ * @param kindElse what kind it may be instead, by the signs that weigh next most
  * @param texture 1 water-thin to 8 ointment; a liquid plant oil is 6.5
  * @param waterFree whether it holds no water phase
  * @param tags kinds of what is certain to be in it or stands in its name
@@ -35,6 +36,7 @@ public record Product(
         String unit,
         double price,
         StepKind kind,
+        Optional<KindRead> kindElse,
         double texture,
         boolean waterFree,
         Composition composition,

@@ -22,9 +22,22 @@ public final class ProductReader {
     /** Surfactants this early make a wash of it. */
     private static final Row SHARES = KnowledgeFile.yaml("shares.yaml");
 
-    private static final int SURFACTANT_WITHIN = SHARES.whole("surfactant-within", 1, 50);
+    static final int SURFACTANT_WITHIN = SHARES.whole("surfactant-within", 1, 50);
     /** Clay or particles this early make a mask or a scrub of it. */
-    private static final int SOLIDS_WITHIN = SHARES.whole("solids-within", 1, 50);
+    static final int SOLIDS_WITHIN = SHARES.whole("solids-within", 1, 50);
+
+    static final double SEALS = SHARES.number("seals-from", 0, 1);
+    static final double HARDLY_OIL = SHARES.number("hardly-oil", 0, 1);
+
+    /** The texture below a mass fraction of oils and seals. */
+    private record ByFat(double below, double grade) {
+        static ByFat read(Row row) {
+            row.because(row.text("id"));
+            return new ByFat(row.number("below", 0, 2), row.number("grade", 1, 8));
+        }
+    }
+
+    private static final List<ByFat> TEXTURES = Row.unique(SHARES.rows("texture-by-fat"), ByFat::read, ByFat::below);
 
     private record Told<T>(T value, String sure, Because because) {}
 
@@ -39,19 +52,25 @@ public final class ProductReader {
         boolean waterFree = waterFree(facts, certain);
         Composition listed = Composition.of(certain);
         List<ActiveIn> actives = actives(facts, held);
-        Told<StepKind> kind = kind(facts, certain, actives, listed, waterFree, spf);
+        List<KindRead> kinds = KindReader.read(new KindReader.Pack(facts, certain, actives, listed, waterFree, spf));
+        KindRead kind = facts.kind()
+                .map(k -> new KindRead(k, "sure", byHand(facts, Correction.About.KIND)))
+                .orElse(kinds.getFirst());
         Composition composition = waterFree
                 ? listed
-                : Composition.of(certain, Kinds.of(kind.value()).solids());
-        Told<Double> texture = texture(facts, kind.value(), composition, waterFree, certain);
+                : Composition.of(certain, Kinds.of(kind.kind()).solids());
+        Told<Double> texture = texture(facts, kind.kind(), composition, waterFree, certain);
         List<Finding> findings = new ArrayList<>();
-        findings.add(new Finding("kind of step", Kinds.of(kind.value()).label(), kind.sure(), kind.because()));
+        findings.add(new Finding("kind of step", Kinds.of(kind.kind()).label(), kind.sure(), kind.because()));
         findings.add(new Finding("texture", textureWords(texture.value()), texture.sure(), texture.because()));
         actives.forEach(a -> findings.add(active(a)));
-        findings.addAll(LabelFindings.of(facts, kind.value(), certain, actives, composition, spf));
+        findings.addAll(LabelFindings.of(facts, kind.kind(), certain, actives, composition, spf));
         findings.addAll(corrected(facts));
         findings.addAll(unlisted(label));
-        List<Harms.Harm> harms = Harms.of(facts, kind.value(), held);
+        label.beside().stream()
+                .filter(l -> l.isAny(Beside.matter()))
+                .forEach(l -> findings.add(new Finding("mind", "may hold " + l.common(), "guess", l.because())));
+        List<Harms.Harm> harms = Harms.of(facts, kind.kind(), held);
         harms.forEach(h -> findings.add(new Finding("mind", h.harm(), "sure", h.because())));
         return new Product(
                 facts.id(),
@@ -60,7 +79,8 @@ public final class ProductReader {
                 facts.size(),
                 facts.unit(),
                 facts.price(),
-                kind.value(),
+                kind.kind(),
+                kinds.stream().filter(k -> k.kind() != kind.kind()).findFirst(),
                 texture.value(),
                 waterFree,
                 composition,
@@ -118,7 +138,7 @@ public final class ProductReader {
     private static boolean waterFree(Product.Facts facts, List<LabelLine> certain) {
         if (certain.stream().noneMatch(l -> l.ingredient().isPresent())) {
             return facts.kind()
-                    .or(() -> Kinds.byName(facts.name()))
+                    .or(() -> Kinds.byName(facts.name()).stream().findFirst())
                     .filter(k -> k == StepKind.OIL || k == StepKind.SEAL || k == StepKind.LIP)
                     .isPresent();
         }
@@ -169,90 +189,12 @@ public final class ProductReader {
                 family.kind(), inci, line.low(), line.high(), line.declared().isPresent());
     }
 
-    private static boolean named(String name, Actives.Family family, String inci) {
+    static boolean named(String name, Actives.Family family, String inci) {
         String lower = name.toLowerCase(Locale.ROOT);
         String first = inci.toLowerCase(Locale.ROOT).split("[ /]")[0];
         return lower.contains(first)
                 || lower.contains(family.label())
                 || family.called().stream().anyMatch(c -> Lexicon.standsIn(c, name));
-    }
-
-    private static Told<StepKind> kind(
-            Product.Facts facts,
-            List<LabelLine> certain,
-            List<ActiveIn> actives,
-            Composition composition,
-            boolean waterFree,
-            int spf) {
-        if (facts.kind().isPresent()) {
-            return new Told<>(facts.kind().get(), "sure", byHand(facts, Correction.About.KIND));
-        }
-        Optional<StepKind> byName = Kinds.byName(facts.name());
-        if (byName.isPresent() && byName.get() == StepKind.LIP) {
-            return told(StepKind.LIP, "likely", "The name says lips.");
-        }
-        boolean filters = certain.stream().anyMatch(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC) && l.likely() >= 1);
-        if (spf > 0 && (filters || certain.isEmpty())) {
-            return told(StepKind.SUNSCREEN, "sure", "SPF %d on the pack and UV filters in the list.".formatted(spf));
-        }
-        return byContent(facts, certain, actives, byName)
-                .or(() -> byName.map(k -> told(
-                        k, "likely", "The name says %s.".formatted(Kinds.of(k).label()))))
-                .orElseGet(() -> byMakeUp(composition, waterFree));
-    }
-
-    private static Optional<Told<StepKind>> byContent(
-            Product.Facts facts, List<LabelLine> certain, List<ActiveIn> actives, Optional<StepKind> byName) {
-        boolean namedToComeOff = byName.filter(StepKind::comesOff).isPresent();
-        List<LabelLine> washing = Kinds.saysThatItStaysOn(facts.name())
-                ? certain.stream().filter(l -> !Kinds.dissolves(l)).toList()
-                : certain;
-        if (!namedToComeOff && within(washing, SURFACTANT_WITHIN, Tag.SURFACTANT_MILD, Tag.SURFACTANT_STRONG)) {
-            return Optional.of(told(
-                    StepKind.WASH,
-                    "likely",
-                    "A surfactant stands among the first %d, so it washes.".formatted(SURFACTANT_WITHIN)));
-        }
-        if (byName.isEmpty() && within(certain, SOLIDS_WITHIN, Tag.CLAY)) {
-            return Optional.of(
-                    told(StepKind.CLAY_MASK, "likely", "Clay stands among the first %d.".formatted(SOLIDS_WITHIN)));
-        }
-        if (byName.isEmpty() && within(certain, SOLIDS_WITHIN, Tag.EXFOLIATING_PARTICLE)) {
-            return Optional.of(told(
-                    StepKind.SCRUB, "likely", "Scrub particles stand among the first %d.".formatted(SOLIDS_WITHIN)));
-        }
-        Optional<ActiveIn> strong = actives.stream()
-                .filter(a -> Actives.of(a.kind()).rationed() || a.kind() == ActiveKind.BENZOYL_PEROXIDE)
-                .findFirst();
-        boolean eye = byName.filter(k -> k == StepKind.EYE).isPresent();
-        boolean medicine = facts.prescription() || certain.stream().anyMatch(l -> l.is(Tag.PRESCRIPTION));
-        if (!namedToComeOff && !eye && (strong.isPresent() || medicine)) {
-            String what = strong.map(a -> Actives.of(a.kind()).label()).orElse("a prescribed active");
-            return Optional.of(told(
-                    StepKind.TREATMENT,
-                    "likely",
-                    "It stays on and holds %s, so it has its own nights.".formatted(what)));
-        }
-        return Optional.empty();
-    }
-
-    private static Told<StepKind> byMakeUp(Composition c, boolean waterFree) {
-        if (waterFree) {
-            return c.occlusive() > 0.4
-                    ? told(StepKind.SEAL, "guess", "No water, and more than two fifths seal.")
-                    : told(StepKind.OIL, "guess", "No water, mostly softening oils.");
-        }
-        double fat = c.emollient() + c.occlusive();
-        return fat < 0.03
-                ? told(StepKind.SERUM, "guess", "Water-based with hardly any oil.")
-                : told(StepKind.MOISTURISER, "guess", "Water and oils together.");
-    }
-
-    private static boolean within(List<LabelLine> certain, int places, Tag... tags) {
-        return certain.stream()
-                .filter(l -> l.position() <= places
-                        && (l.position() > 0 || l.declared().isPresent()))
-                .anyMatch(l -> l.isAny(tags) && !(l.ingredient().isPresent() && l.high() <= 1));
     }
 
     private static <T> Told<T> told(T value, String sure, String sentence) {
@@ -271,7 +213,7 @@ public final class ProductReader {
         if (certain.isEmpty()) {
             return told(Kinds.of(kind).texture(), "guess", "Usual for its kind; no list to go by.");
         }
-        double grade = waterFree ? (c.occlusive() > 0.4 ? 8 : 6.5) : byFat(c, certain);
+        double grade = waterFree ? (c.occlusive() > SEALS ? 8 : 6.5) : byFat(c, certain);
         return told(
                 grade,
                 "guess",
@@ -280,10 +222,14 @@ public final class ProductReader {
 
     private static double byFat(Composition c, List<LabelLine> certain) {
         double fat = c.emollient() + c.occlusive();
-        if (fat < 0.03) {
+        if (fat < HARDLY_OIL) {
             return certain.stream().anyMatch(l -> l.is(Tag.THICKENER)) ? 2 : 1;
         }
-        return fat < 0.10 ? 4 : fat < 0.20 ? 5 : fat < 0.40 ? 6 : 7;
+        return TEXTURES.stream()
+                .filter(t -> fat < t.below())
+                .findFirst()
+                .orElseThrow()
+                .grade();
     }
 
     private static Because byHand(Product.Facts facts, Correction.About about) {

@@ -1,50 +1,33 @@
 package outfell.shelf;
 
-import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
-import java.util.Currency;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.apache.commons.text.similarity.LevenshteinDistance;
 import outfell.aims.Benefits;
-import outfell.consultation.Money;
 import outfell.consultation.Yardstick;
-import outfell.knowledge.Because;
 import outfell.knowledge.Lexicon;
-import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
+import outfell.product.Ingredient;
 import outfell.product.Kinds;
 import outfell.product.Meaning;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
-import outfell.routine.Amounts;
-import outfell.routine.Part;
-import outfell.skin.Band;
 import outfell.skin.Concern;
-import outfell.week.Tolerance;
 
-/** Finds products, lays them side by side, and says what else would do a product's job. */
+/** Finds products as one types. */
 public final class Finder {
-    private static final double DAYS_A_MONTH = 365.0 / 12;
     private static final double DAILY = 7;
-    /** What a cheaper product must not bring in. */
-    private static final Set<Tag> HARSH = EnumSet.of(
-            Tag.SURFACTANT_STRONG,
-            Tag.DRYING_ALCOHOL,
-            Tag.FRAGRANCE,
-            Tag.ESSENTIAL_OIL,
-            Tag.FRAGRANCE_ALLERGEN,
-            Tag.IRRITANT_SENSORY);
-
     /** What a product must not hold. */
     public enum FreeOf {
         PERFUME(Tag.FRAGRANCE, Tag.ESSENTIAL_OIL, Tag.FRAGRANCE_ALLERGEN),
@@ -82,13 +65,18 @@ public final class Finder {
 
     private record Indexed(Product product, String name, Set<Concern> serves) {}
 
+    /** In which products an ingredient stands. */
+    private record Standing(Ingredient ingredient, BitSet where) {}
+
     /**
-     * A shelf laid out once for many searches: in the order of names, with the products in which each word stands. Words are
-     * found by any part of them, so a search looks through the few thousand different words and not through every label.
+     * A shelf laid out once for many searches: in the order of names, with the products in which each word and each ingredient
+     * stands. Words are found by any part of them, so a search looks through the few thousand different words and not through
+     * every label.
      */
     public static final class Index {
         private final List<Indexed> products;
         private final Map<String, BitSet> words = new HashMap<>();
+        private final Map<String, Standing> ingredients = new HashMap<>();
 
         private Index(List<Product> all) {
             products = all.stream()
@@ -96,9 +84,17 @@ public final class Finder {
                     .map(p -> new Indexed(p, String.join(" ", Lexicon.words(p.name())), serves(p)))
                     .toList();
             for (int i = 0; i < products.size(); i++) {
-                for (String word : Lexicon.words(said(products.get(i).product()))) {
+                int at = i;
+                Product p = products.get(i).product();
+                for (String word : Lexicon.words(said(p))) {
                     words.computeIfAbsent(word, _ -> new BitSet()).set(i);
                 }
+                p.label().held().stream()
+                        .flatMap(l -> l.ingredient().stream())
+                        .forEach(x -> ingredients
+                                .computeIfAbsent(x.inci(), _ -> new Standing(x, new BitSet()))
+                                .where()
+                                .set(at));
             }
         }
 
@@ -107,29 +103,55 @@ public final class Finder {
             return products.stream().map(Indexed::product).toList();
         }
 
-        /** Where every one of the words stands somewhere, or what it means does. */
-        private BitSet with(List<String> wanted) {
-            BitSet found = new BitSet();
-            found.set(0, products.size());
-            for (String word : wanted) {
-                BitSet here = new BitSet();
-                words.forEach((w, where) -> {
-                    if (w.contains(word)) {
-                        here.or(where);
-                    }
-                });
-                here.or(meaning(Meaning.of(word)));
-                found.and(here);
-            }
-            return found;
+        private BitSet everything() {
+            BitSet all = new BitSet();
+            all.set(0, products.size());
+            return all;
+        }
+
+        /** Where a word stands somewhere, or what it means does. */
+        private BitSet with(String word) {
+            BitSet here = new BitSet();
+            words.forEach((w, where) -> {
+                if (w.contains(word)) {
+                    here.or(where);
+                }
+            });
+            here.or(meaning(Meaning.of(word)));
+            return here;
         }
 
         private BitSet meaning(Meaning meaning) {
             BitSet found = new BitSet();
-            for (int i = 0; meaning.known() && i < products.size(); i++) {
-                found.set(i, meaning.in(products.get(i).product()));
+            if (meaning.known()) {
+                ingredients.values().stream()
+                        .filter(s -> meaning.means(s.ingredient()))
+                        .forEach(s -> found.or(s.where()));
             }
             return found;
+        }
+
+        private BitSet sense(Sense sense) {
+            BitSet found = new BitSet();
+            for (int i = 0; i < products.size(); i++) {
+                found.set(i, speaksOf(sense, products.get(i)));
+            }
+            return found;
+        }
+
+        /** Words of the shelf that are one slip of the finger away; none for what is too short to tell. */
+        private List<String> near(String word) {
+            return word.length() < SLIP_FROM
+                    ? List.of()
+                    : Stream.concat(
+                                    words.keySet().stream(),
+                                    Sense.all().stream()
+                                            .flatMap(s -> s.words().stream())
+                                            .flatMap(List::stream))
+                            .filter(w -> slip(word, w))
+                            .distinct()
+                            .sorted()
+                            .toList();
         }
 
         private static Set<Concern> serves(Product p) {
@@ -160,6 +182,31 @@ public final class Finder {
         }
     }
 
+    private static boolean speaksOf(Sense sense, Indexed i) {
+        return sense.kind().filter(k -> i.product().kind() == k).isPresent()
+                || sense.active().filter(i.product()::has).isPresent()
+                || sense.concern().filter(i.serves()::contains).isPresent();
+    }
+
+    /** One letter more, fewer, another, or two beside one another changed places. */
+    private static boolean slip(String typed, String word) {
+        if (Math.abs(typed.length() - word.length()) > 1) {
+            return false;
+        }
+        if (ONE.apply(typed, word) >= 0) {
+            return true;
+        }
+        int at = 0;
+        while (at < typed.length() - 1 && at < word.length() && typed.charAt(at) == word.charAt(at)) {
+            at++;
+        }
+        return typed.length() == word.length()
+                && at + 1 < typed.length()
+                && typed.charAt(at) == word.charAt(at + 1)
+                && typed.charAt(at + 1) == word.charAt(at)
+                && typed.substring(at + 2).equals(word.substring(at + 2));
+    }
+
     private Finder() {}
 
     public static Index index(List<Product> products) {
@@ -167,19 +214,67 @@ public final class Finder {
     }
 
     /**
-     * Names that begin with the first word come first, then names that hold it, then the rest; each by name. What the text means
-     * counts like what it says: "vitamin A" finds a retinol, "wool fat" a lanolin, "niacinamde" a niacinamide.
+     * @param products best first
+     * @param readAs of words that stand nowhere: what each was read as, one slip of the finger away
      */
+    public record Found(List<Product> products, Map<String, List<String>> readAs) {}
+
+    /** One word of a search: where it stands, and what else it speaks of. */
+    private record Asked(String word, BitSet where, List<Sense> senses) {}
+
+    /** Best first; see {@link #search}. */
     public static List<Product> find(Index index, Wanted wanted) {
+        return search(index, wanted).products();
+    }
+
+    /**
+     * Names come first, then what a word says of actives, of the kind, of a concern, then what stands elsewhere; each by name. What
+     * the text means counts like what it says: "vitamin A" finds a retinol, "wool fat" a lanolin, "moisturizer" a moisturiser; a
+     * word that stands nowhere is read as those one slip away.
+     */
+    public static Found search(Index index, Wanted wanted) {
         List<String> words = Lexicon.words(wanted.text());
-        List<List<Product>> byRank = List.of(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-        BitSet found = index.with(words);
-        index.meaning(Meaning.of(wanted.text())).stream().forEach(found::set);
-        found.stream()
+        List<Sense.Spoken> spoken = Sense.in(words);
+        Map<String, List<String>> readAs = new LinkedHashMap<>();
+        List<Asked> asked =
+                words.stream().map(w -> asked(index, w, spoken, readAs)).toList();
+        BitSet found = index.everything();
+        asked.forEach(a -> found.and(a.where()));
+        if (words.size() > 1) {
+            index.meaning(Meaning.of(wanted.text())).stream().forEach(found::set);
+        }
+        record Ranked(Indexed product, int rank) {}
+        List<Product> products = found.stream()
                 .mapToObj(index.products::get)
                 .filter(i -> fits(i, wanted))
-                .forEach(i -> byRank.get(rank(i, words)).add(i.product()));
-        return byRank.stream().flatMap(List::stream).toList();
+                .map(i -> new Ranked(i, rank(i, asked)))
+                .sorted(Comparator.comparingInt(Ranked::rank))
+                .map(r -> r.product().product())
+                .toList();
+        return new Found(products, readAs);
+    }
+
+    private static Asked asked(Index index, String word, List<Sense.Spoken> spoken, Map<String, List<String>> readAs) {
+        List<Sense> senses = spoken.stream()
+                .filter(s -> s.by().contains(word))
+                .map(Sense.Spoken::sense)
+                .toList();
+        BitSet where = index.with(word);
+        senses.forEach(s -> where.or(index.sense(s)));
+        if (!where.isEmpty()) {
+            return new Asked(word, where, senses);
+        }
+        List<String> near = index.near(word);
+        List<Sense> meant = near.stream()
+                .flatMap(n -> Sense.in(List.of(n)).stream())
+                .map(Sense.Spoken::sense)
+                .toList();
+        near.forEach(n -> where.or(index.with(n)));
+        meant.forEach(s -> where.or(index.sense(s)));
+        if (!where.isEmpty()) {
+            readAs.put(word, near);
+        }
+        return new Asked(near.isEmpty() ? word : near.getFirst(), where, meant);
     }
 
     private static boolean fits(Indexed i, Wanted w) {
@@ -194,181 +289,45 @@ public final class Finder {
                         || (p.price() > 0 && p.price() <= w.mostPrice().getAsDouble()));
     }
 
-    private static int rank(Indexed i, List<String> words) {
-        if (words.isEmpty()) {
+    /** The lower, the better: of each word where it stands, the first word counting most. */
+    private static int rank(Indexed i, List<Asked> asked) {
+        int rank = 0;
+        for (Asked a : asked) {
+            rank = rank * (ELSEWHERE + 1) + rank(i, a);
+        }
+        return rank;
+    }
+
+    private static int rank(Indexed i, Asked a) {
+        if (i.name().startsWith(a.word())) {
             return 0;
         }
-        return i.name().startsWith(words.getFirst()) ? 0 : i.name().contains(words.getFirst()) ? 1 : 2;
+        if (i.name().contains(a.word())) {
+            return 1;
+        }
+        boolean active = i.product().actives().stream()
+                .anyMatch(x ->
+                        Actives.of(x.kind()).label().toLowerCase(Locale.ROOT).contains(a.word()));
+        if (active
+                || a.senses().stream()
+                        .anyMatch(s -> s.active().filter(i.product()::has).isPresent())) {
+            return 2;
+        }
+        if (Kinds.of(i.product().kind()).label().contains(a.word())
+                || a.senses().stream()
+                        .anyMatch(s ->
+                                s.kind().filter(k -> k == i.product().kind()).isPresent())) {
+            return 3;
+        }
+        return a.senses().stream()
+                        .anyMatch(s -> s.concern().filter(i.serves()::contains).isPresent())
+                ? 4
+                : ELSEWHERE;
     }
 
-    // ---- side by side
+    private static final int ELSEWHERE = 5;
+    /** Letters from which one slip leaves a word recognisable; house rule. */
+    private static final int SLIP_FROM = 4;
 
-    /** One row of a comparison; a value for each product, in their order. */
-    public record ComparisonRow(String label, List<String> values, boolean differs) {}
-
-    /** @param currency in which the practice's prices are */
-    public static List<ComparisonRow> compare(List<Product> products, Currency currency) {
-        List<ComparisonRow> rows = new ArrayList<>();
-        row(rows, "Kind", products, p -> Kinds.of(p.kind()).label());
-        row(
-                rows,
-                "Texture",
-                products,
-                p -> "%s, %s".formatted(number(p.texture()), outfell.product.ProductReader.textureWords(p.texture())));
-        row(rows, "Water-binding", products, p -> percent(p.composition().humectant()));
-        row(rows, "Softening", products, p -> percent(p.composition().emollient()));
-        row(rows, "Sealing", products, p -> percent(p.composition().occlusive()));
-        row(rows, "Actives", products, Finder::actives);
-        row(rows, "SPF", products, p -> p.spf() == 0 ? "none" : String.valueOf(p.spf()));
-        row(rows, "To mind", products, Finder::hazards);
-        row(rows, "Irritancy, summed", products, p -> String.valueOf(p.irritancy()));
-        row(rows, "Load of one use", products, p -> number(Tolerance.points(p)));
-        row(rows, "Price of the pack", products, p -> p.price() == 0 ? "not known" : Money.words(p.price(), currency));
-        row(
-                rows,
-                "Price per 10 ml or g",
-                products,
-                p -> perTen(p).map(x -> Money.words(x, currency)).orElse("not known"));
-        row(
-                rows,
-                "Price a month, used daily",
-                products,
-                p -> perMonth(p).map(x -> Money.words(x, currency)).orElse("not known"));
-        return List.copyOf(rows);
-    }
-
-    private static void row(
-            List<ComparisonRow> rows,
-            String label,
-            List<Product> products,
-            java.util.function.Function<Product, String> value) {
-        List<String> values = products.stream().map(value).toList();
-        rows.add(new ComparisonRow(label, values, values.stream().distinct().count() > 1));
-    }
-
-    private static String actives(Product p) {
-        List<String> all = p.actives().stream()
-                .map(a -> "%s, %s".formatted(Actives.of(a.kind()).label(), a.strength()))
-                .toList();
-        return all.isEmpty() ? "none" : String.join("; ", all);
-    }
-
-    private static String hazards(Product p) {
-        List<String> all = p.findings().stream()
-                .filter(f -> f.about().equals("mind"))
-                .map(f -> f.found())
-                .toList();
-        return all.isEmpty() ? "nothing known" : String.join("; ", all);
-    }
-
-    static Optional<Double> perTen(Product p) {
-        return p.price() > 0 && p.size() > 0 ? Optional.of(10 * p.price() / p.size()) : Optional.empty();
-    }
-
-    /** Used once a day on a normal skin, by the amounts of the house; grams and millilitres taken as one. */
-    public static Optional<Double> perMonth(Product p) {
-        return p.price() > 0 && p.size() > 0
-                ? Optional.of(p.price()
-                        / p.size()
-                        * Amounts.amount(p, Band.NORMAL, 1, Part.EVENING).grams()
-                        * DAYS_A_MONTH)
-                : Optional.empty();
-    }
-
-    // ---- what else would do
-
-    /** In what way another should be better. */
-    public enum Want {
-        CHEAPER,
-        GENTLER,
-        UNSCENTED
-    }
-
-    /** @param because what it does as well, and in what it is better */
-    public record Substitute(Product product, Because because) {}
-
-    /**
-     * Products of the same kind that give at least the actives by which this one is known, better in the way wanted; the
-     * best first, at most six.
-     */
-    public static List<Substitute> substitutes(Product p, List<Product> all, Want want, Currency currency) {
-        Set<ActiveKind> needed = EnumSet.noneOf(ActiveKind.class);
-        p.leading().map(ActiveIn::kind).ifPresent(needed::add);
-        return all.stream()
-                .filter(o -> !o.id().equals(p.id())
-                        && o.kind() == p.kind()
-                        && !o.prescription()
-                        && o.spf() >= p.spf()
-                        && needed.stream().allMatch(o::has)
-                        && Math.abs(o.texture() - p.texture()) <= 2
-                        && better(p, o, want))
-                .sorted(Comparator.comparingDouble((Product o) -> measure(o, want))
-                        .thenComparing(Product::id))
-                .limit(6)
-                .map(o -> new Substitute(o, because(p, o, needed, want, currency)))
-                .toList();
-    }
-
-    /** Actives that the one gives and the other does not, in words: what is lost by taking the other. */
-    public static List<String> lost(Product p, Product instead) {
-        return p.actives().stream()
-                .filter(a -> !instead.has(a.kind()))
-                .map(a -> Actives.of(a.kind()).label())
-                .distinct()
-                .toList();
-    }
-
-    private static boolean better(Product p, Product o, Want want) {
-        return switch (want) {
-            case CHEAPER ->
-                perMonth(o).isPresent()
-                        && perMonth(p).isPresent()
-                        && perMonth(o).get() < perMonth(p).get()
-                        && noHarsher(p, o);
-            case GENTLER -> o.irritancy() < p.irritancy() && Tolerance.points(o) <= Tolerance.points(p);
-            case UNSCENTED -> !FreeOf.PERFUME.holds(p) && FreeOf.PERFUME.holds(o);
-        };
-    }
-
-    /** What saves money and costs skin saves nothing. */
-    private static boolean noHarsher(Product p, Product o) {
-        return o.irritancy() <= p.irritancy()
-                && o.tags().stream().filter(HARSH::contains).allMatch(p.tags()::contains);
-    }
-
-    private static double measure(Product o, Want want) {
-        return switch (want) {
-            case CHEAPER -> perMonth(o).orElse(Double.MAX_VALUE);
-            case GENTLER -> o.irritancy();
-            case UNSCENTED -> perMonth(o).orElse(Double.MAX_VALUE);
-        };
-    }
-
-    private static Because because(Product p, Product o, Set<ActiveKind> needed, Want want, Currency currency) {
-        String same = needed.isEmpty()
-                ? "The same kind of step"
-                : "It gives %s too"
-                        .formatted(needed.stream()
-                                .map(k -> Actives.of(k).label())
-                                .findFirst()
-                                .orElse(""));
-        String better = switch (want) {
-            case CHEAPER ->
-                "%s a month in place of %s, and no harsher"
-                        .formatted(
-                                Money.words(perMonth(o).orElse(0.0), currency),
-                                Money.words(perMonth(p).orElse(0.0), currency));
-            case GENTLER -> "irritancy %d in place of %d".formatted(o.irritancy(), p.irritancy());
-            case UNSCENTED -> "no perfume in it";
-        };
-        return Because.house("%s; %s.".formatted(same, better));
-    }
-
-    private static String percent(double share) {
-        return "%.0f %%".formatted(100 * share);
-    }
-
-    private static String number(double x) {
-        return x == Math.rint(x) ? "%.0f".formatted(x) : String.format(Locale.ROOT, "%.1f", x);
-    }
+    private static final LevenshteinDistance ONE = new LevenshteinDistance(1);
 }

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Currency;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import outfell.conflict.Conflicts;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -18,6 +20,9 @@ import outfell.product.Tag;
 import outfell.shelf.Finder;
 import outfell.shelf.Finder.FreeOf;
 import outfell.shelf.Finder.Wanted;
+import outfell.shelf.Prices;
+import outfell.shelf.SideBySide;
+import outfell.shelf.Substitutes;
 import outfell.skin.Concern;
 
 class FinderTest {
@@ -67,9 +72,9 @@ class FinderTest {
     @Test
     void what_is_lost_by_another_is_what_it_does_not_give() {
         Product rich = Consultations.product("cream-lanolin");
-        assertThat(Finder.lost(rich, rich)).isEmpty();
+        assertThat(Substitutes.lost(rich, rich)).isEmpty();
         Product retinol = Consultations.product("retinol-serum-02");
-        assertThat(Finder.lost(retinol, rich)).contains("retinoid");
+        assertThat(Substitutes.lost(retinol, rich)).contains("retinoid");
     }
 
     @ParameterizedTest
@@ -90,6 +95,113 @@ class FinderTest {
         return Finder.find(Finder.index(Consultations.CATALOGUE), text(text)).stream()
                 .map(p -> p.id().value())
                 .toList();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "moisturizer, gel-cream-water",
+        "vit c, serum-vitamin-c-12",
+        "acne, salicylic-fluid-2",
+        "dark spots, serum-tranexamic-3",
+        "hyaluronic serum, serum-humectant",
+    })
+    void what_people_call_a_thing_finds_it(String text, String id) {
+        assertThat(found(text)).contains(id);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "niacinamid3, niacinamide",
+        "crema, cream",
+        "moisturiesr, moisturiser",
+        "ceramdie, ceramide",
+        "serun, serum"
+    })
+    void one_slip_of_the_finger_is_looked_through_and_told(String text, String meant) {
+        Finder.Found found = Finder.search(ALL, text(text));
+        assertThat(found.products())
+                .isNotEmpty()
+                .containsAll(Finder.find(ALL, text(meant)).stream().limit(1).toList());
+        if (!text.equals("niacinamid3")) {
+            assertThat(found.readAs().get(text)).contains(meant);
+        }
+    }
+
+    @Test
+    void names_come_before_actives_actives_before_kinds_and_those_before_the_rest() {
+        List<Product> found = Finder.find(ALL, text("retinol"));
+        int lastNamed = lastIndex(found, p -> p.name().toLowerCase(Locale.ROOT).contains("retinol"));
+        assertThat(found.subList(0, lastNamed + 1))
+                .allMatch(p -> p.name().toLowerCase(Locale.ROOT).contains("retinol"));
+        List<Product> serums = Finder.find(ALL, text("serum"));
+        int lastKind = lastIndex(
+                serums,
+                p -> p.kind() == StepKind.SERUM
+                        || p.name().toLowerCase(Locale.ROOT).contains("serum"));
+        assertThat(serums.subList(0, lastKind + 1))
+                .allMatch(p -> p.kind() == StepKind.SERUM
+                        || p.name().toLowerCase(Locale.ROOT).contains("serum"));
+    }
+
+    private static int lastIndex(List<Product> all, java.util.function.Predicate<Product> wanted) {
+        return java.util.stream.IntStream.range(0, all.size())
+                .filter(i -> wanted.test(all.get(i)))
+                .max()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Substitutes.Want.class)
+    void where_nothing_would_do_it_says_why(Substitutes.Want want) {
+        int none = 0;
+        for (Product p : Consultations.CATALOGUE) {
+            Substitutes.Instead instead = Substitutes.of(p, Consultations.CATALOGUE, want, EURO);
+            assertThat(instead.none().isPresent()).isEqualTo(instead.found().isEmpty());
+            if (instead.none().isPresent()) {
+                none++;
+                assertThat(instead.none().orElseThrow().sentence()).isNotBlank().doesNotContain("%s");
+            }
+        }
+        assertThat(none).isPositive();
+    }
+
+    @Test
+    void why_nothing_would_counts_every_other_of_the_kind_once() {
+        Product p = Consultations.product("retinol-serum-02");
+        String why = Substitutes.of(p, Consultations.CATALOGUE, Substitutes.Want.CHEAPER, EURO)
+                .none()
+                .orElseThrow()
+                .sentence();
+        java.util.regex.Matcher counts =
+                java.util.regex.Pattern.compile("(\\d+) [a-z]").matcher(why);
+        List<Integer> found = new java.util.ArrayList<>();
+        while (counts.find()) {
+            found.add(Integer.parseInt(counts.group(1)));
+        }
+        assertThat(found.subList(1, found.size()).stream().mapToInt(i -> i).sum())
+                .as(why)
+                .isEqualTo(found.getFirst());
+    }
+
+    @Test
+    void side_by_side_tells_allergens_and_what_an_active_must_not_meet() {
+        List<SideBySide.ComparisonRow> rows = SideBySide.of(
+                List.of(Consultations.product("retinol-serum-02"), Consultations.product("cream-lanolin")),
+                Conflicts.SHIPPED,
+                EURO);
+        assertThat(rows)
+                .filteredOn(r -> r.label().equals("Must not meet"))
+                .singleElement()
+                .satisfies(r -> {
+                    assertThat(r.values().getFirst())
+                            .contains("never together: ")
+                            .contains("scrub particles")
+                            .contains("not on one night: ");
+                });
+        assertThat(rows)
+                .filteredOn(r -> r.label().equals("Other allergens"))
+                .singleElement()
+                .satisfies(r -> assertThat(r.values().getLast()).contains("lanolin"));
     }
 
     @Test
@@ -137,8 +249,10 @@ class FinderTest {
 
     @Test
     void side_by_side_says_where_they_part() {
-        List<Finder.ComparisonRow> rows = Finder.compare(
-                List.of(Consultations.product("day-fluid-30"), Consultations.product("sun-fluid-50")), EURO);
+        List<SideBySide.ComparisonRow> rows = SideBySide.of(
+                List.of(Consultations.product("day-fluid-30"), Consultations.product("sun-fluid-50")),
+                Conflicts.SHIPPED,
+                EURO);
         assertThat(rows)
                 .filteredOn(r -> r.label().equals("SPF"))
                 .singleElement()
@@ -150,11 +264,12 @@ class FinderTest {
     }
 
     @ParameterizedTest
-    @EnumSource(Finder.Want.class)
-    void a_substitute_does_the_same_job_and_is_better_as_wanted(Finder.Want want) {
+    @EnumSource(Substitutes.Want.class)
+    void a_substitute_does_the_same_job_and_is_better_as_wanted(Substitutes.Want want) {
         int found = 0;
         for (Product p : Consultations.CATALOGUE) {
-            for (Finder.Substitute s : Finder.substitutes(p, Consultations.CATALOGUE, want, EURO)) {
+            for (Substitutes.Substitute s :
+                    Substitutes.of(p, Consultations.CATALOGUE, want, EURO).found()) {
                 found++;
                 assertThat(s.product().kind()).isEqualTo(p.kind());
                 assertThat(s.product().spf()).isGreaterThanOrEqualTo(p.spf());
@@ -162,8 +277,8 @@ class FinderTest {
                 assertThat(s.because().sentence()).isNotBlank();
                 switch (want) {
                     case CHEAPER -> {
-                        assertThat(Finder.perMonth(s.product()).orElseThrow())
-                                .isLessThan(Finder.perMonth(p).orElseThrow());
+                        assertThat(Prices.perMonth(s.product()).orElseThrow())
+                                .isLessThan(Prices.perMonth(p).orElseThrow());
                         assertThat(s.product().irritancy()).isLessThanOrEqualTo(p.irritancy());
                         if (!p.tags().contains(Tag.SURFACTANT_STRONG)) {
                             assertThat(s.product().tags()).doesNotContain(Tag.SURFACTANT_STRONG);

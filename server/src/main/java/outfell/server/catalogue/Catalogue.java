@@ -24,16 +24,22 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.server.catalogue.ProductStore.ChangeKind;
 import outfell.server.catalogue.ProductStore.ProductChange;
+import outfell.server.practice.FollowedSchools;
 import outfell.server.practice.Settings;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.shelf.Finder;
+import outfell.shelf.SideBySide;
+import outfell.shelf.Substitutes;
 
 /** The house's products, understood. */
 @Service
 public class Catalogue {
-    /** What was found: how many there are, and the first of them. */
-    public record SearchResult(int total, List<ProductView> products) {}
+    /** What was found: how many there are, the first of them, and which words were read as others. */
+    public record SearchResult(int total, List<ProductView> products, List<ReadAs> readAs) {}
+
+    /** A word that stands nowhere, and those one slip of the finger away that were looked for in its place. */
+    public record ReadAs(String word, List<String> as) {}
 
     /** A product with what was typed, what was put right, and what it was before. */
     public record Detail(
@@ -59,6 +65,7 @@ public class Catalogue {
 
     private final ProductStore store;
     private final Settings settings;
+    private final FollowedSchools schools;
     private final Clock clock;
     /** What was typed, with what it means: reading a label is pure, so the same facts are read once. */
     private final Cache<Product.Facts, Product> understood =
@@ -71,9 +78,10 @@ public class Catalogue {
     /** An index holds for as long as its generation is the newest: one read beside a change is never taken for good. */
     private record LaidOut(long generation, Finder.Index index) {}
 
-    Catalogue(ProductStore store, Settings settings, Clock clock) {
+    Catalogue(ProductStore store, Settings settings, FollowedSchools schools, Clock clock) {
         this.store = store;
         this.settings = settings;
+        this.schools = schools;
         this.clock = clock;
     }
 
@@ -88,17 +96,22 @@ public class Catalogue {
     }
 
     public SearchResult find(Finder.Wanted wanted) {
-        List<Product> found = Finder.find(index(), wanted);
+        Finder.Found found = Finder.search(index(), wanted);
         return new SearchResult(
-                found.size(), found.stream().limit(SHOWN).map(ProductView::of).toList());
+                found.products().size(),
+                found.products().stream().limit(SHOWN).map(ProductView::of).toList(),
+                found.readAs().entrySet().stream()
+                        .map(e -> new ReadAs(e.getKey(), e.getValue()))
+                        .toList());
     }
 
-    public List<Finder.ComparisonRow> compare(List<String> ids) {
-        return Finder.compare(ids.stream().map(id -> known(new ProductId(id))).toList(), settings.currency());
+    public List<SideBySide.ComparisonRow> compare(List<String> ids) {
+        return SideBySide.of(
+                ids.stream().map(id -> known(new ProductId(id))).toList(), schools.current(), settings.currency());
     }
 
-    public List<Finder.Substitute> substitutes(ProductId id, Finder.Want want) {
-        return Finder.substitutes(known(id), house(), want, settings.currency());
+    public Substitutes.Instead substitutes(ProductId id, Substitutes.Want want) {
+        return Substitutes.of(known(id), house(), want, settings.currency());
     }
 
     public Optional<Product> find(ProductId id) {

@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,8 @@ import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.server.problem.Problem;
 import outfell.shelf.Finder;
+import outfell.shelf.SideBySide;
+import outfell.shelf.Substitutes;
 import outfell.skin.Concern;
 
 /** The house catalogue, and the reading of a label before anything is kept. */
@@ -34,6 +37,9 @@ import outfell.skin.Concern;
 @RequestMapping("/api")
 class CatalogueController {
     record SubstituteView(ProductId id, String name, Because because) {}
+
+    /** What would do the job, and where nothing would, why not. */
+    record InsteadView(List<SubstituteView> found, Optional<Because> none) {}
 
     /** @param version that the change was made on */
     record ProductEdit(
@@ -103,7 +109,7 @@ class CatalogueController {
 
     /** Two to four side by side. */
     @GetMapping("/products/comparison")
-    List<Finder.ComparisonRow> compare(@RequestParam List<String> ids) {
+    List<SideBySide.ComparisonRow> compare(@RequestParam List<String> ids) {
         if (ids.size() < 2 || ids.size() > 4) {
             throw Problem.field("/ids", "%d products cannot be compared; two to four can.".formatted(ids.size()));
         }
@@ -112,10 +118,14 @@ class CatalogueController {
 
     /** What else would do this job, better in the way wanted. */
     @GetMapping("/products/{id}/substitutes")
-    List<SubstituteView> substitutes(@PathVariable String id, @RequestParam Finder.Want want) {
-        return catalogue.substitutes(new ProductId(id), want).stream()
-                .map(s -> new SubstituteView(s.product().id(), s.product().name(), s.because()))
-                .toList();
+    InsteadView substitutes(@PathVariable String id, @RequestParam Substitutes.Want want) {
+        Substitutes.Instead instead = catalogue.substitutes(new ProductId(id), want);
+        return new InsteadView(
+                instead.found().stream()
+                        .map(s ->
+                                new SubstituteView(s.product().id(), s.product().name(), s.because()))
+                        .toList(),
+                instead.none());
     }
 
     /** A new name, price or formula. */

@@ -1,6 +1,8 @@
 package outfell.server.catalogue;
 
 import java.util.List;
+import java.util.Optional;
+import outfell.knowledge.Because;
 import outfell.product.Composition;
 import outfell.product.Finding;
 import outfell.product.Kinds;
@@ -21,6 +23,7 @@ public record ProductView(
         double price,
         StepKind kind,
         String kindLabel,
+        Optional<KindElse> kindElse,
         double texture,
         String textureWords,
         Composition.Shares shares,
@@ -32,11 +35,21 @@ public record ProductView(
         List<String> left,
         List<Meant> meant) {
 
+    /** The kind that it may be instead, by the signs that weigh next most. */
+    public record KindElse(StepKind kind, String label, Because because) {}
+
     /** What an unknown name may have been meant for; offered, never taken by itself. */
     public record Meant(String printed, List<Spelling.Guess> guesses) {}
 
-    /** One ingredient: as printed, what it was matched to (empty when unknown), and its likely share. */
-    public record LineView(String printed, String known, double low, double high, boolean mayContain, String because) {}
+    /**
+     * One ingredient.
+     *
+     * @param known common name of what it was matched to; empty when unknown
+     * @param inci INCI name of it; empty when unknown
+     * @param low likely least share, percent
+     */
+    public record LineView(
+            String printed, String known, String inci, double low, double high, boolean mayContain, String because) {}
 
     public static ProductView of(Product p) {
         return new ProductView(
@@ -48,6 +61,7 @@ public record ProductView(
                 p.price(),
                 p.kind(),
                 Kinds.of(p.kind()).label(),
+                p.kindElse().map(k -> new KindElse(k.kind(), Kinds.of(k.kind()).label(), k.because())),
                 p.texture(),
                 ProductReader.textureWords(p.texture()),
                 p.composition().shares(p.waterFree()),
@@ -68,6 +82,7 @@ public record ProductView(
         return new LineView(
                 l.printed(),
                 l.ingredient().map(i -> i.common()).orElse(""),
+                l.ingredient().map(i -> i.inci()).orElse(""),
                 l.low(),
                 l.high(),
                 l.mayContain(),

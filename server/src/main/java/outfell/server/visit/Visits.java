@@ -60,8 +60,8 @@ import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
-import outfell.shelf.Finder;
 import outfell.shelf.PresentRoutine;
+import outfell.shelf.Substitutes;
 import outfell.skin.ProbeBands;
 import outfell.supply.Supply;
 import tools.jackson.databind.json.JsonMapper;
@@ -321,8 +321,8 @@ public class Visits {
         Map<ProductId, SupplyView.Cheaper> all = new LinkedHashMap<>();
         used.stream()
                 .filter(u -> u.pack().isEmpty() && !u.product().prescription())
-                .forEach(u -> catalogue.substitutes(u.product().id(), Finder.Want.CHEAPER).stream()
-                        .map(Finder.Substitute::product)
+                .forEach(u -> catalogue.substitutes(u.product().id(), Substitutes.Want.CHEAPER).found().stream()
+                        .map(Substitutes.Substitute::product)
                         .filter(p -> !planned.contains(p.id())
                                 && plans.against(asked, Cases.concerns(visit.intake()), now, p)
                                         .isEmpty())
@@ -334,7 +334,7 @@ public class Visits {
 
     private static Optional<SupplyView.Cheaper> instead(Supply.Used u, Product p) {
         return Supply.saves(u, p).stream()
-                .mapToObj(saved -> new SupplyView.Cheaper(p.id(), p.name(), saved, Finder.lost(u.product(), p)))
+                .mapToObj(saved -> new SupplyView.Cheaper(p.id(), p.name(), saved, Substitutes.lost(u.product(), p)))
                 .findFirst();
     }
 
