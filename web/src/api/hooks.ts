@@ -513,7 +513,16 @@ export function useFileChange(of: FileOf) {
       moved()
     },
   })
-  return { choose, take, undo, moved }
+  const match = useMutation({
+    mutationFn: ({ id, who, headings }: { id: string; who: string; headings: Record<string, string> }) =>
+      ask(api.PUT('/api/files/{id}/headings', { params: { path: { id } }, body: { headings, who } })),
+    onSuccess: (view) => queries.setQueryData(keys.file(view.id), view),
+  })
+  const stop = useMutation({
+    mutationFn: (id: string) => ask(api.POST('/api/files/{id}/stopped', { params: { path: { id } } })),
+    onSuccess: (view) => queries.setQueryData(keys.file(view.id), view),
+  })
+  return { choose, take, undo, match, stop, moved }
 }
 
 export const usePantry = () =>

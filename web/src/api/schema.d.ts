@@ -324,6 +324,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/files/{id}/headings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["match"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{id}/stopped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files/{id}/taken": {
         parameters: {
             query?: never;
@@ -1736,9 +1768,11 @@ export interface components {
             changes: components["schemas"]["ChangeView"][];
             /** Format: uuid */
             client?: string | null;
+            columns: string[];
             /** Format: int32 */
             done: number;
             file: string;
+            headings: components["schemas"]["HeadingView"][];
             /** Format: uuid */
             id: string;
             remarks: components["schemas"]["RemarkView"][];
@@ -1746,7 +1780,7 @@ export interface components {
             same: number;
             sentence: string;
             /** @enum {string} */
-            state: "READING" | "READY" | "REFUSED" | "TAKING" | "TAKEN" | "FAILED";
+            state: "READING" | "READY" | "REFUSED" | "TAKING" | "TAKEN" | "STOPPED" | "FAILED";
             /** Format: int32 */
             stops: number;
             /** Format: int32 */
@@ -1837,6 +1871,11 @@ export interface components {
             because: components["schemas"]["Because"];
             harm: string;
             refused: boolean;
+        };
+        HeadingView: {
+            column: string;
+            printed: string;
+            sample: string;
         };
         Hint: {
             /** @enum {string} */
@@ -2096,6 +2135,12 @@ export interface components {
             low: number;
             mayContain: boolean;
             printed: string;
+        };
+        Matched: {
+            headings: {
+                [key: string]: string;
+            };
+            who: string;
         };
         Meant: {
             guesses: components["schemas"]["Guess"][];
@@ -2587,7 +2632,7 @@ export interface components {
         };
         RemarkView: {
             /** @enum {string} */
-            code: "EMPTY_FILE" | "TOO_LARGE" | "NOT_UTF8" | "BROKEN_CSV" | "BROKEN_JSON" | "WRONG_SHAPE" | "MISSING_COLUMN" | "UNKNOWN_COLUMN" | "WRONG_CELL_COUNT" | "WRONG_NUMBER" | "WRONG_VALUE" | "TWICE_IN_FILE" | "NOT_OF_THE_HOUSE" | "UNKNOWN_NAMES" | "NO_INGREDIENTS" | "OURS_KEPT";
+            code: "EMPTY_FILE" | "TOO_LARGE" | "NO_TEXT" | "CODE_PAGE" | "BROKEN_CSV" | "BROKEN_JSON" | "WRONG_SHAPE" | "MISSING_COLUMN" | "UNKNOWN_COLUMN" | "WRONG_CELL_COUNT" | "WRONG_NUMBER" | "WRONG_CURRENCY" | "WRONG_VALUE" | "TWICE_IN_FILE" | "NOT_OF_THE_HOUSE" | "UNKNOWN_NAMES" | "NO_INGREDIENTS" | "OURS_KEPT";
             column: string;
             /** Format: int32 */
             line: number;
@@ -3833,6 +3878,54 @@ export interface operations {
         };
     };
     chosen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileView"];
+                };
+            };
+        };
+    };
+    match: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Matched"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileView"];
+                };
+            };
+        };
+    };
+    stop: {
         parameters: {
             query?: never;
             header?: never;

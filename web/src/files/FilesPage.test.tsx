@@ -20,6 +20,8 @@ const file = (over: Partial<FileView>): FileView => ({
   same: 3,
   stops: 0,
   warnings: 0,
+  headings: [],
+  columns: [],
   remarks: [],
   changes: [],
   ...over,

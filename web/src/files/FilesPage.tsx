@@ -1,6 +1,8 @@
 import { useEffect, useRef, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
 import LinearProgress from '@mui/material/LinearProgress'
 
 import type { Schemas } from '../api/client'
@@ -129,7 +131,7 @@ function TakeIn({ of }: { of: FileOf }) {
 
 function Preview({ of, file }: { of: FileOf; file: FileView }) {
   const [who] = useWho()
-  const { take } = useFileChange(of)
+  const { take, stop } = useFileChange(of)
   const moving = onItsWay(file.state)
   return (
     <div className="file-preview">
@@ -145,6 +147,9 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
             sx={{ flex: 1, height: 10 }}
           />
           {file.all > 0 && <span>{say('files.of', { done: file.done, all: file.all })}</span>}
+          <Button disabled={stop.isPending} onClick={() => stop.mutate(file.id)}>
+            {say('files.stop')}
+          </Button>
         </div>
       )}
       {!moving && (
@@ -188,6 +193,9 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
         </div>
       )}
       {take.isError && <ErrorBand error={take.error} />}
+      {!moving && file.state !== 'TAKEN' && file.headings.length > 0 && (
+        <Headings key={file.id} of={of} file={file} />
+      )}
       {file.remarks.length > 0 && <Remarks file={file} />}
       {file.changes.length > 0 && file.state !== 'TAKEN' && (
         <details open={file.remarks.length === 0}>
@@ -205,6 +213,53 @@ function Preview({ of, file }: { of: FileOf; file: FileView }) {
         </details>
       )}
     </div>
+  )
+}
+
+/** What each heading of the file was taken for; put right by hand once, it is remembered. */
+function Headings({ of, file }: { of: FileOf; file: FileView }) {
+  const [who] = useWho()
+  const { match } = useFileChange(of)
+  const [said, setSaid] = useState<Record<string, string>>({})
+  const open = file.headings.some((h) => h.column === '')
+  return (
+    <details className="file-headings" open={open && file.state === 'REFUSED'}>
+      <summary>{say('files.headings', { count: file.headings.length })}</summary>
+      <ul>
+        {file.headings.map((h) => (
+          <li key={h.printed}>
+            <span>
+              <b>{h.printed}</b> <span className="second">{h.sample}</span>
+            </span>
+            <TextField
+              select
+              size="small"
+              sx={{ width: 190 }}
+              label={say('files.is', { heading: h.printed })}
+              value={said[h.printed] ?? h.column}
+              onChange={(e) => setSaid({ ...said, [h.printed]: e.target.value })}
+            >
+              <MenuItem value="">{say('files.leftOut')}</MenuItem>
+              {file.columns.map((c) => (
+                <MenuItem key={c} value={c}>
+                  {c.replaceAll('_', ' ')}
+                </MenuItem>
+              ))}
+            </TextField>
+          </li>
+        ))}
+      </ul>
+      <div className="row">
+        <Who label={say('files.signedBy')} />
+        <Button
+          disabled={who.trim() === '' || match.isPending || Object.keys(said).length === 0}
+          onClick={() => match.mutate({ id: file.id, who, headings: said })}
+        >
+          {say('files.readAnewSo')}
+        </Button>
+      </div>
+      {match.isError && <ErrorBand error={match.error} />}
+    </details>
   )
 }
 

@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -63,7 +64,16 @@ public final class Finder {
             OptionalDouble mostTexture,
             OptionalDouble mostPrice) {}
 
-    private record Indexed(Product product, String name, Set<Concern> serves) {}
+    /** @param words that stand in it, each once */
+    private record Indexed(Product product, String name, Set<Concern> serves, Set<String> words) {
+        static Indexed of(Product p) {
+            return new Indexed(
+                    p,
+                    String.join(" ", Lexicon.words(p.name())),
+                    Index.serves(p),
+                    Set.copyOf(Lexicon.words(Index.said(p))));
+        }
+    }
 
     /** In which products an ingredient stands. */
     private record Standing(Ingredient ingredient, BitSet where) {}
@@ -78,15 +88,19 @@ public final class Finder {
         private final Map<String, BitSet> words = new HashMap<>();
         private final Map<String, Standing> ingredients = new HashMap<>();
 
-        private Index(List<Product> all) {
+        /** @param before what was laid out already; nothing of it is read twice */
+        private Index(List<Product> all, Map<Product, Indexed> before) {
             products = all.stream()
                     .sorted(Comparator.comparing(Product::name).thenComparing(Product::id))
-                    .map(p -> new Indexed(p, String.join(" ", Lexicon.words(p.name())), serves(p)))
+                    .map(p -> {
+                        Indexed same = before.get(p);
+                        return same == null ? Indexed.of(p) : same;
+                    })
                     .toList();
             for (int i = 0; i < products.size(); i++) {
                 int at = i;
                 Product p = products.get(i).product();
-                for (String word : Lexicon.words(said(p))) {
+                for (String word : products.get(i).words()) {
                     words.computeIfAbsent(word, _ -> new BitSet()).set(i);
                 }
                 p.label().held().stream()
@@ -210,7 +224,14 @@ public final class Finder {
     private Finder() {}
 
     public static Index index(List<Product> products) {
-        return new Index(products);
+        return new Index(products, Map.of());
+    }
+
+    /** The same; what stood on the shelf before and is the very same thing is not read anew. */
+    public static Index index(List<Product> products, Index before) {
+        Map<Product, Indexed> known = new IdentityHashMap<>();
+        before.products.forEach(i -> known.put(i.product(), i));
+        return new Index(products, known);
     }
 
     /**

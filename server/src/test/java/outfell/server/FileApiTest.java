@@ -156,7 +156,7 @@ class FileApiTest extends OverHttp {
                                                 "{\"outfell\": \"shelf\", \"version\": 1, \"products\": [{\"name\": \"A\"}, {\"name\": \"B\", \"size\": \"big\"}]}"))))
                 .containsExactly("0 outfell WRONG_SHAPE", "2 size WRONG_SHAPE");
         byte[] latin = "name,maker\nCrème,B\n".getBytes(StandardCharsets.ISO_8859_1);
-        assertThat(places(settled(choose("CATALOGUE", latin)))).containsExactly("2  NOT_UTF8");
+        assertThat(places(settled(choose("CATALOGUE", latin)))).contains("0  CODE_PAGE");
         assertThat(choose("SHELF", "name\nA\n").status()).isEqualTo(404);
         assertThat(raw("/api/files/export?what=SHELF&form=CSV").statusCode()).isEqualTo(400);
         assertThat(raw("/api/files/export?what=SHELF&form=CSV&client=" + java.util.UUID.randomUUID())
@@ -167,6 +167,48 @@ class FileApiTest extends OverHttp {
                         .at("/detail")
                         .asString())
                 .contains("choose it again");
+    }
+
+    @Test
+    void what_a_heading_means_is_said_once_and_remembered() throws Exception {
+        JsonNode file = settled(choose("CATALOGUE", "Ware;Regal\nSlipway balm;4\n"));
+        assertThat(file.at("/state").asString()).isEqualTo("REFUSED");
+        assertThat(file.at("/headings/0/printed").asString()).isEqualTo("Ware");
+        assertThat(file.at("/headings/0/column").asString()).isEmpty();
+        String id = file.at("/id").asString();
+        Answer wrong = put(
+                "/api/files/" + id + "/headings",
+                JSON.readTree("{\"headings\": {\"Ware\": \"colour\"}, \"who\": \"Signe\"}"));
+        assertThat(wrong.status()).isEqualTo(400);
+        JsonNode said = settled(put(
+                "/api/files/" + id + "/headings",
+                JSON.readTree("{\"headings\": {\"Ware\": \"name\", \"Regal\": \"\"}, \"who\": \"Signe\"}")));
+        assertThat(said.at("/state").asString()).isEqualTo("READY");
+        assertThat(said.at("/changes/0/name").asString()).isEqualTo("Slipway balm");
+        JsonNode next = settled(choose("CATALOGUE", "WARE;regal\nSlipway milk;4\n"));
+        assertThat(next.at("/state").asString()).isEqualTo("READY");
+        assertThat(next.at("/remarks").valueStream().map(r -> r.at("/code").asString()))
+                .doesNotContain("UNKNOWN_COLUMN");
+    }
+
+    @Test
+    void a_file_under_way_can_be_stopped_and_leaves_nothing() throws Exception {
+        StringBuilder many = new StringBuilder("name,ingredients\n");
+        for (int i = 0; i < 20_000; i++) {
+            many.append("Stopped cream ")
+                    .append(i)
+                    .append(",\"Aqua, Glycerin, Unheard Of ")
+                    .append(i)
+                    .append("\"\n");
+        }
+        Answer chosen = choose("CATALOGUE", many.toString());
+        String id = chosen.body().at("/id").asString();
+        post("/api/files/" + id + "/stopped", "{}");
+        JsonNode stopped = settled(chosen);
+        assertThat(stopped.at("/state").asString()).isEqualTo("STOPPED");
+        assertThat(stopped.at("/sentence").asString()).contains("nothing was stored");
+        assertThat(get("/api/products/search?text=Stopped").body().at("/total").asInt())
+                .isZero();
     }
 
     @Test

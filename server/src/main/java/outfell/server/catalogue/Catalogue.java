@@ -307,10 +307,9 @@ public class Catalogue {
         // asked before reading: a change that ends while the shelf is read makes another generation
         long now = generation.get();
         if (ready == null || ready.generation() != now) {
-            ready = new LaidOut(
-                    now,
-                    Finder.index(
-                            store.house().parallelStream().map(this::understand).toList()));
+            List<Product> house =
+                    store.house().parallelStream().map(this::understand).toList();
+            ready = new LaidOut(now, ready == null ? Finder.index(house) : Finder.index(house, ready.index()));
             laidOut = ready;
         }
         return ready.index();

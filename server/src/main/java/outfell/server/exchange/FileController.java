@@ -6,10 +6,12 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +23,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -35,6 +38,14 @@ class FileController {
     private static final int MOST_BYTES = 64 * 1024 * 1024;
 
     record Signed(
+            @NotBlank(message = "Say who does it.")
+            @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
+            String who) {}
+
+    /** @param headings column by heading as printed; an empty column leaves it out */
+    record Matched(
+            @NotNull @Size(max = 200) Map<String, String> headings,
+
             @NotBlank(message = "Say who does it.")
             @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
             String who) {}
@@ -77,6 +88,18 @@ class FileController {
     @PostMapping("/{id}/taken")
     Imports.FileView take(@PathVariable UUID id, @RequestBody @Valid Signed form) {
         return imports.take(id, form.who().strip());
+    }
+
+    /** What headings of the file mean; it is kept for the next file, and this one is read anew. */
+    @PutMapping("/{id}/headings")
+    Imports.FileView match(@PathVariable UUID id, @RequestBody @Valid Matched form) {
+        return imports.match(id, form.headings(), form.who().strip());
+    }
+
+    /** Stops the reading or the taking in; nothing of it is stored. */
+    @PostMapping("/{id}/stopped")
+    Imports.FileView stop(@PathVariable UUID id) {
+        return imports.stop(id);
     }
 
     /** Takes a file back. */

@@ -10,6 +10,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
@@ -34,6 +35,8 @@ import outfell.server.exchange.FileStore.TakenFile;
 import outfell.server.exchange.FileStore.TakenProduct;
 import outfell.server.exchange.FileStore.TakenShelf;
 import outfell.server.exchange.Remark.Code;
+import outfell.server.practice.FileHeadings;
+import outfell.server.practice.Settings;
 import outfell.server.problem.Problem;
 
 /**
@@ -47,6 +50,9 @@ public class Imports {
     private static final int CHANGES_SHOWN = 100;
     private static final int NAMES_SHOWN = 3;
     private static final int FILES_HELD = 20;
+    /** Of so many the bytes are held, so that they can be read anew with other headings. */
+    private static final int BYTES_HELD = 3;
+
     private static final int CHUNK = 500;
 
     enum State {
@@ -55,8 +61,19 @@ public class Imports {
         REFUSED,
         TAKING,
         TAKEN,
+        STOPPED,
         FAILED
     }
+
+    /** Somebody wants no more of it; what was done so far is undone with the transaction. */
+    private static final class Stopped extends RuntimeException {
+        Stopped() {
+            super("stopped");
+        }
+    }
+
+    /** A heading of the file, what it was taken for (empty: left out), and what stands under it. */
+    record HeadingView(String printed, String column, String sample) {}
 
     record RemarkView(int line, String column, Code code, boolean stops, String sentence) {}
 
@@ -68,6 +85,8 @@ public class Imports {
      *
      * @param done of all, while it is read or taken
      * @param sentence what to say of it
+     * @param headings of a CSV file, in its order
+     * @param columns what a heading may be said to mean
      * @param remarks the first 200, those that stop first
      * @param changes the first 100
      */
@@ -85,6 +104,8 @@ public class Imports {
             int same,
             int stops,
             int warnings,
+            List<HeadingView> headings,
+            List<String> columns,
             List<RemarkView> remarks,
             List<ChangeView> changes) {}
 
@@ -94,7 +115,12 @@ public class Imports {
         final What what;
         final @Nullable UUID client;
         final String file;
+        /** The file itself, so that it can be read anew; let go once it is taken or others came. */
+        byte[] bytes;
+
         List<Row> rows = List.of();
+        volatile List<Table.Heading> headings = List.of();
+        volatile boolean stop;
         List<Remark> fileRemarks = List.of();
         volatile Merge.@Nullable Outcome outcome;
         volatile List<Remark> remarks = List.of();
@@ -103,10 +129,17 @@ public class Imports {
         volatile int done;
         volatile int all;
 
-        Chosen(What what, @Nullable UUID client, String file) {
+        Chosen(What what, @Nullable UUID client, String file, byte[] bytes) {
             this.what = what;
             this.client = client;
             this.file = file;
+            this.bytes = bytes;
+        }
+
+        void unlessStopped() {
+            if (stop) {
+                throw new Stopped();
+            }
         }
 
         void is(State next, String words) {
@@ -116,6 +149,8 @@ public class Imports {
     }
 
     private final TableReader tables;
+    private final FileHeadings headings;
+    private final Settings settings;
     private final RowReader rows;
     private final ProductStore products;
     private final ClientStore clients;
@@ -131,6 +166,8 @@ public class Imports {
 
     Imports(
             TableReader tables,
+            FileHeadings headings,
+            Settings settings,
             RowReader rows,
             ProductStore products,
             ClientStore clients,
@@ -141,6 +178,8 @@ public class Imports {
             ApplicationEventPublisher events,
             Clock clock) {
         this.tables = tables;
+        this.headings = headings;
+        this.settings = settings;
         this.rows = rows;
         this.products = products;
         this.clients = clients;
@@ -162,15 +201,59 @@ public class Imports {
         if (what == What.SHELF && (client == null || clients.find(client).isEmpty())) {
             throw Problem.notFound("client", String.valueOf(client));
         }
-        Chosen c = new Chosen(what, what == What.SHELF ? client : null, file);
+        Chosen c = new Chosen(what, what == What.SHELF ? client : null, file, bytes);
         synchronized (chosen) {
             chosen.put(c.id, c);
             if (chosen.size() > FILES_HELD) {
                 chosen.remove(chosen.keySet().iterator().next());
             }
+            chosen.values().stream()
+                    .limit(Math.max(0, chosen.size() - BYTES_HELD))
+                    .forEach(old -> old.bytes = new byte[0]);
         }
-        worker.execute(() -> guarded(c, () -> read(c, bytes)));
+        worker.execute(() -> guarded(c, () -> read(c)));
         return view(c);
+    }
+
+    /**
+     * Says what headings of a file mean, keeps it for the next file, and reads this one anew.
+     *
+     * @param meant column by heading; an empty column leaves the heading out
+     */
+    FileView match(UUID id, Map<String, String> meant, String who) {
+        Chosen c = held(id);
+        for (Map.Entry<String, String> e : meant.entrySet()) {
+            if (!e.getValue().isEmpty() && !c.what.columns().contains(e.getValue())) {
+                throw Problem.field(
+                        "/headings",
+                        "\"%s\" is no column here; there are %s."
+                                .formatted(e.getValue(), String.join(", ", c.what.columns())));
+            }
+        }
+        synchronized (c) {
+            if (onItsWay(c.state) || c.state == State.TAKEN || c.bytes.length == 0) {
+                throw Problem.refused(
+                        "not-ready", "This file cannot be read anew as it stands; choose it again. " + c.sentence);
+            }
+            c.stop = false;
+            c.is(State.READING, "The file is being read anew.");
+        }
+        headings.remember(meant, who);
+        worker.execute(() -> guarded(c, () -> read(c)));
+        return view(c);
+    }
+
+    /** Stops what is under way; nothing of it stays. What is taken in already stays taken in. */
+    FileView stop(UUID id) {
+        Chosen c = held(id);
+        synchronized (c) {
+            c.stop = onItsWay(c.state);
+        }
+        return view(c);
+    }
+
+    private static boolean onItsWay(State state) {
+        return state == State.READING || state == State.TAKING;
     }
 
     FileView view(UUID id) {
@@ -185,6 +268,7 @@ public class Imports {
                 throw Problem.refused(
                         "not-ready", "This file cannot be taken in as it stands: %s".formatted(c.sentence));
             }
+            c.stop = false;
             c.is(State.TAKING, "The file is being taken in.");
         }
         worker.execute(() -> guarded(c, () -> take(c, who)));
@@ -197,8 +281,15 @@ public class Imports {
 
     // ---- reading
 
-    private void read(Chosen c, byte[] bytes) {
-        RowReader.Reading reading = rows.read(c.what, tables.read(c.what, bytes));
+    private void read(Chosen c) {
+        c.done = 0;
+        c.all = 0;
+        c.outcome = null;
+        Table table = tables.read(c.what, c.bytes, headings.known());
+        c.headings = table.headings();
+        c.unlessStopped();
+        RowReader.Reading reading = rows.read(c.what, table, settings.currency());
+        c.unlessStopped();
         c.rows = reading.rows();
         List<Remark> remarks = new ArrayList<>(reading.remarks());
         if (remarks.stream().noneMatch(Remark::stops) && c.rows.isEmpty()) {
@@ -206,47 +297,51 @@ public class Imports {
         }
         Merge.Outcome outcome = merge(c);
         c.all = outcome.changes().size();
-        for (Merge.Change change : outcome.changes()) {
-            names(change, remarks);
-            c.done++;
+        for (int from = 0; from < outcome.changes().size(); from += CHUNK) {
+            c.unlessStopped();
+            List<Merge.Change> some =
+                    outcome.changes().subList(from, Math.min(outcome.changes().size(), from + CHUNK));
+            // a label is read by itself: as many at once as there are hands
+            some.parallelStream().map(this::names).toList().forEach(r -> r.ifPresent(remarks::add));
+            c.done = from + some.size();
         }
         c.fileRemarks = remarks;
         show(c, outcome);
     }
 
     /** What the label reader does not know counts for nothing, so it is said before anything is stored. */
-    private void names(Merge.Change change, List<Remark> remarks) {
+    private Optional<Remark> names(Merge.Change change) {
         Product.Facts facts = change.after().facts();
         Stored before = change.before();
         if (before != null && before.facts().label().equals(facts.label())) {
-            return;
+            return Optional.empty();
         }
         if (facts.label().isBlank()) {
-            remarks.add(
+            return Optional.of(
                     new Remark(
                             change.line(),
                             "ingredients",
                             Code.NO_INGREDIENTS,
                             "No ingredients: kind, texture and actives are read from the name alone, and no allergy can be looked for."));
-            return;
         }
         Product read = catalogue.understand(facts);
         List<String> unknown = read.label().unknown();
-        if (!unknown.isEmpty()) {
-            remarks.add(new Remark(
-                    change.line(),
-                    "ingredients",
-                    Code.UNKNOWN_NAMES,
-                    "%d of %d names %s: %s%s"
-                            .formatted(
-                                    unknown.size(),
-                                    read.label().lines().size(),
-                                    unknown.size() == 1
-                                            ? "is not known and counts for nothing"
-                                            : "are not known and count for nothing",
-                                    unknown.stream().limit(NAMES_SHOWN).collect(Collectors.joining(", ")),
-                                    unknown.size() > NAMES_SHOWN ? " and more." : ".")));
+        if (unknown.isEmpty()) {
+            return Optional.empty();
         }
+        return Optional.of(new Remark(
+                change.line(),
+                "ingredients",
+                Code.UNKNOWN_NAMES,
+                "%d of %d names %s: %s%s"
+                        .formatted(
+                                unknown.size(),
+                                read.label().lines().size(),
+                                unknown.size() == 1
+                                        ? "is not known and counts for nothing"
+                                        : "are not known and count for nothing",
+                                unknown.stream().limit(NAMES_SHOWN).collect(Collectors.joining(", ")),
+                                unknown.size() > NAMES_SHOWN ? " and more." : ".")));
     }
 
     private Merge.Outcome merge(Chosen c) {
@@ -284,10 +379,11 @@ public class Imports {
         c.done = 0;
         c.all = now.changes().size();
         transaction.executeWithoutResult(status -> store(c, now, who));
+        c.bytes = new byte[0];
         catalogue.changed();
+        c.is(State.TAKEN, "All of it is stored.");
         // lays the shelf out anew, so that the next search need not wait for it
         catalogue.house();
-        c.is(State.TAKEN, "All of it is stored.");
     }
 
     /** Ids of things not yet on a shelf are drawn anew each time and do not count. */
@@ -304,6 +400,7 @@ public class Imports {
         Map<ProductId, List<ProductChange>> history = new LinkedHashMap<>();
         List<TakenProduct> found = new ArrayList<>();
         for (int from = 0; from < changes.size(); from += CHUNK) {
+            c.unlessStopped();
             List<Merge.Change> some = changes.subList(from, Math.min(changes.size(), from + CHUNK));
             products.putAll(
                     some.stream()
@@ -447,6 +544,10 @@ public class Imports {
                 o == null ? 0 : o.same(),
                 stops,
                 remarks.size() - stops,
+                c.headings.stream()
+                        .map(h -> new HeadingView(h.printed(), h.column(), h.sample()))
+                        .toList(),
+                c.what.columns(),
                 remarks.stream()
                         .limit(REMARKS_SHOWN)
                         .map(r -> new RemarkView(r.line(), r.column(), r.code(), r.stops(), r.sentence()))
@@ -466,6 +567,13 @@ public class Imports {
     private static void guarded(Chosen c, Runnable work) {
         try {
             work.run();
+        } catch (Stopped stopped) {
+            boolean wasRead = c.outcome != null && c.state == State.TAKING;
+            c.is(
+                    wasRead ? State.READY : State.STOPPED,
+                    wasRead
+                            ? "Stopped; nothing was stored."
+                            : "Stopped; nothing was stored. Choose the file again to read it.");
         } catch (RuntimeException broken) {
             // the file may be a client's, so nothing of it goes into the log
             LOG.error("A file could not be taken in: {}", broken.getClass().getName());

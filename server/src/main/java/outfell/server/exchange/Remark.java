@@ -12,7 +12,8 @@ public record Remark(int line, String column, Code code, String sentence) {
     public enum Code {
         EMPTY_FILE(true),
         TOO_LARGE(true),
-        NOT_UTF8(true),
+        NO_TEXT(true),
+        CODE_PAGE(false),
         BROKEN_CSV(true),
         BROKEN_JSON(true),
         WRONG_SHAPE(true),
@@ -20,6 +21,7 @@ public record Remark(int line, String column, Code code, String sentence) {
         UNKNOWN_COLUMN(false),
         WRONG_CELL_COUNT(true),
         WRONG_NUMBER(true),
+        WRONG_CURRENCY(true),
         WRONG_VALUE(true),
         TWICE_IN_FILE(true),
         NOT_OF_THE_HOUSE(true),

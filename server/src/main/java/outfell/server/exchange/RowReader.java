@@ -7,16 +7,20 @@ import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import outfell.consultation.Money;
 import outfell.product.Kinds;
 import outfell.product.StepKind;
 import outfell.server.catalogue.ProductForm;
@@ -31,6 +35,12 @@ class RowReader {
     private static final Set<String> YES = Set.of("yes", "true", "1", "x");
     private static final Set<String> NO = Set.of("no", "false", "0", "");
     private static final double CENTS = 100;
+    /** A sign or a code before or behind a number. */
+    private static final Pattern MONEY = Pattern.compile(
+            "\\s*(\\p{Sc}|\\p{L}{1,3}\\.?\\p{Sc}?\\s*)?\\s*(-?\\d[\\d.,'’\\s\\u00a0\\u202f]*?)\\s*(\\p{Sc}|\\p{L}{1,3}\\.?)?\\s*");
+
+    private static final Pattern SIZED =
+            Pattern.compile("\\s*(\\d[\\d.,'’\\s\\u00a0\\u202f]*?)\\s*(\\p{L}[\\p{L}. ]*)");
     /** What the check of a form calls a field, as a column. */
     private static final Map<String, String> COLUMNS = Map.of("label", "ingredients", "daysAWeek", "days_a_week");
 
@@ -43,12 +53,13 @@ class RowReader {
     /** All rows that hold, and what is wrong with the others. */
     record Reading(List<Row> rows, List<Remark> remarks) {}
 
-    Reading read(What what, Table table) {
+    /** @param currency in which the practice reckons */
+    Reading read(What what, Table table, Currency currency) {
         List<Remark> remarks = new ArrayList<>(table.remarks());
         List<Row> rows = new ArrayList<>();
         Map<String, Integer> ids = new HashMap<>();
         for (Table.Cells cells : table.rows()) {
-            OneRow one = new OneRow(what, cells, table.decimalComma());
+            OneRow one = new OneRow(what, cells, table.decimalComma(), currency);
             Row row = one.read();
             if (!row.id().isEmpty()) {
                 Integer before = ids.putIfAbsent(row.id(), row.line());
@@ -71,22 +82,24 @@ class RowReader {
         private final What what;
         private final Table.Cells cells;
         private final boolean decimalComma;
+        private final Currency currency;
         private final List<Remark> remarks = new ArrayList<>();
 
-        OneRow(What what, Table.Cells cells, boolean decimalComma) {
+        OneRow(What what, Table.Cells cells, boolean decimalComma, Currency currency) {
+            this.currency = currency;
             this.what = what;
             this.cells = cells;
             this.decimalComma = decimalComma;
         }
 
         Row read() {
-            String unit = cells.has("unit") ? cells.get("unit").toLowerCase(Locale.ROOT) : "ml";
+            Sized sized = sized();
             ProductForm form = new ProductForm(
                     cells.get("name"),
                     cells.get("maker"),
-                    cents(number("size").orElse(0.0)),
-                    unit,
-                    cents(number("price").orElse(0.0)),
+                    cents(sized.size()),
+                    sized.unit(),
+                    cents(price()),
                     cells.get("ingredients"),
                     kind(),
                     number("texture").orElse(null),
@@ -141,25 +154,87 @@ class RowReader {
         }
 
         private Optional<Double> number(String column) {
-            String typed = cells.get(column);
+            return number(column, cells.get(column));
+        }
+
+        private Optional<Double> number(String column, String typed) {
             if (typed.isEmpty()) {
                 return Optional.empty();
             }
-            String plain = typed.replace(" ", "").replace("\u00A0", "");
-            if (decimalComma && plain.indexOf('.') < plain.indexOf(',')) {
-                plain = plain.replace(".", "").replace(',', '.');
-            } else if (!decimalComma && plain.matches("\\d+,\\d{1,2}")) {
-                plain = plain.replace(',', '.');
-            }
-            if (!plain.matches("-?\\d+(\\.\\d+)?")) {
+            TypedNumber.Read read = TypedNumber.read(typed, decimalComma);
+            if (read.value().isEmpty()) {
                 fault(
                         column,
                         Code.WRONG_NUMBER,
-                        "%s is \"%s\"; a number is meant, without a unit or a mark for thousands."
-                                .formatted(column, shortened(typed)));
-                return Optional.empty();
+                        "%s is \"%s\"; %s.".formatted(column, shortened(cells.get(column)), read.fault()));
             }
-            return Optional.of(Double.parseDouble(plain));
+            return read.value();
+        }
+
+        /** With the practice's sign or code, or none; another's is another price. */
+        private double price() {
+            String typed = cells.get("price");
+            Matcher money = MONEY.matcher(typed);
+            if (!money.matches()) {
+                return number("price").orElse(0.0);
+            }
+            String said = money.group(1) != null ? money.group(1) : money.group(3);
+            if (said != null && !isOurs(said.strip())) {
+                fault(
+                        "price",
+                        Code.WRONG_CURRENCY,
+                        "price is \"%s\"; the practice reckons in %s. Turn it into that, or take the sign out."
+                                .formatted(shortened(typed), currency.getCurrencyCode()));
+                return 0;
+            }
+            return number("price", money.group(2)).orElse(0.0);
+        }
+
+        private boolean isOurs(String said) {
+            return said.equalsIgnoreCase(currency.getCurrencyCode())
+                    || Stream.of(Locale.ROOT, Locale.US, Locale.UK, Locale.GERMANY, Locale.FRANCE)
+                            .anyMatch(l -> currency.getSymbol(l).equalsIgnoreCase(said))
+                    || Money.words(0, currency).contains(said);
+        }
+
+        private record Sized(double size, String unit) {}
+
+        /** "50 ml" in one cell, or the unit in its own; litres and kilograms are turned into ml and g. */
+        private Sized sized() {
+            String typed = cells.get("size");
+            Matcher both = SIZED.matcher(typed);
+            String inCell = both.matches() ? unit(both.group(2)) : "";
+            String own = cells.has("unit") ? unit(cells.get("unit")) : "";
+            if (!inCell.isEmpty() && !own.isEmpty() && !inCell.equals(own)) {
+                fault(
+                        "size",
+                        Code.WRONG_VALUE,
+                        "size is \"%s\" and unit is \"%s\"; one of them is meant."
+                                .formatted(shortened(typed), shortened(cells.get("unit"))));
+            }
+            double size =
+                    number("size", inCell.isEmpty() ? typed : both.group(1)).orElse(0.0);
+            String unit = inCell.isEmpty() ? own.isEmpty() ? "ml" : own : inCell;
+            return switch (unit) {
+                case "l" -> new Sized(size * 1000, "ml");
+                case "dl" -> new Sized(size * 100, "ml");
+                case "cl" -> new Sized(size * 10, "ml");
+                case "kg" -> new Sized(size * 1000, "g");
+                default -> new Sized(size, unit);
+            };
+        }
+
+        private static String unit(String typed) {
+            String plain =
+                    typed.strip().toLowerCase(Locale.ROOT).replace(".", "").replaceAll("\\s+", " ");
+            return switch (plain) {
+                case "milliliter", "millilitre", "mls", "cc" -> "ml";
+                case "gr", "gram", "grams", "gramm" -> "g";
+                case "fl oz", "floz", "fluid oz", "fluid ounce", "fluid ounces" -> "fl oz";
+                case "ounce", "ounces" -> "oz";
+                case "liter", "litre", "lt" -> "l";
+                default -> plain;
+            };
         }
 
         private int whole(String column, int otherwise) {

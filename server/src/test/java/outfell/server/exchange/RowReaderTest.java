@@ -7,6 +7,7 @@ import jakarta.validation.Validator;
 import jakarta.validation.ValidatorFactory;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.Currency;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,7 +43,7 @@ class RowReaderTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"1,234", "1.2.3", "12 €", "abc", "1e9", "--1", "NaN"})
+    @ValueSource(strings = {"1,234", "1.2.3", "1,23,456", "abc", "1e9", "--1", "NaN"})
     void what_could_be_two_numbers_or_none_is_refused(String typed) {
         RowReader.Reading reading = read(false, Map.of("name", "A", "price", typed));
         assertThat(reading.rows()).isEmpty();
@@ -51,6 +52,61 @@ class RowReaderTest {
             assertThat(r.column()).isEqualTo("price");
             assertThat(r.sentence()).contains(typed);
         });
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "12.50|12.5",
+                "€ 12.50|12.5",
+                "12,50 €|12.5",
+                "EUR 12.50|12.5",
+                "12.50 eur|12.5",
+                "1,234.50|1234.5",
+                "1.234,50|1234.5",
+                "1'234.50|1234.5",
+                "1 234,50|1234.5",
+                "0,125|0.13"
+            })
+    void prices_are_read_with_signs_codes_and_marks_for_thousands(String typed, double value) {
+        RowReader.Reading reading = read(false, Map.of("name", "A", "price", typed));
+        assertThat(reading.remarks()).isEmpty();
+        assertThat(reading.rows().getFirst().form().price()).isEqualTo(value);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"$12", "12 GBP", "£12.50", "CHF 12"})
+    void a_price_in_another_currency_is_another_price(String typed) {
+        assertThat(read(false, Map.of("name", "A", "price", typed)).remarks())
+                .extracting(Remark::code)
+                .containsExactly(Code.WRONG_CURRENCY);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "50 ml, '', 50, ml",
+        "50ml, ml, 50, ml",
+        "'0,5 l', '', 500, ml",
+        "'1.7 fl. oz.', '', 50.3, ml",
+        "0.2, kg, 200, g",
+        "5 cl, '', 50, ml",
+        "30 g, '', 30, g"
+    })
+    void sizes_are_read_with_their_unit_in_one_cell_or_two(String size, String unit, double amount, String kept) {
+        RowReader.Reading reading = read(false, Map.of("name", "A", "size", size, "unit", unit));
+        assertThat(reading.remarks()).isEmpty();
+        outfell.product.Product.Facts facts =
+                reading.rows().getFirst().form().facts(new outfell.product.ProductId("a"));
+        assertThat(facts.size()).isEqualTo(amount);
+        assertThat(facts.unit()).isEqualTo(kept);
+    }
+
+    @Test
+    void two_units_of_one_size_are_refused() {
+        assertThat(read(false, Map.of("name", "A", "size", "50 ml", "unit", "g"))
+                        .rows())
+                .isEmpty();
     }
 
     @ParameterizedTest
@@ -108,6 +164,9 @@ class RowReaderTest {
     }
 
     private static RowReader.Reading read(What what, boolean decimalComma, Map<String, String> cells) {
-        return READER.read(what, new Table(List.of(new Table.Cells(2, cells)), decimalComma, List.of()));
+        return READER.read(
+                what,
+                new Table(List.of(new Table.Cells(2, cells)), decimalComma, List.of(), List.of()),
+                Currency.getInstance("EUR"));
     }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -39,6 +40,80 @@ class TableReaderTest {
         Table table = read("name;price;ingredients\nCream;12,5;Aqua, Glycerin\n");
         assertThat(table.decimalComma()).isTrue();
         assertThat(table.rows().getFirst().get("ingredients")).isEqualTo("Aqua, Glycerin");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"windows-1252", "ISO-8859-15", "UTF-16LE", "UTF-16BE", "UTF-8"})
+    void every_common_code_page_is_read_and_said(String page) throws Exception {
+        String text = "name;maker;ingredients\nCrème légère à l'huile;Bouée & Fils;Eau, Glycérine, Huile végétale\n";
+        byte[] marked = (page.startsWith("UTF") ? "\uFEFF" + text : text).getBytes(page);
+        Table table = READER.read(What.CATALOGUE, marked, Map.of());
+        assertThat(table.rows().getFirst().get("name")).isEqualTo("Crème légère à l'huile");
+        assertThat(table.rows().getFirst().get("ingredients")).isEqualTo("Eau, Glycérine, Huile végétale");
+        assertThat(table.remarks())
+                .extracting(Remark::code)
+                .isEqualTo(page.equals("UTF-8") ? List.of() : List.of(Code.CODE_PAGE));
+    }
+
+    @Test
+    void korean_and_cyrillic_code_pages_are_told_apart() throws Exception {
+        String korean = "name,ingredients\n바다 크림,\"정제수, 글리세린, 부틸렌글라이콜, 나이아신아마이드, 판테놀\"\n";
+        assertThat(READER.read(What.CATALOGUE, korean.getBytes("EUC-KR"), Map.of())
+                        .rows()
+                        .getFirst()
+                        .get("name"))
+                .isEqualTo("바다 크림");
+    }
+
+    @Test
+    void a_spreadsheets_own_file_and_other_bytes_are_no_text() {
+        byte[] zip = {'P', 'K', 3, 4, 20, 0, 0, 0};
+        assertThat(READER.read(What.CATALOGUE, zip, Map.of()).remarks())
+                .extracting(Remark::code)
+                .containsExactly(Code.NO_TEXT);
+        assertThat(READER.read(What.CATALOGUE, new byte[] {1, 0, 2, 0, 3, 0, (byte) 0xff}, Map.of())
+                        .remarks())
+                .extracting(Remark::code)
+                .contains(Code.NO_TEXT);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"'\t', false", "'|', false", "';', true", "',', false"})
+    void cells_are_parted_by_what_the_first_line_has_most(String mark, boolean comma) {
+        Table table = read("name,price,maker".replace(",", mark) + "\nCream" + mark + "3" + mark + "Bell\n");
+        assertThat(table.rows().getFirst().get("maker")).isEqualTo("Bell");
+        assertThat(table.decimalComma()).isEqualTo(comma);
+    }
+
+    @Test
+    void a_line_that_says_what_parts_the_cells_is_followed_and_counted() {
+        Table table = read("sep=;\r\nname;price;ingredients\r\nCream;3,5;Aqua, Glycerin\r\n");
+        assertThat(table.rows().getFirst().get("ingredients")).isEqualTo("Aqua, Glycerin");
+        assertThat(table.rows().getFirst().line()).isEqualTo(3);
+        assertThat(table.decimalComma()).isTrue();
+    }
+
+    @Test
+    void between_tabs_the_cells_tell_which_mark_stands_before_decimals() {
+        assertThat(read("name\tprice\nA\t3,50\nB\t12\n").decimalComma()).isTrue();
+        assertThat(read("name\tprice\nA\t3.50\nB\t12\n").decimalComma()).isFalse();
+    }
+
+    @Test
+    void headings_of_price_lists_are_known_and_others_are_what_the_practice_said() {
+        Table table = read("Bezeichnung;Hersteller;Inhalt;VK;INCI\nCreme;Glocke;50 ml;12,5;Aqua\n");
+        assertThat(table.rows().getFirst().get("name")).isEqualTo("Creme");
+        assertThat(table.rows().getFirst().get("ingredients")).isEqualTo("Aqua");
+        assertThat(table.headings().get(2)).isEqualTo(new Table.Heading("Inhalt", "size", "50 ml"));
+        byte[] strange = "Ware,Bin\nCream,4\n".getBytes(StandardCharsets.UTF_8);
+        Table unknown = READER.read(What.CATALOGUE, strange, Map.of());
+        assertThat(unknown.remarks())
+                .extracting(Remark::code)
+                .containsExactly(Code.UNKNOWN_COLUMN, Code.UNKNOWN_COLUMN, Code.MISSING_COLUMN);
+        assertThat(unknown.headings()).hasSize(2);
+        Table said = READER.read(What.CATALOGUE, strange, Map.of("ware", "name", "bin", ""));
+        assertThat(said.remarks()).isEmpty();
+        assertThat(said.rows().getFirst().get("name")).isEqualTo("Cream");
     }
 
     @ParameterizedTest
@@ -86,7 +161,7 @@ class TableReaderTest {
                 seed[random.nextInt(seed.length)] = marks[random.nextInt(marks.length)];
             }
             byte[] bytes = Arrays.copyOf(seed, random.nextInt(seed.length + 1));
-            Table table = READER.read(random.nextBoolean() ? What.CATALOGUE : What.SHELF, bytes);
+            Table table = READER.read(random.nextBoolean() ? What.CATALOGUE : What.SHELF, bytes, Map.of());
             assertThat(table.remarks())
                     .allSatisfy(r -> assertThat(r.sentence()).isNotBlank())
                     .allSatisfy(r -> assertThat(r.line()).isNotNegative());
@@ -97,6 +172,6 @@ class TableReaderTest {
     }
 
     private static Table read(String text) {
-        return READER.read(What.CATALOGUE, text.getBytes(StandardCharsets.UTF_8));
+        return READER.read(What.CATALOGUE, text.getBytes(StandardCharsets.UTF_8), Map.of());
     }
 }
