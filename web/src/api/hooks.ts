@@ -59,6 +59,8 @@ export const keys = {
   bands: ['bands'] as const,
   currency: ['currency'] as const,
   file: (id: string) => ['file', id] as const,
+  ingredients: (text: string) => ['ingredients', text] as const,
+  ownIngredients: ['ingredients-own'] as const,
   takenFiles: (of: FileOf) => ['files', of] as const,
   probe: ['probe'] as const,
   knobs: ['knobs'] as const,

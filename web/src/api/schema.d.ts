@@ -388,6 +388,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["own"];
+        put: operations["say"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ingredients/own/withdrawn": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/labels": {
         parameters: {
             query?: never;
@@ -1467,6 +1515,10 @@ export interface components {
             sentence: string;
             source: string;
         };
+        Book: {
+            own: components["schemas"]["OwnView"][];
+            tags: components["schemas"]["TagView"][];
+        };
         Bounds: {
             /** Format: double */
             high: number;
@@ -1523,6 +1575,12 @@ export interface components {
             high: number;
             /** Format: double */
             low: number;
+        };
+        ChangedLabel: {
+            gone: string[];
+            id: string;
+            name: string;
+            now: string[];
         };
         Cheaper: {
             lost: string[];
@@ -1824,6 +1882,11 @@ export interface components {
             /** @enum {string} */
             volume: "ML" | "FL_OZ";
         };
+        Found: {
+            rows: components["schemas"]["RowView"][];
+            /** Format: int32 */
+            total: number;
+        };
         Gauge: {
             because: components["schemas"]["Because"];
             change?: components["schemas"]["Because"];
@@ -1919,6 +1982,12 @@ export interface components {
             /** Format: int32 */
             version: number;
             workers: components["schemas"]["Worker"][];
+        };
+        IngredientAnswer: {
+            book: components["schemas"]["Book"];
+            changed: components["schemas"]["ChangedLabel"][];
+            /** Format: int32 */
+            products: number;
         };
         InsteadView: {
             found: components["schemas"]["SubstituteView"][];
@@ -2274,11 +2343,44 @@ export interface components {
             /** @enum {string} */
             where: "TALK" | "READ" | "REGIMEN" | "PATCH" | "CLIENT";
         };
+        OwnForm: {
+            common: string;
+            /** Format: double */
+            high?: number | null;
+            /** Format: int32 */
+            irritancy?: number | null;
+            /** Format: double */
+            low?: number | null;
+            name: string;
+            tags: ("HUMECTANT" | "EMOLLIENT" | "OCCLUSIVE" | "FATTY_ALCOHOL" | "SOLVENT" | "PENETRATION_ENHANCER" | "EMULSIFIER" | "THICKENER" | "SURFACTANT_MILD" | "SURFACTANT_STRONG" | "AHA" | "BHA" | "PHA" | "EXFOLIATING_ACID" | "EXFOLIATING_ENZYME" | "ENZYME" | "EXFOLIATING_PARTICLE" | "KERATOLYTIC" | "RETINOID" | "RETINOID_ALTERNATIVE" | "WITHDRAWN" | "PRESCRIPTION" | "MEDICINE" | "STEROID" | "POISON" | "CAUSTIC" | "PREGNANCY_AVOID" | "VITC_ACID" | "VITC_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "HYDROQUINONE" | "DEPIGMENTING" | "BRIGHTENER" | "SULFUR" | "ANTIBACTERIAL" | "SEBUM_REGULATOR" | "PEPTIDE" | "COPPER_PEPTIDE" | "ANTIOXIDANT" | "UV_MINERAL" | "UV_ORGANIC" | "PRESERVATIVE" | "FORMALDEHYDE_RELEASER" | "STRONG_SENSITISER" | "CHELATOR" | "PH_ADJUSTER" | "FRAGRANCE" | "FRAGRANCE_ALLERGEN" | "ESSENTIAL_OIL" | "PHOTOTOXIC" | "DRYING_ALCOHOL" | "ASTRINGENT" | "COOLING" | "IRRITANT_SENSORY" | "SILICONE" | "SOOTHING" | "CERAMIDE_LIPID" | "CLAY" | "ABSORBENT" | "COLOURANT" | "FILM_FORMER" | "VASOCONSTRICTIVE" | "ANIMAL_ORIGIN" | "ALLERGEN_BEE" | "ALLERGEN_LANOLIN" | "ALLERGEN_NUT" | "ALLERGEN_WHEAT" | "ALLERGEN_SOY" | "ALLERGEN_SESAME" | "ALLERGEN_SHELLFISH" | "ALLERGEN_ASTERACEAE" | "ALLERGEN_LATEX_CROSS" | "ALLERGEN_PARABEN" | "ALLERGEN_COLOPHONY" | "ALLERGEN_SALICYLATE" | "ALLERGEN_SALICYLATE_WEAK")[];
+            /** Format: int32 */
+            version: number;
+            who: string;
+            why: string;
+        };
         OwnRuleView: {
             /** Format: date-time */
             at?: string | null;
             because: components["schemas"]["Because"];
             by?: string | null;
+        };
+        OwnView: {
+            /** Format: date-time */
+            at: string;
+            common: string;
+            /** Format: double */
+            high?: number | null;
+            /** Format: int32 */
+            irritancy?: number | null;
+            is: string[];
+            /** Format: double */
+            low?: number | null;
+            name: string;
+            tags: ("HUMECTANT" | "EMOLLIENT" | "OCCLUSIVE" | "FATTY_ALCOHOL" | "SOLVENT" | "PENETRATION_ENHANCER" | "EMULSIFIER" | "THICKENER" | "SURFACTANT_MILD" | "SURFACTANT_STRONG" | "AHA" | "BHA" | "PHA" | "EXFOLIATING_ACID" | "EXFOLIATING_ENZYME" | "ENZYME" | "EXFOLIATING_PARTICLE" | "KERATOLYTIC" | "RETINOID" | "RETINOID_ALTERNATIVE" | "WITHDRAWN" | "PRESCRIPTION" | "MEDICINE" | "STEROID" | "POISON" | "CAUSTIC" | "PREGNANCY_AVOID" | "VITC_ACID" | "VITC_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "HYDROQUINONE" | "DEPIGMENTING" | "BRIGHTENER" | "SULFUR" | "ANTIBACTERIAL" | "SEBUM_REGULATOR" | "PEPTIDE" | "COPPER_PEPTIDE" | "ANTIOXIDANT" | "UV_MINERAL" | "UV_ORGANIC" | "PRESERVATIVE" | "FORMALDEHYDE_RELEASER" | "STRONG_SENSITISER" | "CHELATOR" | "PH_ADJUSTER" | "FRAGRANCE" | "FRAGRANCE_ALLERGEN" | "ESSENTIAL_OIL" | "PHOTOTOXIC" | "DRYING_ALCOHOL" | "ASTRINGENT" | "COOLING" | "IRRITANT_SENSORY" | "SILICONE" | "SOOTHING" | "CERAMIDE_LIPID" | "CLAY" | "ABSORBENT" | "COLOURANT" | "FILM_FORMER" | "VASOCONSTRICTIVE" | "ANIMAL_ORIGIN" | "ALLERGEN_BEE" | "ALLERGEN_LANOLIN" | "ALLERGEN_NUT" | "ALLERGEN_WHEAT" | "ALLERGEN_SOY" | "ALLERGEN_SESAME" | "ALLERGEN_SHELLFISH" | "ALLERGEN_ASTERACEAE" | "ALLERGEN_LATEX_CROSS" | "ALLERGEN_PARABEN" | "ALLERGEN_COLOPHONY" | "ALLERGEN_SALICYLATE" | "ALLERGEN_SALICYLATE_WEAK")[];
+            /** Format: int32 */
+            version: number;
+            who: string;
+            why: string;
         };
         OwnedProduct: {
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
@@ -2660,6 +2762,29 @@ export interface components {
             steps: components["schemas"]["Step"][];
             timeline: components["schemas"]["Timeline"];
         };
+        RowView: {
+            comedogenic: string;
+            common: string;
+            inci: string;
+            /** Format: int32 */
+            irritancy: number;
+            is: string[];
+            legal: string;
+            names: string[];
+            notes: string;
+            origin: string;
+            /** Format: double */
+            phHigh?: number | null;
+            /** Format: double */
+            phLow?: number | null;
+            solubility: string;
+            source: string;
+            us: string;
+            /** Format: double */
+            usualHigh: number;
+            /** Format: double */
+            usualLow: number;
+        };
         RulePart: {
             name: string;
             value: string;
@@ -3010,6 +3135,11 @@ export interface components {
             /** Format: int64 */
             weeks: number;
         };
+        TagView: {
+            /** @enum {string} */
+            tag: "HUMECTANT" | "EMOLLIENT" | "OCCLUSIVE" | "FATTY_ALCOHOL" | "SOLVENT" | "PENETRATION_ENHANCER" | "EMULSIFIER" | "THICKENER" | "SURFACTANT_MILD" | "SURFACTANT_STRONG" | "AHA" | "BHA" | "PHA" | "EXFOLIATING_ACID" | "EXFOLIATING_ENZYME" | "ENZYME" | "EXFOLIATING_PARTICLE" | "KERATOLYTIC" | "RETINOID" | "RETINOID_ALTERNATIVE" | "WITHDRAWN" | "PRESCRIPTION" | "MEDICINE" | "STEROID" | "POISON" | "CAUSTIC" | "PREGNANCY_AVOID" | "VITC_ACID" | "VITC_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "HYDROQUINONE" | "DEPIGMENTING" | "BRIGHTENER" | "SULFUR" | "ANTIBACTERIAL" | "SEBUM_REGULATOR" | "PEPTIDE" | "COPPER_PEPTIDE" | "ANTIOXIDANT" | "UV_MINERAL" | "UV_ORGANIC" | "PRESERVATIVE" | "FORMALDEHYDE_RELEASER" | "STRONG_SENSITISER" | "CHELATOR" | "PH_ADJUSTER" | "FRAGRANCE" | "FRAGRANCE_ALLERGEN" | "ESSENTIAL_OIL" | "PHOTOTOXIC" | "DRYING_ALCOHOL" | "ASTRINGENT" | "COOLING" | "IRRITANT_SENSORY" | "SILICONE" | "SOOTHING" | "CERAMIDE_LIPID" | "CLAY" | "ABSORBENT" | "COLOURANT" | "FILM_FORMER" | "VASOCONSTRICTIVE" | "ANIMAL_ORIGIN" | "ALLERGEN_BEE" | "ALLERGEN_LANOLIN" | "ALLERGEN_NUT" | "ALLERGEN_WHEAT" | "ALLERGEN_SOY" | "ALLERGEN_SESAME" | "ALLERGEN_SHELLFISH" | "ALLERGEN_ASTERACEAE" | "ALLERGEN_LATEX_CROSS" | "ALLERGEN_PARABEN" | "ALLERGEN_COLOPHONY" | "ALLERGEN_SALICYLATE" | "ALLERGEN_SALICYLATE_WEAK";
+            words: string;
+        };
         TakenFile: {
             /** Format: int32 */
             added: number;
@@ -3243,6 +3373,13 @@ export interface components {
         Whether: {
             because: components["schemas"]["Because"];
             yes: boolean;
+        };
+        Withdrawal: {
+            name: string;
+            /** Format: int32 */
+            version: number;
+            who: string;
+            why: string;
         };
         Worker: {
             /** Format: uuid */
@@ -3995,6 +4132,96 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakenFile"][];
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"];
+                };
+            };
+        };
+    };
+    own: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientAnswer"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Withdrawal"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientAnswer"];
                 };
             };
         };

@@ -28,6 +28,7 @@ const PatchPage = lazy(() => import('../patch/PatchPage'))
 const PracticePage = lazy(() => import('../practice/PracticePage'))
 const HouseShelf = lazy(() => import('../products/HouseShelf'))
 const ProductPage = lazy(() => import('../products/ProductPage'))
+const IngredientsPage = lazy(() => import('../products/IngredientsPage'))
 const ComparePage = lazy(() => import('../products/ComparePage'))
 const FilesPage = lazy(() => import('../files/FilesPage'))
 const ClientPage = lazy(() => import('../client/ClientPage'))
@@ -101,6 +102,7 @@ export function App() {
                   <Route element={<Outside />}>
                     <Route index element={<Desk />} />
                     <Route path="products" element={<HouseShelf />} />
+                    <Route path="products/ingredients" element={<IngredientsPage />} />
                     <Route path="products/compare" element={<ComparePage />} />
                     <Route path="products/files" element={<FilesPage />} />
                     <Route path="clients/:client" element={<ClientPage />} />

@@ -39,6 +39,8 @@ vi.mock('../api/hooks', () => ({
   useFileChange: () => ({
     choose: { mutate: choose },
     take: { mutate: take },
+    match: { mutate: vi.fn(), isPending: false, isError: false, error: null },
+    stop: { mutate: vi.fn(), isPending: false },
     undo: { mutate: vi.fn() },
     moved: vi.fn(),
   }),

@@ -47,7 +47,10 @@ export default function HouseShelf() {
         <span className="second" role="status">
           {found.data && counted(found.data.total, found.data.products.length)}
         </span>
-        <Button component={Link} to="/products/files" sx={{ ml: 'auto' }}>
+        <Button component={Link} to="/products/ingredients" sx={{ ml: 'auto' }}>
+          {say('ingredients.ingredients')}
+        </Button>
+        <Button component={Link} to="/products/files">
           {say('products.files')}
         </Button>
         <Button onClick={() => setAdding(!adding)} aria-expanded={adding}>

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
@@ -272,7 +273,18 @@ export function Findings({
       </ul>
       {product.unknown.length > 0 && (
         <p className="look" style={{ marginTop: 8 }}>
-          <b>{say('products.notKnown')}</b> {product.unknown.join(', ')}
+          <b>{say('products.notKnown')}</b>{' '}
+          {product.unknown.map((u, i) => (
+            <span key={`${i}${u}`}>
+              {i > 0 && ', '}
+              <Link
+                to={`/products/ingredients?say=${encodeURIComponent(u)}`}
+                title={say('ingredients.sayWhatItIs')}
+              >
+                {u}
+              </Link>
+            </span>
+          ))}
           {say('products.theyCountForNothingAllergiesAreStill')}
         </p>
       )}

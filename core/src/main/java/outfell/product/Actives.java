@@ -71,10 +71,13 @@ public final class Actives {
         return Objects.requireNonNull(BY_KIND.get(kind));
     }
 
-    /** Of what the table does not know by name, its tags decide. */
+    /** Of what the table does not know by name, or not so, its tags decide. */
     static Optional<Family> of(Ingredient ingredient) {
         Family known = BY_INCI.get(ingredient.inci());
-        return known != null || Ingredients.find(ingredient.inci()).isPresent()
+        boolean asShipped = Ingredients.find(ingredient.inci())
+                .filter(i -> i.tags().equals(ingredient.tags()))
+                .isPresent();
+        return known != null || asShipped
                 ? Optional.ofNullable(known)
                 : ALL.stream().filter(f -> f.holds(ingredient)).findFirst();
     }

@@ -29,6 +29,8 @@ public final class Ingredients {
     private static final List<Ingredient> ALL = new ArrayList<>();
     private static final Map<String, Ingredient> BY_NAME = new HashMap<>();
     private static final Map<String, Ingredient> BY_COMMON = new HashMap<>();
+    /** By INCI name, as they are written. */
+    private static final Map<String, List<String>> NAMES = new HashMap<>();
 
     static {
         for (CSVRecord row : KnowledgeFile.csv(FILE)) {
@@ -68,6 +70,11 @@ public final class Ingredients {
 
     public static List<Ingredient> all() {
         return List.copyOf(ALL);
+    }
+
+    /** Every name of an ingredient: INCI and common first, then the others as they are written. */
+    public static List<String> namesOf(Ingredient ingredient) {
+        return NAMES.getOrDefault(ingredient.inci(), List.of());
     }
 
     /** Every name with what it stands for, in no order. */
@@ -121,6 +128,7 @@ public final class Ingredients {
             ALL.add(ingredient);
             BY_COMMON.putIfAbsent(key(ingredient.common()), ingredient);
             name(ingredient.inci(), ingredient, line);
+            NAMES.computeIfAbsent(ingredient.inci(), _ -> new ArrayList<>()).add(ingredient.common());
             String us = row.get("us_name");
             if (!us.equals("-") && !key(us).equals(key(ingredient.inci())) && !us.equals("Iron Oxides")) {
                 name(us, ingredient, line);
@@ -155,6 +163,7 @@ public final class Ingredients {
     }
 
     private static void name(String name, Ingredient ingredient, int line) {
+        NAMES.computeIfAbsent(ingredient.inci(), _ -> new ArrayList<>()).add(name);
         Ingredient before = BY_NAME.put(key(name), ingredient);
         if (before != null && before != ingredient) {
             throw new KnowledgeFault(

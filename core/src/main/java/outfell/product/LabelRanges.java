@@ -50,6 +50,11 @@ final class LabelRanges {
 
     private LabelRanges() {}
 
+    /** The least that anything named is taken for, percent. */
+    static double trace() {
+        return TRACE;
+    }
+
     static Label infer(List<Matched> matched) {
         List<Matched> descending = matched.stream()
                 .filter(m -> !m.token().mayContain() && !m.token().activePanel())

@@ -37,10 +37,15 @@ public final class LabelReader {
 
     /** @param names what names were said to be by hand: key of the printed name to INCI, or to "" for no ingredient */
     static Label read(String text, Map<String, String> names) {
+        return read(text, names, OwnIngredients.NONE);
+    }
+
+    /** @param own what the practice has said of ingredients */
+    static Label read(String text, Map<String, String> names, OwnIngredients own) {
         Read read = tokens(text);
         return LabelRanges.infer(read.tokens().stream()
                         .filter(t -> !"".equals(names.get(Ingredients.key(t.name()))))
-                        .map(t -> match(t, names))
+                        .map(t -> match(t, names, own))
                         .toList())
                 .leaving(read.left());
     }
@@ -52,13 +57,12 @@ public final class LabelReader {
         }
     }
 
-    private static Matched match(Token token, Map<String, String> names) {
+    private static Matched match(Token token, Map<String, String> names, OwnIngredients own) {
         String said = names.get(Ingredients.key(token.name()));
-        return new Matched(
-                token,
-                said == null
-                        ? Substances.of(token.name())
-                        : Ingredients.find(said).map(Substances.Meant::sure).orElse(Substances.Meant.UNKNOWN));
+        Substances.Meant meant = said == null
+                ? Substances.of(token.name())
+                : Ingredients.find(said).map(Substances.Meant::sure).orElse(Substances.Meant.UNKNOWN);
+        return new Matched(token, own.of(said == null ? token.name() : said, meant));
     }
 
     private record Read(List<Token> tokens, List<String> left) {}

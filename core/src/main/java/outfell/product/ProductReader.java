@@ -44,7 +44,12 @@ public final class ProductReader {
     private ProductReader() {}
 
     public static Product read(Product.Facts facts) {
-        Label list = LabelReader.read(facts.label(), facts.names());
+        return read(facts, OwnIngredients.NONE);
+    }
+
+    /** @param own what the practice has said of ingredients */
+    public static Product read(Product.Facts facts, OwnIngredients own) {
+        Label list = LabelReader.read(facts.label(), facts.names(), own);
         Label label = list.claiming(NameClaims.of(facts.name(), list));
         List<LabelLine> certain = label.certain();
         List<LabelLine> held = label.held();

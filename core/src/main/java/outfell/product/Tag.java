@@ -1,5 +1,7 @@
 package outfell.product;
 
+import java.util.Locale;
+
 /** What an ingredient does or is; the closed list of ingredients.csv. */
 public enum Tag {
     HUMECTANT,
@@ -82,7 +84,24 @@ public enum Tag {
     ALLERGEN_SALICYLATE,
     ALLERGEN_SALICYLATE_WEAK;
 
+    /** As a therapist says it. */
     public String words() {
-        return name().toLowerCase().replace('_', ' ');
+        String plain = name().toLowerCase(Locale.ROOT).replace('_', ' ');
+        return switch (this) {
+            case AHA, BHA, PHA -> name();
+            case PREGNANCY_AVOID -> "out in pregnancy";
+            case VITC_ACID -> "vitamin C acid";
+            case VITC_DERIVATIVE -> "vitamin C derivative";
+            case UV_MINERAL -> "mineral UV filter";
+            case UV_ORGANIC -> "organic UV filter";
+            case SURFACTANT_MILD -> "mild surfactant";
+            case SURFACTANT_STRONG -> "strong surfactant";
+            case PHOTOTOXIC -> "burns in light";
+            case FRAGRANCE_ALLERGEN -> "perfume allergen by law";
+            case ALLERGEN_ASTERACEAE -> "daisy family allergen";
+            case ALLERGEN_LATEX_CROSS -> "cross-reacts with latex";
+            default ->
+                plain.startsWith("allergen ") ? plain.substring("allergen ".length()) + " allergen" : plain;
+        };
     }
 }

@@ -127,7 +127,7 @@ public final class SideBySide {
         return "%s (%s)"
                 .formatted(
                         line.ingredient().map(Ingredient::common).orElse(line.printed()),
-                        tag.words().replace("allergen ", ""));
+                        tag.words().replace(" allergen", ""));
     }
 
     private static String hazards(Product p) {

@@ -19,6 +19,7 @@ import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import outfell.product.Correction;
 import outfell.product.HomeUse;
+import outfell.product.OwnIngredients;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -66,10 +67,11 @@ public class Catalogue {
     private final ProductStore store;
     private final Settings settings;
     private final FollowedSchools schools;
+    private final OwnIngredientStore ingredients;
+    private volatile @Nullable OwnIngredients own;
     private final Clock clock;
     /** What was typed, with what it means: reading a label is pure, so the same facts are read once. */
-    private final Cache<Product.Facts, Product> understood =
-            Caffeine.newBuilder().maximumSize(UNDERSTOOD).build();
+    private volatile Cache<Product.Facts, Product> understood = nothingUnderstood();
     /** How often products have changed, so far as everybody can see. */
     private final AtomicLong generation = new AtomicLong();
     /** The house shelf laid out for finding, with the generation that it was read in. */
@@ -78,10 +80,16 @@ public class Catalogue {
     /** An index holds for as long as its generation is the newest: one read beside a change is never taken for good. */
     private record LaidOut(long generation, Finder.Index index) {}
 
-    Catalogue(ProductStore store, Settings settings, FollowedSchools schools, Clock clock) {
+    Catalogue(
+            ProductStore store,
+            Settings settings,
+            FollowedSchools schools,
+            OwnIngredientStore ingredients,
+            Clock clock) {
         this.store = store;
         this.settings = settings;
         this.schools = schools;
+        this.ingredients = ingredients;
         this.clock = clock;
     }
 
@@ -135,7 +143,36 @@ public class Catalogue {
     }
 
     public Product understand(Product.Facts facts) {
-        return understood.get(facts, ProductReader::read);
+        return understood.get(facts, f -> ProductReader.read(f, own()));
+    }
+
+    /** What a label says, by what the practice says of ingredients; nothing is kept of it. */
+    public Product read(Product.Facts facts) {
+        return ProductReader.read(facts, own());
+    }
+
+    private OwnIngredients own() {
+        OwnIngredients ready = own;
+        if (ready == null) {
+            ready = new OwnIngredients(ingredients.all().stream()
+                    .filter(s -> !s.withdrawn())
+                    .map(OwnIngredientStore.Said::row)
+                    .toList());
+            own = ready;
+        }
+        return ready;
+    }
+
+    private static Cache<Product.Facts, Product> nothingUnderstood() {
+        return Caffeine.newBuilder().maximumSize(UNDERSTOOD).build();
+    }
+
+    /** What the practice says of ingredients has changed: every label is read again when it is next asked for. */
+    void readAnew() {
+        own = null;
+        // another cache, so that what is being read by what was said before is not kept for good
+        understood = nothingUnderstood();
+        changed();
     }
 
     @Transactional

@@ -24,7 +24,6 @@ import outfell.knowledge.Because;
 import outfell.product.ActiveKind;
 import outfell.product.Correction;
 import outfell.product.ProductId;
-import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.server.problem.Problem;
 import outfell.shelf.Finder;
@@ -163,6 +162,6 @@ class CatalogueController {
     /** Reads a label and keeps nothing. */
     @PostMapping("/labels")
     ProductView read(@RequestBody @Valid ProductForm form) {
-        return ProductView.of(ProductReader.read(form.facts(new ProductId("not-kept"))));
+        return ProductView.of(catalogue.read(form.facts(new ProductId("not-kept"))));
     }
 }

@@ -47,7 +47,8 @@ import outfell.store.tables.records.ProductRecord;
 @Repository
 public class ProductStore {
     /** Words that stand in addresses where an id would. */
-    private static final Set<String> RESERVED = Set.of("search", "compare", "comparison", "files", "file", "recipes");
+    private static final Set<String> RESERVED =
+            Set.of("search", "compare", "comparison", "files", "file", "recipes", "ingredients");
 
     private static final int AT_A_TIME = 500;
 

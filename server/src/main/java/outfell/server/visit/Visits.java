@@ -34,7 +34,6 @@ import outfell.knowledge.RuleId;
 import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
-import outfell.product.ProductReader;
 import outfell.regimen.Findings;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
@@ -424,7 +423,7 @@ public class Visits {
     public LabelForClient label(UUID id, ProductForm form) {
         Visit visit = find(id);
         ProbeBands now = bands.current();
-        Product product = ProductReader.read(form.facts(new ProductId("not-kept")));
+        Product product = catalogue.read(form.facts(new ProductId("not-kept")));
         return new LabelForClient(
                 ProductView.of(product),
                 plans.against(asked(visit, now), Cases.concerns(visit.intake()), now, product));
