@@ -52,8 +52,30 @@ public final class Ingredients {
                 .orElse(Set.of());
     }
 
+    /** Words that clients reacted to, looked for in every name once; beyond so many the oldest is looked for again. */
+    private static final int WORDS_KEPT = 1000;
+
+    private static final Map<String, Set<String>> HOLDING =
+            java.util.Collections.synchronizedMap(new java.util.LinkedHashMap<>() {
+                private static final long serialVersionUID = 1L;
+
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<String, Set<String>> eldest) {
+                    return size() > WORDS_KEPT;
+                }
+            });
+
     /** INCI names of everything among whose names these words stand whole, one slip in a long word looked through. */
     public static Set<String> holding(String words) {
+        Set<String> known = HOLDING.get(words);
+        if (known == null) {
+            known = found(words);
+            HOLDING.put(words, known);
+        }
+        return known;
+    }
+
+    private static Set<String> found(String words) {
         Lexicon<String> wanted = new Lexicon<>(List.of(new Lexicon.Entry<>(words, List.of(words), List.of())), true);
         return ALL.stream()
                 .filter(i -> Stream.of(i.inci(), i.common(), i.us())

@@ -254,7 +254,8 @@ public final class LabelReader {
             return find(joined.strip()).isPresent() ? joined : kept;
         }
         int at = name.indexOf(PackText.BROKEN);
-        boolean newWord = at + 1 < name.length()
+        boolean newWord = at > 0
+                && at + 1 < name.length()
                 && Character.isUpperCase(name.charAt(at + 1))
                 && Character.isLowerCase(name.charAt(at - 1));
         return newWord ? kept : joined;

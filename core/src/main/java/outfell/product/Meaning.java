@@ -30,7 +30,7 @@ public final class Meaning {
         Optional<String> whole = Ingredients.called(text).map(Ingredient::inci);
         return new Meaning(
                 whole.or(() -> text.strip().length() < ENOUGH ? Optional.empty() : Spelling.likeliest(text, 1))
-                        .map(Set::of)
+                        .map(w -> AnnexGroups.with(Set.of(w)))
                         .orElse(Set.of()),
                 Families.claimed(text).stream()
                         .filter(h -> h.certainty() != Certainty.GUESS && isAllOf(text, h.by()))

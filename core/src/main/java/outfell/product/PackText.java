@@ -48,8 +48,9 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
             Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");
 
     private static final Pattern LIST_MARK = Pattern.compile("(?m)^\\s*(?:[-–*]|\\d{1,2}[.)])\\s+(?=\\p{L})");
-    private static final Pattern NUMBERED_LINE = Pattern.compile("(?m)^\\s*\\(?(\\d{1,3})[.)]?\\s+(?=\\p{L})");
-    private static final Pattern NUMBERED = Pattern.compile("(?<!\\S)\\(?(\\d{1,3})[.)]\\s*(?=\\p{L})");
+    private static final Pattern NUMBERED_LINE =
+            Pattern.compile("(?m)^\\s*\\(?(\\d{1,3})(?:[.)]\\s+(?=[\\p{L}\\d])|\\s+(?=\\p{L}))");
+    private static final Pattern NUMBERED = Pattern.compile("(?<!\\S)\\(?(\\d{1,3})[.)](?:\\s*(?=\\p{L})|\\s+(?=\\d))");
     private static final Pattern SOME_BULLET = Pattern.compile("[\\p{So}&&[^©®™°]]|[∙‣⁃◦・･‧]");
     private static final Pattern SPACED_SLASH = Pattern.compile("\\s+/\\s+");
     private static final int FIRST_NUMBERS = 3;

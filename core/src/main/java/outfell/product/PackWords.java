@@ -25,11 +25,12 @@ final class PackWords {
 
     /** What a text says that a thing is without: "without lanolin", "perfume-free". */
     private static final Pattern FREE = Pattern.compile("(?iu)(?<!\\p{L})(?:" + FREE_BEFORE
-            + ")\\s+(?:added\\s+)?\\p{L}+|\\p{L}+[\\s-]*(?:" + FREE_BEHIND + ")\\b");
+            + ")\\s+(?:added\\s+)?\\p{L}+|\\p{L}+[\\s-]*(?:" + FREE_BEHIND + ")\\b(?!\\s+(?:from|of)\\b)");
 
     /** The same with all that a list behind it names: "free from lanolin, parabens and perfume." */
-    private static final Pattern ALL_FREE = Pattern.compile(
-            "(?iu)(?<!\\p{L})(?:" + FREE_BEFORE + ")\\s[^.;\\n]*|[\\p{L}]+[\\s-]*(?:" + FREE_BEHIND + ")\\b");
+    private static final Pattern ALL_FREE = Pattern.compile("(?iu)(?<!\\p{L})(?:" + FREE_BEFORE
+            + ")\\s.*?(?=[.;\\n]|$|(?<!\\p{L})(?:" + TRACES + "|" + MAY_CONTAIN + "|" + CONTAINS
+            + "))|\\p{L}+[\\s-]*(?:" + FREE_BEHIND + ")\\b(?!\\s+(?:from|of)\\b)");
 
     private PackWords() {}
 

@@ -10,8 +10,7 @@ final class Separators {
 
     /** Splits outside brackets at commas (not between digits), semicolons, bullets and spaced dashes. */
     static List<String> split(String text) {
-        boolean hasCommas =
-                text.indexOf(',') >= 0 || text.indexOf(';') >= 0 || text.indexOf('•') >= 0 || text.indexOf('·') >= 0;
+        boolean hasCommas = SEPARATOR.matcher(text).find();
         String flat = hasCommas ? text.replaceAll("\\R", "\n") : text.replaceAll("\\R", " ; ");
         List<String> parts = new ArrayList<>();
         StringBuilder part = new StringBuilder();
@@ -34,6 +33,9 @@ final class Separators {
         parts.add(part.toString());
         return together(parts);
     }
+
+    /** A comma between digits belongs to a name: "1,2-Hexanediol". */
+    private static final Pattern SEPARATOR = Pattern.compile("[;•·]|,(?!\\d)|(?<!\\d),");
 
     private static final Pattern ONLY_PERCENT =
             Pattern.compile("\\s*[\\[(]?\\s*\\d{1,3}(?:[.,]\\d+)?\\s*%\\s*[\\])]?\\s*");

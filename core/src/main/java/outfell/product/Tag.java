@@ -100,8 +100,7 @@ public enum Tag {
             case FRAGRANCE_ALLERGEN -> "perfume allergen by law";
             case ALLERGEN_ASTERACEAE -> "daisy family allergen";
             case ALLERGEN_LATEX_CROSS -> "cross-reacts with latex";
-            default ->
-                plain.startsWith("allergen ") ? plain.substring("allergen ".length()) + " allergen" : plain;
+            default -> plain.startsWith("allergen ") ? plain.substring("allergen ".length()) + " allergen" : plain;
         };
     }
 }

@@ -9,6 +9,7 @@ import java.util.Set;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Lexicon;
 import outfell.knowledge.Row;
+import outfell.product.AnnexGroups;
 import outfell.product.Ingredients;
 import outfell.product.LabelLine;
 import outfell.product.Product;
@@ -120,7 +121,7 @@ final class Allergies {
         if (!generic) {
             found.addAll(Ingredients.holding(word));
         }
-        return found;
+        return AnnexGroups.with(found);
     }
 
     private static Lexicon<Kind> lexicon() {
