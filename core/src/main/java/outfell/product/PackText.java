@@ -35,6 +35,8 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
     /** "Key ingredients" name some; they head no list where another heading follows. */
     private static final Pattern PRAISED = Pattern.compile("(?iu)(?:" + PackWords.PRAISED + ")\\s+$");
 
+    private static final Pattern EACH_GRAM = Pattern.compile("(?iu)^each\\s+g");
+
     private static final Pattern NON = Pattern.compile("(?iu)\\bnon[- ]?$");
     private static final Pattern PANEL = Pattern.compile(
             "(?iu)(?<![\\p{L}-])(?:" + PackWords.PANEL
@@ -66,7 +68,9 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
         double grams = 0;
         if (opened.isPresent() && after.isPresent()) {
             left.add(rest.substring(0, opened.get().start()));
-            grams = grams(opened.get().group(1));
+            grams = EACH_GRAM.matcher(opened.get().group()).find()
+                    ? 1
+                    : grams(opened.get().group(1));
             panel = pieces(rest.substring(opened.get().end(), after.get().start()), grams, left);
             list = rest.substring(after.get().end());
         } else {

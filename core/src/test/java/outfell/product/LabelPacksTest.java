@@ -159,7 +159,7 @@ class LabelPacksTest {
     private static final Pattern WORD = Pattern.compile("\\p{L}{3,}");
     /** Words that only part the sections of a pack. */
     private static final Pattern PARTING = Pattern.compile(
-            "(?iu)non|(?:in)?(?:active|medicinal|full|may|contains?|purposes?|also|each|gram|indhold|inci|ingr.*|zutaten|inhaltsstoffe|skład|innehåll|composition|and)");
+            "(?iu)non|(?:in)?(?:active|medicinal|full|may|contains?|purposes?|also|each|gram|indhold|inci|ingr.*|zutaten|inhaltsstoffe|skład|innehåll|composition|bestandteile|전성분|全成分|and)");
 
     /** What is no ingredient is kept as it stood: no word of a pack is gone. */
     @Test
