@@ -136,6 +136,24 @@ public final class Lexicon<T> {
                 .toList();
     }
 
+    /** A name made ready once, to be looked for in many texts. */
+    public static final class Phrase {
+        private final Name name;
+
+        private Phrase(Name name) {
+            this.name = name;
+        }
+
+        /** @param text words of a text, as {@link Lexicon#words} has them */
+        public boolean standsIn(List<String> text) {
+            return name.standsIn(text);
+        }
+    }
+
+    public static Phrase phrase(String wanted) {
+        return new Phrase(Name.of(wanted));
+    }
+
     /** Whether one text stands in another, word for word. */
     public static boolean standsIn(String wanted, String text) {
         return Name.of(wanted).standsIn(words(text));

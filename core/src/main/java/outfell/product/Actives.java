@@ -1,5 +1,6 @@
 package outfell.product;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -61,7 +62,21 @@ public final class Actives {
     /** Every ingredient of the table that acts; asked for each line of each label. */
     private static final Map<String, Family> BY_INCI = byInci();
 
+    /** Families to which an ingredient belongs from a share on, in the order of the table. */
+    private static final Map<String, List<Family>> MUCH = much();
+
     private Actives() {}
+
+    private static Map<String, List<Family>> much() {
+        Map<String, List<Family>> map = new HashMap<>();
+        for (Family f : ALL) {
+            f.much()
+                    .keySet()
+                    .forEach(inci ->
+                            map.computeIfAbsent(inci, _ -> new ArrayList<>()).add(f));
+        }
+        return map;
+    }
 
     public static List<Family> all() {
         return ALL;
@@ -74,10 +89,7 @@ public final class Actives {
     /** Of what the table does not know by name, or not so, its tags decide. */
     static Optional<Family> of(Ingredient ingredient) {
         Family known = BY_INCI.get(ingredient.inci());
-        boolean asShipped = Ingredients.find(ingredient.inci())
-                .filter(i -> i.tags().equals(ingredient.tags()))
-                .isPresent();
-        return known != null || asShipped
+        return known != null || Ingredients.isOfTheTable(ingredient)
                 ? Optional.ofNullable(known)
                 : ALL.stream().filter(f -> f.holds(ingredient)).findFirst();
     }
@@ -85,7 +97,7 @@ public final class Actives {
     /** The family that a line belongs to, by what it is or by how much of it there is. */
     static Optional<Family> of(LabelLine line) {
         return line.ingredient()
-                .flatMap(i -> ALL.stream()
+                .flatMap(i -> MUCH.getOrDefault(i.inci(), List.of()).stream()
                         .filter(f -> line.certainShare() >= f.much().getOrDefault(i.inci(), Double.MAX_VALUE))
                         .findFirst()
                         .or(() -> of(i)));

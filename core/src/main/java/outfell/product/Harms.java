@@ -37,7 +37,7 @@ public final class Harms {
             String harm,
             Set<Tag> tags,
             List<String> names,
-            List<String> says,
+            List<Lexicon.Phrase> says,
             Of of,
             double over,
             double phUnder,
@@ -46,18 +46,22 @@ public final class Harms {
             boolean prescribed,
             Because because) {
 
-        boolean holds(LabelLine line) {
+        boolean holds(Printed printed) {
+            LabelLine line = printed.line();
             return tags.stream().anyMatch(line::is)
                     || line.ingredient()
                             .map(i -> names.contains(i.inci().toLowerCase(Locale.ROOT)))
                             .orElse(false)
-                    || says(line.printed());
+                    || says(printed.words());
         }
 
-        boolean says(String text) {
-            return says.stream().anyMatch(w -> Lexicon.standsIn(w, text));
+        boolean says(List<String> words) {
+            return says.stream().anyMatch(p -> p.standsIn(words));
         }
     }
+
+    /** A line with the words of its name, taken apart once for all rules. */
+    private record Printed(LabelLine line, List<String> words) {}
 
     /** A pH as packs print it: "pH 3.5". */
     private static final Pattern PH = Pattern.compile("(?i)\\bpH\\s*[:=]?\\s*(\\d{1,2}(?:[.,]\\d)?)");
@@ -77,6 +81,10 @@ public final class Harms {
                                 ? Set.of(HomeUse.MASK, HomeUse.WASH)
                                 : Set.of(HomeUse.BY_DAY, HomeUse.BY_NIGHT));
         double ph = ph(facts);
+        List<Printed> printed = held.stream()
+                .map(l -> new Printed(l, Lexicon.words(l.printed())))
+                .toList();
+        List<String> name = Lexicon.words(facts.name());
         List<Harm> found = new ArrayList<>();
         for (HarmRule rule : RULES) {
             boolean concerns = (rule.of() == Of.ANY || facts.home().isPresent())
@@ -85,15 +93,16 @@ public final class Harms {
                     && ph < rule.phUnder()
                     && found.stream().noneMatch(h -> h.harm().equals(rule.harm()));
             if (concerns) {
-                harm(rule, facts.name(), held, facts.home().isPresent()).ifPresent(found::add);
+                harm(rule, name, printed, facts.home().isPresent()).ifPresent(found::add);
             }
         }
         return List.copyOf(found);
     }
 
     /** @param weighed whether the shares were weighed in a kitchen; of a bought product only what is sure to be in it counts */
-    private static Optional<Harm> harm(HarmRule rule, String name, List<LabelLine> held, boolean weighed) {
-        List<LabelLine> lines = held.stream().filter(rule::holds).toList();
+    private static Optional<Harm> harm(HarmRule rule, List<String> name, List<Printed> held, boolean weighed) {
+        List<LabelLine> lines =
+                held.stream().filter(rule::holds).map(Printed::line).toList();
         double share = lines.stream()
                 .mapToDouble(l -> weighed ? l.likely() : l.certainShare())
                 .sum();
@@ -133,7 +142,7 @@ public final class Harms {
                                 .inci()
                                 .toLowerCase(Locale.ROOT))
                         .toList(),
-                r.texts("says"),
+                r.texts("says").stream().map(Lexicon::phrase).toList(),
                 r.one("of", Of.class),
                 r.number("over", 0, 100),
                 r.has("ph-under") ? r.number("ph-under", 0, 14) : NEVER_SHARP + 1,

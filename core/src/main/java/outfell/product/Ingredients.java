@@ -29,6 +29,7 @@ public final class Ingredients {
     private static final List<Ingredient> ALL = new ArrayList<>();
     private static final Map<String, Ingredient> BY_NAME = new HashMap<>();
     private static final Map<String, Ingredient> BY_COMMON = new HashMap<>();
+    private static final Map<String, Ingredient> ROWS = new HashMap<>();
     /** By INCI name, as they are written. */
     private static final Map<String, List<String>> NAMES = new HashMap<>();
 
@@ -94,6 +95,11 @@ public final class Ingredients {
         return List.copyOf(ALL);
     }
 
+    /** Whether it is a row of the table as it ships, and not what a stem or a practice makes of a name. */
+    static boolean isOfTheTable(Ingredient ingredient) {
+        return ROWS.get(ingredient.inci()) == ingredient;
+    }
+
     /** Every name of an ingredient: INCI and common first, then the others as they are written. */
     public static List<String> namesOf(Ingredient ingredient) {
         return NAMES.getOrDefault(ingredient.inci(), List.of());
@@ -148,6 +154,7 @@ public final class Ingredients {
                         .formatted(row.get("inci"), row.get("source")));
             }
             ALL.add(ingredient);
+            ROWS.put(ingredient.inci(), ingredient);
             BY_COMMON.putIfAbsent(key(ingredient.common()), ingredient);
             name(ingredient.inci(), ingredient, line);
             NAMES.computeIfAbsent(ingredient.inci(), _ -> new ArrayList<>()).add(ingredient.common());

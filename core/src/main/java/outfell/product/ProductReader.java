@@ -1,9 +1,11 @@
 package outfell.product;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -154,11 +156,13 @@ public final class ProductReader {
     }
 
     private static List<ActiveIn> actives(Product.Facts facts, List<LabelLine> held) {
+        Map<ActiveKind, List<LabelLine>> byKind = new EnumMap<>(ActiveKind.class);
+        held.forEach(l -> Actives.of(l)
+                .ifPresent(f ->
+                        byKind.computeIfAbsent(f.kind(), _ -> new ArrayList<>()).add(l)));
         List<ActiveIn> found = new ArrayList<>();
         for (Actives.Family family : Actives.all()) {
-            List<ActiveIn> members = held.stream()
-                    .filter(l ->
-                            Actives.of(l).filter(f -> f.kind() == family.kind()).isPresent())
+            List<ActiveIn> members = byKind.getOrDefault(family.kind(), List.of()).stream()
                     .map(l -> activeIn(facts.name(), family, l))
                     .toList();
             together(family, members)
