@@ -87,6 +87,80 @@ class ProductsIT extends InTheBrowser {
     }
 
     @Test
+    void the_next_likely_kind_is_one_tap_away_and_what_stands_beside_the_list_is_told() {
+        page.navigate(server.address() + "/products");
+        button("Add by its label").click();
+        Locator form = form("A product by its label");
+        form.getByLabel("Name on the pack").fill("Clarifying water 2 %");
+        form.getByLabel("Ingredient list, as printed")
+                .fill(
+                        "Aqua, Methylpropanediol, Butylene Glycol, Salicylic Acid, Polysorbate 20, Sodium Hydroxide. Warnings: avoid the eyes. May contain traces of nuts.");
+        form.getByText("Read the label").click();
+        assertThat(form).containsText("Read as: treatment");
+        assertThat(form).containsText("may hold traces of nuts");
+        form.getByText("Rather: toner").click();
+        assertThat(form).containsText("Read as: toner");
+        form.getByText("Not now").click();
+    }
+
+    @Test
+    void a_search_looks_through_what_people_call_a_thing_and_through_a_slip() {
+        page.navigate(server.address() + "/products");
+        Locator find = page.getByLabel("Find by name, maker or ingredient");
+        find.fill("vit c");
+        assertThat(page.getByRole(AriaRole.LINK, named("Vitamin C serum 12 %"))).isVisible();
+        find.fill("niacinamdie");
+        assertThat(page.getByText("looked for niacinamide")).isVisible();
+        assertThat(page.getByRole(AriaRole.LINK, named("Niacinamide serum 5 %")))
+                .isVisible();
+        product("Retinol serum 0.2 %");
+        assertThat(page.getByLabel("What else would do this job")).containsText("give no retinoid");
+    }
+
+    @Test
+    void what_the_practice_says_of_a_name_is_read_in_every_label_and_can_be_taken_back() {
+        page.navigate(server.address() + "/products");
+        button("Add by its label").click();
+        Locator form = form("A product by its label");
+        form.getByLabel("Name on the pack").fill("Ebb cream");
+        form.getByLabel("Ingredient list, as printed").fill("Aqua, Ebbwrack Essence, Glycerin");
+        form.getByText("Read the label").click();
+        assertThat(form).containsText("Not known: Ebbwrack Essence");
+        form.getByText("Add to the house shelf").click();
+        assertThat(form).hasCount(0);
+        page.navigate(server.address() + "/products/ingredients?say=Ebbwrack%20Essence");
+        Locator saying = page.getByLabel("Say what a name is");
+        saying.getByLabel("It is").click();
+        page.getByRole(AriaRole.OPTION, named("soothing")).click();
+        saying.getByLabel("Why: what tells you so").fill("the maker's sheet");
+        page.reload();
+        assertThat(saying.getByLabel("Why: what tells you so")).hasValue("the maker's sheet");
+        saying.getByLabel("Signed by").fill("Signe");
+        saying.getByText("Keep it").click();
+        assertThat(saying).containsText("Labels that say something else now: 1");
+        assertThat(saying).containsText("Ebb cream");
+        Locator said = page.getByLabel("Said by this practice");
+        assertThat(said).containsText("the maker's sheet (Signe");
+        said.getByText("Take back").click();
+        assertThat(said).containsText("Nothing yet");
+    }
+
+    @Test
+    void a_suppliers_headings_are_said_once() {
+        page.navigate(server.address() + "/products/files");
+        drop("supplier.csv", "Ware;Preis\nPier balm;12,50 €\n");
+        Locator headings = page.locator(".file-headings");
+        headings.getByLabel("“Ware” is").click();
+        page.getByRole(AriaRole.OPTION, named("name")).click();
+        headings.getByLabel("Signed by").fill("Signe");
+        headings.getByText("Read it anew so, and remember it").click();
+        assertThat(page.getByText("Nothing is stored yet.")).isVisible();
+        assertThat(page.locator(".file-changes")).containsText("Pier balm");
+        drop("next.csv", "Ware;Preis\nPier milk;9,50 €\n");
+        assertThat(page.locator(".file-changes")).containsText("Pier milk");
+    }
+
+    @Test
     void two_products_are_narrowed_to_chosen_and_laid_side_by_side() {
         page.navigate(server.address() + "/products");
         pick(page.getByRole(AriaRole.COMBOBOX, named("Narrow by")), "without perfume");

@@ -89,7 +89,7 @@ final class LabelRanges {
     /** The earliest reliable marker; else a weak one, unless something declared above one percent follows it. */
     private static int onePercentLine(List<Matched> descending) {
         for (int i = 0; i < descending.size(); i++) {
-            if (named(descending.get(i), RELIABLE)) {
+            if (named(descending.get(i), RELIABLE) || (i >= FAR_DOWN && isUnderOne(descending.get(i)))) {
                 return withWeakBefore(descending, i) + 1;
             }
         }
@@ -102,6 +102,14 @@ final class LabelRanges {
             }
         }
         return 0;
+    }
+
+    /** Declared at one percent or less, or never used above it: from there on everything is. */
+    private static boolean isUnderOne(Matched m) {
+        OptionalDouble declared = m.token().declared();
+        return declared.isPresent()
+                ? declared.getAsDouble() <= 1
+                : m.ingredient().filter(i -> bounded(i) && i.usualHigh() <= 1).isPresent();
     }
 
     private static boolean named(Matched m, Set<String> names) {

@@ -74,7 +74,7 @@ public final class ProductReader {
         findings.addAll(LabelFindings.of(facts, kind.kind(), certain, actives, composition, spf));
         findings.addAll(corrected(facts));
         findings.addAll(unlisted(label));
-        label.beside().stream()
+        Stream.concat(label.lines().stream().filter(LabelLine::mayContain), label.beside().stream())
                 .filter(l -> l.isAny(Beside.matter()))
                 .forEach(l -> findings.add(new Finding("mind", "may hold " + l.common(), "guess", l.because())));
         List<Harms.Harm> harms = Harms.of(facts, kind.kind(), held);

@@ -31,7 +31,7 @@ import org.yaml.snakeyaml.nodes.Tag;
  */
 final class Figures {
     private static final Path KNOWLEDGE = Path.of("core/src/main/resources/knowledge");
-    /** Which rules are looked at when a file changes, beside all that a choice weighs; all of them where none are named. */
+    /** Which rules are looked at first when a file changes; all the others after them. */
     private static final Map<String, List<String>> FIRST = Map.ofEntries(
             Map.entry("actives.yaml", List.of("actives")),
             Map.entry("air.yaml", List.of("air")),
@@ -146,9 +146,9 @@ final class Figures {
             Map<String, String> changed, List<String> first, Map<String, String> as, boolean keep) {
         try (World world = new World(changed)) {
             Map<String, Supplier<String>> rules = world.rules();
+            // those that are likeliest to notice come first, so that most worlds are short
             List<String> order = new ArrayList<>(first);
-            rules.keySet().stream()
-                    .filter(r -> first.isEmpty() || keep || r.equals("weighing"))
+            Stream.concat(Stream.of("weighing"), rules.keySet().stream())
                     .filter(r -> !order.contains(r))
                     .forEach(order::add);
             for (String rule : order) {

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import outfell.aims.Benefits;
@@ -22,6 +23,7 @@ import outfell.knowledge.Row;
 import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.product.HomeUse;
+import outfell.product.Ingredients;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -174,7 +176,13 @@ final class GoodsSeen {
     private static String harms() {
         StringBuilder text = new StringBuilder();
         Set<String> held = new LinkedHashSet<>();
+        Set<Double> percents = new TreeSet<>();
+        for (double percent : PERCENTS) {
+            percents.add(percent);
+        }
         for (Row row : KnowledgeFile.yaml("harms.yaml").rows("harms")) {
+            // one step of the limit lies between what is read and what would be
+            percents.add(row.number("over", 0, 100) + 0.5);
             held.addAll(row.texts("names"));
             row.texts("says").stream().limit(1).forEach(held::add);
             for (Tag tag : row.several("tags", Tag.class)) {
@@ -186,7 +194,7 @@ final class GoodsSeen {
         // known by its family only
         held.add("Trichloroacetic Acid");
         for (String name : held) {
-            for (double percent : PERCENTS) {
+            for (double percent : percents) {
                 if (percent >= 0.1) {
                     String label = "Aqua, %s %s %%".formatted(name, percent);
                     text.append("%s %s, bought: %s%n"
@@ -291,6 +299,8 @@ final class GoodsSeen {
             String name = family.texts("names").stream()
                     .map(w -> w.startsWith("*") ? "zyx" + w.substring(1) : w)
                     .map(w -> w.replace("*", ""))
+                    // a whole name of the table is no matter of families
+                    .filter(w -> Ingredients.find(w).isEmpty())
                     .findFirst()
                     .orElse("");
             for (String with : family.texts("with").isEmpty() ? List.of("") : family.texts("with")) {

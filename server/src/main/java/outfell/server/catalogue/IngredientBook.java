@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import outfell.product.Finding;
@@ -26,6 +27,7 @@ import outfell.server.problem.Problem;
 @Service
 public class IngredientBook {
     private static final int SHOWN = 40;
+    private static final Pattern LATIN = Pattern.compile("[\\p{IsLatin}\\P{L}]*");
     private static final int PRODUCTS_SHOWN = 50;
 
     /**
@@ -111,7 +113,10 @@ public class IngredientBook {
                 .toList();
         return new Found(
                 found.size(),
-                found.stream().limit(SHOWN).map(IngredientBook::row).toList());
+                found.stream()
+                        .limit(SHOWN)
+                        .map(i -> row(i, LATIN.matcher(wanted).matches()))
+                        .toList());
     }
 
     Book book() {
@@ -221,13 +226,15 @@ public class IngredientBook {
                 s.nth() + 1);
     }
 
-    private static RowView row(Ingredient i) {
+    /** @param latin whether names in other scripts are left out: who looks for none cannot read them */
+    private static RowView row(Ingredient i, boolean latin) {
         return new RowView(
                 i.inci(),
                 i.common(),
                 i.us().equals("-") ? "" : i.us(),
                 Ingredients.namesOf(i).stream()
                         .filter(n -> !n.equals(i.inci()) && !n.equals(i.common()))
+                        .filter(n -> !latin || LATIN.matcher(n).matches())
                         .toList(),
                 i.tags().stream().map(Tag::words).sorted().toList(),
                 i.usualLow(),
