@@ -43,8 +43,8 @@ record PackText(List<String> panel, String list, String perhaps, double grams, L
                     + ")(?:\\s*\\(in\\s+each\\s+(\\d{0,3})\\s*g(?:ram)?\\)|\\s*\\(in[^)]*\\))?(?:[ \\t]+purposes?)?\\s*(?:[:.•]|\\R|(?=\\s\\p{L}))\\s*");
     private static final Pattern AFTER_PANEL =
             Pattern.compile("(?iu)(?<![\\p{L}])(?:" + LIST + ")\\s*(?:[:.•]|\\R|(?=\\s))\\s*");
-    private static final Pattern MAY_CONTAIN =
-            Pattern.compile("(?iu)\\.?\\s*[\\[(]?\\s*(?:" + PackWords.MAY_CONTAIN + ")\\s*:?\\s*");
+    private static final Pattern MAY_CONTAIN = Pattern.compile("(?iu)\\.?\\s*[\\[(]?\\s*(?:" + PackWords.MAY_CONTAIN
+            + ")(?:\\s*[\\[(]?\\s*(?:" + PackWords.MAY_CONTAIN + ")\\s*[\\])]?)?\\s*:?\\s*");
     /** "* organic" at the start of a line or after the last full stop explains a mark; it names no ingredient. */
     private static final Pattern FOOTNOTE =
             Pattern.compile("(?m)(?:^|(?<=\\.)|(?<=\\. ))\\s*[*†‡]+\\s*\\p{Ll}[^\\n]*$");

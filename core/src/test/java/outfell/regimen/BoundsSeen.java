@@ -31,6 +31,7 @@ import outfell.skin.Signs;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
 import outfell.skin.Zone;
+import outfell.week.Tolerance;
 
 /** Where ages, days, grades and what a practice may set have their ends; the rest of {@link RulesSeen}. */
 final class BoundsSeen {
@@ -43,6 +44,7 @@ final class BoundsSeen {
         all.put("patch", () -> GoodsSeen.turns(patch()));
         all.put("settings", BoundsSeen::settings);
         all.put("shares", BoundsSeen::shares);
+        all.put("edges", BoundsSeen::edges);
     }
 
     private static Answers aged(int age) {
@@ -147,6 +149,45 @@ final class BoundsSeen {
                     .formatted(burns, burns, fired(aged(40), Faces.face().calm().inTheSun(burns, burns))));
         }
         return text.toString();
+    }
+
+    /** What no other grid meets: how long a look takes, the longest name that is looked for, what a prescription loads. */
+    private static String edges() {
+        StringBuilder text = new StringBuilder();
+        for (Sign sign : Sign.values()) {
+            text.append("%s takes %d s%n".formatted(sign, Signs.of(sign).seconds()));
+        }
+        for (String name : List.of(
+                "Citrus Aurantium Bergamia Peel Oil",
+                "Citrus Aurantium Amara Peel Oil",
+                "Alcohol Denat",
+                "Tea Tree Oil")) {
+            text.append("named %s: %s%n"
+                    .formatted(
+                            name,
+                            bought(name, "", false).tags().stream().sorted().toList()));
+        }
+        for (boolean prescribed : new boolean[] {false, true}) {
+            text.append("tretinoin, prescribed %s: %s points%n"
+                    .formatted(
+                            prescribed,
+                            Tolerance.points(bought("Night cream", "Aqua, Tretinoin 0.05 %, Glycerin", prescribed))));
+        }
+        return text.toString();
+    }
+
+    private static Product bought(String name, String label, boolean prescribed) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId("bought"),
+                name,
+                "",
+                30,
+                "ml",
+                0,
+                label,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                prescribed));
     }
 
     /** What happened on a day: for how long it counts, and what it takes from the barrier. */

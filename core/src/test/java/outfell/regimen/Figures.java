@@ -31,16 +31,17 @@ import org.yaml.snakeyaml.nodes.Tag;
  */
 final class Figures {
     private static final Path KNOWLEDGE = Path.of("core/src/main/resources/knowledge");
-    /** Which rules are looked at first when a file changes; all the others after them. */
+    /** Which rules are looked at when a file changes, beside all that a choice weighs; all of them where none are named. */
     private static final Map<String, List<String>> FIRST = Map.ofEntries(
             Map.entry("actives.yaml", List.of("actives")),
             Map.entry("air.yaml", List.of("air")),
             Map.entry("climate/sites.yaml", List.of("air")),
             Map.entry("season.yaml", List.of("season")),
-            Map.entry("signs.yaml", List.of("skin")),
+            Map.entry("signs.yaml", List.of("skin", "edges")),
             Map.entry("safety.yaml", List.of("safety", "ages", "signs", "happened")),
             Map.entry("patch.yaml", List.of("patch")),
-            Map.entry("load.yaml", List.of("load")),
+            Map.entry("load.yaml", List.of("load", "edges")),
+            Map.entry("name-claims.yaml", List.of("edges")),
             Map.entry("amounts.yaml", List.of("amounts", "weighing")),
             Map.entry("balance.yaml", List.of("balance")),
             Map.entry("skin.yaml", List.of("skin", "sun", "skin-states", "skin-said")),
@@ -48,7 +49,7 @@ final class Figures {
             Map.entry("phototypes.yaml", List.of("sun")),
             Map.entry("benefits.yaml", List.of("benefits", "weighing")),
             Map.entry("harms.yaml", List.of("harms")),
-            Map.entry("suits.yaml", List.of("suits", "weighing")),
+            Map.entry("suits.yaml", List.of("suits", "weighing", "ages")),
             Map.entry("supply.yaml", List.of("supply")),
             Map.entry("hold.yaml", List.of("supply")),
             Map.entry("families.yaml", List.of("names")),
@@ -146,9 +147,9 @@ final class Figures {
             Map<String, String> changed, List<String> first, Map<String, String> as, boolean keep) {
         try (World world = new World(changed)) {
             Map<String, Supplier<String>> rules = world.rules();
-            // those that are likeliest to notice come first, so that most worlds are short
             List<String> order = new ArrayList<>(first);
-            Stream.concat(Stream.of("weighing"), rules.keySet().stream())
+            rules.keySet().stream()
+                    .filter(r -> first.isEmpty() || keep || r.equals("weighing"))
                     .filter(r -> !order.contains(r))
                     .forEach(order::add);
             for (String rule : order) {
