@@ -129,12 +129,21 @@ public final class Lexicon<T> {
 
     /** The words of a text: lower case, without accents and signs. */
     public static List<String> words(String text) {
-        String plain = ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD))
-                .replaceAll("");
-        return SIGNS.splitAsStream(plain.toLowerCase(Locale.ROOT))
-                .filter(w -> !w.isEmpty())
-                .toList();
+        return SIGNS.splitAsStream(plain(text)).filter(w -> !w.isEmpty()).toList();
     }
+
+    /** Lower case and without accents. */
+    public static String plain(String text) {
+        boolean ascii = text.chars().allMatch(c -> c < ASCII);
+        String bare = ascii
+                ? text
+                : ACCENTS.matcher(Normalizer.normalize(text, Normalizer.Form.NFKD))
+                        .replaceAll("");
+        return bare.toLowerCase(Locale.ROOT);
+    }
+
+    /** Letters below it have no accents to be taken off. */
+    private static final int ASCII = 128;
 
     /** A name made ready once, to be looked for in many texts. */
     public static final class Phrase {

@@ -1,6 +1,5 @@
 package outfell.product;
 
-import java.text.Normalizer;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -22,7 +21,6 @@ import outfell.knowledge.Sources;
 
 /** The ingredient table with its synonyms, from ingredients.csv and synonyms.yaml. */
 public final class Ingredients {
-    private static final Pattern ACCENTS = Pattern.compile("\\p{M}");
     private static final Pattern SLASH = Pattern.compile("\\s*/\\s*");
     private static final Pattern SPACES = Pattern.compile("[\\s\\u00a0]+");
     private static final String FILE = "ingredients.csv";
@@ -123,9 +121,8 @@ public final class Ingredients {
 
     /** Case, accents, repeated spaces and the spaces around slashes carry no meaning on a label. */
     static String key(String name) {
-        String plain = ACCENTS.matcher(Normalizer.normalize(name, Normalizer.Form.NFKD))
-                .replaceAll("");
-        String slashed = SLASH.matcher(plain.toLowerCase(Locale.ROOT)).replaceAll("/");
+        String lower = Lexicon.plain(name);
+        String slashed = lower.indexOf('/') < 0 ? lower : SLASH.matcher(lower).replaceAll("/");
         return SPACES.matcher(slashed).replaceAll(" ").strip();
     }
 
