@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Supplier;
 import outfell.consultation.Yardstick;
+import outfell.knowledge.Because;
 import outfell.product.Ingredient;
 import outfell.product.Ingredients;
 import outfell.product.Product;
@@ -23,13 +24,16 @@ import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
+import outfell.skin.Confidence;
 import outfell.skin.Faces;
+import outfell.skin.History;
 import outfell.skin.ProbeBands;
 import outfell.skin.RecentEvent;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
+import outfell.skin.SkinVerdict;
 import outfell.skin.Zone;
 import outfell.week.Tolerance;
 
@@ -166,6 +170,26 @@ final class BoundsSeen {
                     .formatted(
                             name,
                             bought(name, "", false).tags().stream().sorted().toList()));
+        }
+        for (int age : new int[] {19, 20, 21, 49, 50, 51}) {
+            History history = new History(
+                    OptionalInt.empty(),
+                    OptionalInt.empty(),
+                    false,
+                    Optional.empty(),
+                    OptionalInt.empty(),
+                    OptionalInt.empty(),
+                    OptionalInt.of(age),
+                    false);
+            for (int type = 4; type <= 6; type++) {
+                List<String> hints = Signs.hints(
+                                new SkinVerdict.Phototype(type, "", Confidence.HIGH, Because.house("As it was told.")),
+                                history)
+                        .stream()
+                        .map(Signs.Hint::text)
+                        .toList();
+                text.append("looked at at %d, type %d: %s%n".formatted(age, type, hints));
+            }
         }
         for (boolean prescribed : new boolean[] {false, true}) {
             text.append("tretinoin, prescribed %s: %s points%n"

@@ -44,7 +44,7 @@ final class Figures {
             Map.entry("name-claims.yaml", List.of("edges")),
             Map.entry("amounts.yaml", List.of("amounts", "weighing")),
             Map.entry("balance.yaml", List.of("balance")),
-            Map.entry("skin.yaml", List.of("skin", "sun", "skin-states", "skin-said")),
+            Map.entry("skin.yaml", List.of("skin", "sun", "skin-states", "skin-said", "edges")),
             Map.entry("probe.yaml", List.of("probe", "skin", "settings")),
             Map.entry("phototypes.yaml", List.of("sun")),
             Map.entry("benefits.yaml", List.of("benefits", "weighing")),

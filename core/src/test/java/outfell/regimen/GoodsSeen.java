@@ -406,7 +406,10 @@ final class GoodsSeen {
         LocalDate ended = LocalDate.of(2020, 12, 31);
         SkinVerdict skin = SkinReader.read(Faces.face().calm().reading(), Set.of());
         for (Row row : KnowledgeFile.yaml("medicines.yaml").rows("medicines")) {
-            String name = row.texts("names").getFirst().replace("*", "");
+            String name = row.texts("names").getFirst().replace("*", "")
+                    + (row.texts("routes").isEmpty()
+                            ? ""
+                            : " by " + row.texts("routes").getFirst());
             for (int days :
                     new int[] {0, 1, 14, 29, 30, 31, 60, 61, 90, 91, 180, 181, 364, 365, 366, 1094, 1095, 1096}) {
                 Answers answers = new Answers(
