@@ -1594,6 +1594,10 @@ export interface components {
             part: "MORNING" | "EVENING";
             product: string;
         };
+        ClaimView: {
+            source: string;
+            words: string;
+        };
         Client: {
             name: string;
             trade: string;
@@ -2768,7 +2772,7 @@ export interface components {
             inci: string;
             /** Format: int32 */
             irritancy: number;
-            is: string[];
+            is: components["schemas"]["ClaimView"][];
             legal: string;
             names: string[];
             notes: string;

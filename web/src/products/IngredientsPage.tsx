@@ -120,7 +120,14 @@ function Row({ row: r }: { row: RowView }) {
     <div>
       <b>{r.inci}</b>
       {r.common !== r.inci && <span>, {r.common}</span>}
-      <div>{r.is.join(', ')}</div>
+      <div>
+        {r.is.map((c, i) => (
+          <span key={c.words}>
+            {i > 0 && ', '}
+            {c.words} <span className="second">({c.source})</span>
+          </span>
+        ))}
+      </div>
       <div className="second">{facts.filter((f) => f !== false && f !== '').join(' · ')}</div>
       {r.names.length > 0 && (
         <div className="second">{say('ingredients.also', { names: r.names.join(', ') })}</div>

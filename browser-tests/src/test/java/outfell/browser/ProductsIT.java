@@ -131,7 +131,7 @@ class ProductsIT extends InTheBrowser {
         page.navigate(server.address() + "/products/ingredients?say=Ebbwrack%20Essence");
         Locator saying = page.getByLabel("Say what a name is");
         saying.getByLabel("It is").click();
-        page.getByRole(AriaRole.OPTION, named("soothing")).click();
+        page.getByRole(AriaRole.OPTION, named("soothes")).click();
         saying.getByLabel("Why: what tells you so").fill("the maker's sheet");
         page.reload();
         assertThat(saying.getByLabel("Why: what tells you so")).hasValue("the maker's sheet");

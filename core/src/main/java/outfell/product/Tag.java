@@ -1,7 +1,5 @@
 package outfell.product;
 
-import java.util.Locale;
-
 /** What an ingredient does or is; the closed list of ingredients.csv. */
 public enum Tag {
     HUMECTANT,
@@ -86,21 +84,6 @@ public enum Tag {
 
     /** As a therapist says it. */
     public String words() {
-        String plain = name().toLowerCase(Locale.ROOT).replace('_', ' ');
-        return switch (this) {
-            case AHA, BHA, PHA -> name();
-            case PREGNANCY_AVOID -> "out in pregnancy";
-            case VITC_ACID -> "vitamin C acid";
-            case VITC_DERIVATIVE -> "vitamin C derivative";
-            case UV_MINERAL -> "mineral UV filter";
-            case UV_ORGANIC -> "organic UV filter";
-            case SURFACTANT_MILD -> "mild surfactant";
-            case SURFACTANT_STRONG -> "strong surfactant";
-            case PHOTOTOXIC -> "burns in light";
-            case FRAGRANCE_ALLERGEN -> "perfume allergen by law";
-            case ALLERGEN_ASTERACEAE -> "daisy family allergen";
-            case ALLERGEN_LATEX_CROSS -> "cross-reacts with latex";
-            default -> plain.startsWith("allergen ") ? plain.substring("allergen ".length()) + " allergen" : plain;
-        };
+        return Claims.of(this).words();
     }
 }

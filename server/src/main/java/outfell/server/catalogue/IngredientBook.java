@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.regex.Pattern;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import outfell.product.Claims;
 import outfell.product.Finding;
 import outfell.product.Ingredient;
 import outfell.product.Ingredients;
@@ -42,7 +43,7 @@ public class IngredientBook {
             String common,
             String us,
             List<String> names,
-            List<String> is,
+            List<ClaimView> is,
             double usualLow,
             double usualHigh,
             int irritancy,
@@ -54,6 +55,9 @@ public class IngredientBook {
             String comedogenic,
             String notes,
             String source) {}
+
+    /** What it is said to be, and whose claim that is. */
+    record ClaimView(String words, String source) {}
 
     record Found(int total, List<RowView> rows) {}
 
@@ -236,7 +240,10 @@ public class IngredientBook {
                         .filter(n -> !n.equals(i.inci()) && !n.equals(i.common()))
                         .filter(n -> !latin || LATIN.matcher(n).matches())
                         .toList(),
-                i.tags().stream().map(Tag::words).sorted().toList(),
+                i.tags().stream()
+                        .sorted()
+                        .map(t -> new ClaimView(t.words(), Claims.of(t).source()))
+                        .toList(),
                 i.usualLow(),
                 i.usualHigh(),
                 i.irritancy(),
