@@ -313,7 +313,7 @@ public final class Finder {
     /** The lower, the better: of each word where it stands, the first word counting most. */
     private static int rank(Indexed i, List<Asked> asked) {
         int rank = 0;
-        for (Asked a : asked) {
+        for (Asked a : asked.subList(0, Math.min(RANKED, asked.size()))) {
             rank = rank * (ELSEWHERE + 1) + rank(i, a);
         }
         return rank;
@@ -347,6 +347,8 @@ public final class Finder {
     }
 
     private static final int ELSEWHERE = 5;
+    /** Words that decide the order; more would not fit a number, and nobody types them. */
+    private static final int RANKED = 8;
     /** Letters from which one slip leaves a word recognisable; house rule. */
     private static final int SLIP_FROM = 4;
 

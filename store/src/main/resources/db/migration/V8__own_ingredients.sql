@@ -1,7 +1,7 @@
 -- What a practice says of ingredients, over the table that ships: each saying stays, the newest of a name counts.
 create table own_ingredient (
     id         uuid          not null constraint own_ingredient_pk primary key,
-    name_key   varchar(200)  not null,
+    name_key   varchar(800)  not null,
     nth        int           not null,
     printed    varchar(200)  not null,
     common     varchar(200)  not null,

@@ -179,19 +179,17 @@ public class IngredientBook {
     }
 
     private IngredientAnswer put(OwnIngredients.Row row, int version, boolean withdrawn) {
-        List<Product> before = products.all().stream()
-                .map(s -> catalogue.understand(s.facts()))
-                .toList();
+        List<Product.Facts> facts =
+                products.all().stream().map(ProductStore.Stored::facts).toList();
+        List<Product> before = facts.stream().map(catalogue::understand).toList();
         Boolean stored = transaction.execute(_ -> store.add(row, version, withdrawn, LocalDateTime.now(clock)));
         if (!Boolean.TRUE.equals(stored)) {
             throw new Clash("What the practice says of %s".formatted(row.name()), book());
         }
         catalogue.readAnew();
         List<ChangedLabel> changed = new ArrayList<>();
-        for (Product was : before) {
-            products.find(was.id())
-                    .map(catalogue::understand)
-                    .ifPresent(is -> compare(was, is).ifPresent(changed::add));
+        for (int i = 0; i < facts.size(); i++) {
+            compare(before.get(i), catalogue.understand(facts.get(i))).ifPresent(changed::add);
         }
         return new IngredientAnswer(
                 book(), changed.size(), changed.stream().limit(PRODUCTS_SHOWN).toList());

@@ -16,6 +16,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Repository;
 import outfell.product.OwnIngredients;
@@ -28,6 +30,8 @@ class OwnIngredientStore {
     /** @param withdrawn whether the saying was that the table holds again */
     record Said(OwnIngredients.Row row, int nth, boolean withdrawn, LocalDateTime at) {}
 
+    private static final Logger LOG = LoggerFactory.getLogger(OwnIngredientStore.class);
+
     private final DSLContext db;
 
     OwnIngredientStore(DSLContext db) {
@@ -39,7 +43,15 @@ class OwnIngredientStore {
         Map<String, Said> newest = new LinkedHashMap<>();
         db.selectFrom(OWN_INGREDIENT)
                 .orderBy(OWN_INGREDIENT.NAME_KEY, OWN_INGREDIENT.NTH)
-                .forEach(r -> newest.put(r.getNameKey(), said(r)));
+                .forEach(r -> {
+                    newest.remove(r.getNameKey());
+                    try {
+                        newest.put(r.getNameKey(), said(r));
+                    } catch (IllegalArgumentException noLonger) {
+                        // a later table may speak against it; one saying is not every label
+                        LOG.warn("What the practice says of {} cannot be: {}", r.getPrinted(), noLonger.getMessage());
+                    }
+                });
         return List.copyOf(newest.values());
     }
 

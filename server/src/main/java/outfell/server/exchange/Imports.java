@@ -116,7 +116,7 @@ public class Imports {
         final @Nullable UUID client;
         final String file;
         /** The file itself, so that it can be read anew; let go once it is taken or others came. */
-        byte[] bytes;
+        volatile byte[] bytes;
 
         List<Row> rows = List.of();
         volatile List<Table.Heading> headings = List.of();
@@ -209,6 +209,8 @@ public class Imports {
             }
             chosen.values().stream()
                     .limit(Math.max(0, chosen.size() - BYTES_HELD))
+                    // what still waits for its turn has not been read yet
+                    .filter(old -> !onItsWay(old.state))
                     .forEach(old -> old.bytes = new byte[0]);
         }
         worker.execute(() -> guarded(c, () -> read(c)));
@@ -235,10 +237,11 @@ public class Imports {
                 throw Problem.refused(
                         "not-ready", "This file cannot be read anew as it stands; choose it again. " + c.sentence);
             }
+            // first on disk, so that a failure leaves the file as it stood
+            headings.remember(meant, who);
             c.stop = false;
             c.is(State.READING, "The file is being read anew.");
         }
-        headings.remember(meant, who);
         worker.execute(() -> guarded(c, () -> read(c)));
         return view(c);
     }

@@ -194,7 +194,9 @@ class RowReader {
             return said.equalsIgnoreCase(currency.getCurrencyCode())
                     || Stream.of(Locale.ROOT, Locale.US, Locale.UK, Locale.GERMANY, Locale.FRANCE)
                             .anyMatch(l -> currency.getSymbol(l).equalsIgnoreCase(said))
-                    || Money.words(0, currency).contains(said);
+                    || (said.length() == 1
+                            && !Character.isLetter(said.charAt(0))
+                            && Money.words(0, currency).contains(said));
         }
 
         private record Sized(double size, String unit) {}
