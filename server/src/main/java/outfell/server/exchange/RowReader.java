@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import outfell.consultation.Money;
 import outfell.product.Kinds;
+import outfell.product.NetSize;
 import outfell.product.StepKind;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.catalogue.ProductStore;
@@ -34,6 +35,9 @@ class RowReader {
     private static final Pattern ID = Pattern.compile("[a-z0-9][a-z0-9-]{0,59}");
     private static final Set<String> YES = Set.of("yes", "true", "1", "x");
     private static final Set<String> NO = Set.of("no", "false", "0", "");
+    /** Units of a supplier's list that no form at the chair offers. */
+    private static final Set<String> LARGE = Set.of("l", "dl", "cl", "kg");
+
     private static final double CENTS = 100;
     /** A sign or a code before or behind a number. */
     private static final Pattern MONEY = Pattern.compile(
@@ -217,13 +221,11 @@ class RowReader {
             double size =
                     number("size", inCell.isEmpty() ? typed : both.group(1)).orElse(0.0);
             String unit = inCell.isEmpty() ? own.isEmpty() ? "ml" : own : inCell;
-            return switch (unit) {
-                case "l" -> new Sized(size * 1000, "ml");
-                case "dl" -> new Sized(size * 100, "ml");
-                case "cl" -> new Sized(size * 10, "ml");
-                case "kg" -> new Sized(size * 1000, "g");
-                default -> new Sized(size, unit);
-            };
+            if (LARGE.contains(unit)) {
+                NetSize net = NetSize.of(size, unit);
+                return new Sized(net.amount(), net.unit());
+            }
+            return new Sized(size, unit);
         }
 
         private static String unit(String typed) {
