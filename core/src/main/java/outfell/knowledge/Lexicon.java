@@ -2,6 +2,7 @@ package outfell.knowledge;
 
 import java.text.Normalizer;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -92,19 +93,27 @@ public final class Lexicon<T> {
         }
     }
 
-    /** Everything that a text means, surest first, then in the order of the entries; each meaning once. */
+    /**
+     * Everything that a text means, surest first, then in the order of the entries; each meaning once. A word that is written as a
+     * name begins is no slip for another name.
+     */
     public List<Hit<T>> of(String text) {
         List<String> words = words(text);
         Map<Integer, Hit<T>> hits = new TreeMap<>();
+        BitSet asWritten = new BitSet();
         for (int at = 0; at < words.size(); at++) {
             for (Listed listed : maybeAt(words.get(at))) {
-                if (listed.name().standsAt(words, at)) {
-                    keep(hits, listed, listed.name().certainty());
+                Name name = listed.name();
+                if (name.standsAt(words, at)) {
+                    keep(hits, listed, name.certainty());
+                    if (name.spelt()) {
+                        asWritten.set(at, at + name.words().size());
+                    }
                 }
             }
         }
         if (forgiving) {
-            names.forEach(listed -> listed.name().slipped(words).ifPresent(c -> keep(hits, listed, c)));
+            names.forEach(listed -> listed.name().slipped(words, asWritten).ifPresent(c -> keep(hits, listed, c)));
         }
         hits.keySet().removeIf(i -> but.get(i).stream().anyMatch(n -> n.standsIn(words)));
         return hits.values().stream()
@@ -204,16 +213,21 @@ public final class Lexicon<T> {
             return true;
         }
 
+        /** Whether what stands here is this name and hardly another's slip: each word begins as the name's, which is long enough to tell. */
+        boolean spelt() {
+            return words.stream().noneMatch(w -> w.ends() || w.letters().length() < ONE_SLIP);
+        }
+
         /** How sure a name is that stands in a text as it is written. */
         Certainty certainty() {
             return words.stream().anyMatch(Word::open) ? Certainty.LIKELY : Certainty.SURE;
         }
 
         /** How sure it is that it stands there with a slip of the pen; nothing when it does not. */
-        Optional<Certainty> slipped(List<String> text) {
+        Optional<Certainty> slipped(List<String> text, BitSet asWritten) {
             int least = IntStream.rangeClosed(0, text.size() - words.size())
                     .map(at -> IntStream.range(0, words.size())
-                            .map(i -> words.get(i).slips(text.get(at + i)))
+                            .map(i -> words.get(i).slips(text.get(at + i), asWritten.get(at + i)))
                             .sum())
                     .min()
                     .orElse(Word.FAR);
@@ -240,12 +254,12 @@ public final class Lexicon<T> {
                     : begins ? typed.startsWith(letters) : ends ? typed.endsWith(letters) : typed.equals(letters);
         }
 
-        /** Letters that would have to change; of a stem, in the beginning of what was typed. */
-        int slips(String typed) {
+        /** Letters that would have to change; of a stem, in the beginning of what was typed. What is another name as written has none. */
+        int slips(String typed, boolean asWritten) {
             if (is(typed)) {
                 return 0;
             }
-            if (ends) {
+            if (ends || asWritten) {
                 return FAR;
             }
             return begins

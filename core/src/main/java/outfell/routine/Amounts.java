@@ -352,9 +352,10 @@ public final class Amounts {
         if (!byType.isEmpty() && byType.size() != 3) {
             throw row.fault("by-type needs three factors: oily, normal, dry");
         }
+        StepKind kind = row.one("id", StepKind.class);
         return new Use(
-                row.one("id", StepKind.class),
-                row.number("grams", 0.01, 20),
+                kind,
+                kind == StepKind.SUNSCREEN ? sunscreenGrams(FACE_CM2) : row.number("grams", 0.01, 20),
                 row.text("measure"),
                 row.flag("with-neck"),
                 byType,

@@ -33,8 +33,7 @@ public final class Season {
     private static final Row RICHER = FILE.row("richer");
     private static final double DRYNESS = RICHER.number("from-dryness", 0, 100);
     private static final double SWINGING_DRYNESS = RICHER.number("swinging-from", 0, 100);
-    private static final int MOST_RICHER = RICHER.whole("most-grades", 0, 4);
-    private static final int MOST_RICHER_OILY = RICHER.whole("most-grades-oily", 0, 4);
+    private static final int MOST_RICHER_OILY = RICHER.whole("most-grades-oily", 0, 2);
     private static final Row SUN = FILE.row("sun");
     /** The least that a sunscreen has, all year. */
     public static final int USUAL_SPF = SUN.whole("usual-spf", 15, 50);
@@ -65,9 +64,9 @@ public final class Season {
         Lighter lighter = new Lighter(
                 row.one("id", HeatBand.class),
                 Map.of(
-                        Band.OILY, row.whole("oily", 0, 4),
-                        Band.NORMAL, row.whole("normal", 0, 4),
-                        Band.DRY, row.whole("dry", 0, 4)));
+                        Band.OILY, row.whole("oily", 0, (int) Math.ceil(Math.max(OILY, COMBINATION) - LEAST)),
+                        Band.NORMAL, row.whole("normal", 0, (int) Math.ceil(NORMAL - LEAST)),
+                        Band.DRY, row.whole("dry", 0, (int) Math.ceil(DRY - LEAST))));
         row.done();
         return lighter;
     }
@@ -105,10 +104,10 @@ public final class Season {
         }
         double base = base(band, combination);
         boolean strained = wearer.skin().barrier().state() == BarrierState.STRAINED;
+        int asked = (richer(air, wearer) ? 1 : 0) + (strained ? 1 : 0);
         // where the T-zone is oily, a seal on the dry places does the rest
-        int most = combination || band == Band.OILY ? MOST_RICHER_OILY : MOST_RICHER;
-        int up = Math.min(most, (richer(air, wearer) ? 1 : 0) + (strained ? 1 : 0));
-        int down = up > 0 && air.hot() ? 0 : lighter(air, wearer, band, combination);
+        int up = combination || band == Band.OILY ? Math.min(MOST_RICHER_OILY, asked) : asked;
+        int down = up > 0 && (strained || air.hot()) ? 0 : lighter(air, wearer, band, combination);
         double grade = Math.clamp(base + up - down, LEAST, MOST);
         return new Graded(
                 grade, (up > 0 ? RICHER : CREAM).because(moisturiserSentence(air, wearer, base, up, down, grade)));

@@ -56,6 +56,22 @@ class LexiconTest {
         assertThat(lexicon(false).of("warfarine")).isEmpty();
     }
 
+    /** Alitretinoin is over after a month; as a slip for acitretin it counted for three years. */
+    @Test
+    void what_is_written_as_a_name_is_no_slip_for_another() {
+        Lexicon<String> near = new Lexicon<>(
+                List.of(
+                        new Entry<>("a month", List.of("alitretinoin*"), List.of()),
+                        new Entry<>("three years", List.of("acitretin*"), List.of())),
+                true);
+        assertThat(near.of("Alitretinoin, stopped"))
+                .extracting(Lexicon.Hit::meaning)
+                .containsExactly("a month");
+        assertThat(near.of("acitretine")).extracting(Lexicon.Hit::meaning).containsExactly("three years");
+        // not written as any name: the nearest is thought of
+        assertThat(near.of("alitretin")).extracting(Lexicon.Hit::meaning).containsExactly("three years");
+    }
+
     @Test
     void short_words_bear_no_slip() {
         assertThat(meant("vitamin b")).isEmpty();

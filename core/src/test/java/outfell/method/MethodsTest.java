@@ -3,8 +3,13 @@ package outfell.method;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import outfell.knowledge.KnowledgeFile;
+import outfell.product.StepKind;
 
 class MethodsTest {
     private static final String CLASSIC = """
@@ -75,18 +80,79 @@ class MethodsTest {
         }
     }
 
+    /** What is changed in Classic; the last of the changes is the one that turns what can be followed into what cannot. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "toner-layers=0 essence=yes | An essence without a toner: the essence is a toner's last layer.",
+                "essence=yes toner-layers=0 | An essence without a toner: the essence is a toner's last layer.",
+                "toner-layers=1 acid-place=between_toners | An acid between two layers of toner needs two of them; there are 1.",
+                "toner-layers=0 acid-place=between_toners | An acid between two layers of toner needs two of them; there are 0.",
+                "waits=none eye-place=in_a_wait | Eyes inside a wait, but there are no waits.",
+                "eye-place=in_a_wait waits=none | Eyes inside a wait, but there are no waits.",
+                "waits=short sunscreen-and-cream=mixed_in_palm between-layers=dry waits=full | Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.",
+                "waits=full sunscreen-and-cream=mixed_in_palm between-layers=dry | Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.",
+                "waits=full between-layers=dry sunscreen-and-cream=mixed_in_palm | Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.",
+                "most-steps=3 second-cleanse=always | 3 steps do not hold its cleansing, its one active and a moisturiser: that is 4.",
+                "most-steps=3 second-cleanse=after_make_up_or_sunscreen | 3 steps do not hold its cleansing, its one active and a moisturiser: that is 4.",
+                "serums-evening=0 strong-actives=0 most-steps=3 second-cleanse=always serums-evening=1 | 3 steps do not hold its cleansing, its one active and a moisturiser: that is 4.",
+                "serums-evening=0 strong-actives=0 most-steps=3 second-cleanse=always strong-actives=1 | 3 steps do not hold its cleansing, its one active and a moisturiser: that is 4."
+            })
+    void what_speaks_against_itself_is_told_and_what_misses_it_by_one_answer_can_be_followed(
+            String answers, String told) {
+        Method method = followed();
+        String[] changes = answers.split(" ");
+        for (int i = 0; i < changes.length; i++) {
+            String[] change = changes[i].split("=");
+            method = Methods.answering(method, change[0], change[1]);
+            assertThat(method.settings()).containsEntry(change[0], change[1]);
+            if (i == changes.length - 1) {
+                assertThat(Methods.contradiction(method)).contains(told);
+                Method refused = method;
+                assertThatThrownBy(() -> Methods.of(
+                                refused.id(), refused.name(), refused.note(), refused.settings(), refused.because()))
+                        .isInstanceOf(IllegalArgumentException.class)
+                        .hasMessage(told);
+            } else {
+                assertThat(Methods.contradiction(method)).as(change[0]).isEmpty();
+            }
+        }
+    }
+
     @Test
-    void settings_that_speak_against_each_other_are_refused_with_a_sentence() {
-        assertThatThrownBy(() -> Methods.read(KnowledgeFile.yamlText("x.yaml", method(1, "no", "between_toners", 6))))
-                .hasMessageContaining("needs two of them; there are 1");
-        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", method(2, "no", "between_toners", 6)))
-                        .tonerLayers())
-                .isEqualTo(2);
-        assertThat(Methods.read(KnowledgeFile.yamlText("x.yaml", method(1, "no", "before_toner", 3)))
-                        .mostSteps())
-                .isEqualTo(3);
-        Method few = Methods.find("classic").orElseThrow();
-        assertThat(few.mostSteps()).isGreaterThan(3);
+    void a_method_is_read_from_its_answers_and_kept_with_all_of_them() {
+        Method classic = followed();
+        assertThat(Methods.of(classic.id(), classic.name(), classic.note(), classic.settings(), classic.because()))
+                .isEqualTo(classic);
+        assertThat(Methods.answering(classic, "essence", " YES ")).satisfies(m -> {
+            assertThat(m.essence()).isTrue();
+            assertThat(m.settings()).containsEntry("essence", "yes");
+            assertThat(m.name()).isEqualTo(classic.name());
+        });
+        Map<String, String> incomplete = new LinkedHashMap<>(classic.settings());
+        incomplete.remove("cloth");
+        assertThatThrownBy(
+                        () -> Methods.of(classic.id(), classic.name(), classic.note(), incomplete, classic.because()))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageEndingWith("\"\" is no answer; there are fresh, one_a_day.");
+        assertThatThrownBy(() -> new MethodId(" ")).hasMessageContaining("needs an id");
+        assertThat(new MethodId("mine")).hasToString("mine");
+    }
+
+    @Test
+    void each_question_names_the_kinds_of_step_that_its_answer_decides_about() {
+        assertThat(Schools.on(StepKind.EYE)).contains("eye-place").doesNotContain("oil-place", "cloth");
+        assertThat(Schools.on(StepKind.OIL)).contains("oil-place").doesNotContain("eye-place");
+        assertThat(Schools.questions())
+                .allSatisfy(q -> assertThat(q.schools()).as(q.id()).hasSizeGreaterThan(1))
+                .allSatisfy(q ->
+                        q.bearsOn().forEach(kind -> assertThat(Schools.on(kind)).contains(q.id())));
+    }
+
+    /** One that can be followed, with room for every change. */
+    private static Method followed() {
+        return Methods.read(KnowledgeFile.yamlText("x.yaml", method(2, "no", "before_toner", 9)));
     }
 
     private static String method(Object layers, Object essence) {

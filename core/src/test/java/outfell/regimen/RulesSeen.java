@@ -77,14 +77,15 @@ public final class RulesSeen {
         all.put("balance", RulesSeen::balance);
         GoodsSeen.into(all);
         BoundsSeen.into(all);
+        CornersSeen.into(all);
         return all;
     }
 
-    private static String n(double x) {
+    static String n(double x) {
         return x == Math.rint(x) ? "%.0f".formatted(x) : String.format(Locale.ROOT, "%.4g", x);
     }
 
-    private static MonthlyAir out(double celsius, double humidity, double wind, double uv) {
+    static MonthlyAir out(double celsius, double humidity, double wind, double uv) {
         return new MonthlyAir(celsius, humidity, wind, uv);
     }
 
@@ -249,7 +250,7 @@ public final class RulesSeen {
                 java.util.OptionalDouble.empty());
     }
 
-    private static String told(Consultation c, SkinVerdict skin, SafetyVerdict safety, MonthlyAir out) {
+    static String told(Consultation c, SkinVerdict skin, SafetyVerdict safety, MonthlyAir out) {
         Site site = new Site(new SiteId("grid"), "Grid", "", java.util.Collections.nCopies(12, out));
         Asked asked = c.parts().site(site).together().ask(skin, safety);
         return "night %s, day %s, cream by day %s, seal %s, oil %s, SPF %d, halved %s, new retinoid %s, new acid %s%n"

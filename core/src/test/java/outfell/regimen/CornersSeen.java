@@ -1,0 +1,294 @@
+package outfell.regimen;
+
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import outfell.aims.Slot;
+import outfell.balance.Balance;
+import outfell.balance.Points;
+import outfell.balance.Target;
+import outfell.conflict.Conflicts;
+import outfell.consultation.Consultation;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Taste;
+import outfell.knowledge.Because;
+import outfell.method.Methods;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
+import outfell.product.Products;
+import outfell.product.StepKind;
+import outfell.routine.Layout;
+import outfell.routine.Part;
+import outfell.routine.Step;
+import outfell.safety.Answers;
+import outfell.safety.SafetyScreen;
+import outfell.safety.SafetyVerdict;
+import outfell.skin.Band;
+import outfell.skin.Faces;
+import outfell.skin.ProbeReading.Quantity;
+import outfell.skin.Sign;
+import outfell.skin.SkinReader;
+import outfell.skin.SkinReading;
+import outfell.skin.SkinVerdict;
+import outfell.skin.TypeVerdict;
+import outfell.skin.Zone;
+
+/** Faces, airs, shelves and sums that hardly anybody has, where figures turn that the wide grids of {@link RulesSeen} never meet. */
+final class CornersSeen {
+    private CornersSeen() {}
+
+    static void into(Map<String, Supplier<String>> all) {
+        all.put("corner-skin", CornersSeen::skin);
+        all.put("corner-season", CornersSeen::season);
+        all.put("corner-aims", CornersSeen::aims);
+        all.put("corner-amounts", CornersSeen::amounts);
+        all.put("corner-balance", () -> GoodsSeen.turns(balance()));
+        all.put("corner-meetings", CornersSeen::meetings);
+    }
+
+    /** Shine by itself on each side of the face, a reading by itself, and from how many zones eye and probe are sure. */
+    private static String skin() {
+        StringBuilder text = new StringBuilder();
+        for (int grade = 0; grade <= 4; grade++) {
+            // tight, so that a matt face is no comfortable one
+            Faces shining = Faces.face().with(Sign.TIGHTNESS, 1, 1, 1, 1, 1).with(Sign.FLAKING, 0, 0, 0, 0, 0);
+            text.append("shine %d: %s%n"
+                    .formatted(grade, type(shining.with(Sign.SHINE, grade, grade, grade, grade, grade))));
+        }
+        for (int sebum = 0; sebum <= 350; sebum += 10) {
+            text.append("sebum %d: %s%n"
+                    .formatted(sebum, type(Faces.face().measured(Quantity.SEBUM, sebum, sebum, sebum, sebum, sebum))));
+        }
+        for (int zones = 0; zones <= 5; zones++) {
+            Faces face = Faces.face().calm().with(Sign.SHINE, 2, 2, 2, 2, 2).person(30, false, false);
+            double[] sebum = new double[zones];
+            double[] hydration = new double[zones];
+            Arrays.fill(sebum, 120);
+            Arrays.fill(hydration, 50);
+            face.measured(Quantity.SEBUM, sebum).measured(Quantity.HYDRATION, hydration);
+            SkinVerdict v = face.verdict();
+            text.append("%d zones measured: %s, water %s%n"
+                    .formatted(zones, type(face), v.water().confidence()));
+        }
+        return text.toString();
+    }
+
+    private static String type(Faces face) {
+        return face.verdict().type() instanceof TypeVerdict.Told told
+                ? "T %s, U %s, %s".formatted(told.oilT(), told.oilU(), told.confidence())
+                : face.verdict().type().getClass().getSimpleName();
+    }
+
+    private static Map<String, Faces> rare() {
+        Map<String, Faces> all = new LinkedHashMap<>();
+        all.put(
+                "oily and strained",
+                Faces.face()
+                        .with(Sign.SHINE, 3, 3, 3, 3, 3)
+                        .with(Sign.TIGHTNESS, 2, 1, 1, 2, 2)
+                        .with(Sign.FLAKING, 1, 1, 1, 2, 2)
+                        .with(Sign.REDNESS, 2, 2, 2, 3, 3)
+                        .with(Sign.STING, 1, 1, 1, 1, 1)
+                        .history(2, 3));
+        all.put(
+                "oily, marks fourth",
+                Faces.face()
+                        .calm()
+                        .with(Sign.SHINE, 4, 4, 4, 4, 4)
+                        .with(Sign.SPOTS, 4, 4, 4, 4, 4)
+                        .with(Sign.LINES, 3, -1, 1, 3, 3)
+                        .with(Sign.PIGMENT, 2, 1, 1, 2, 2));
+        return all;
+    }
+
+    private static String season() {
+        StringBuilder text = new StringBuilder();
+        rare().forEach((name, face) -> {
+            SkinReading reading = face.reading();
+            Consultation c = RulesSeen.consultation(reading, "classic", Month.MARCH);
+            SkinVerdict skin = SkinReader.read(reading, Set.of(), c.house().bands());
+            SafetyVerdict safety = SafetyScreen.screen(c.answers(), reading, skin, List.of());
+            text.append("%s: %s, barrier %s, %s%n"
+                    .formatted(
+                            name,
+                            skin.type().bandT(),
+                            skin.barrier().state(),
+                            skin.concerns().stream()
+                                    .map(r -> r.concern().name())
+                                    .collect(Collectors.joining(" "))));
+            for (double celsius = -16; celsius <= 38; celsius += 9) {
+                text.append("%s, %s C: %s"
+                        .formatted(name, celsius, RulesSeen.told(c, skin, safety, RulesSeen.out(celsius, 40, 4, 2))));
+            }
+        });
+        return text.toString();
+    }
+
+    /** Chapped lips by their grade, and who is too young to cleanse twice for a bare face. */
+    private static String aims() {
+        StringBuilder text = new StringBuilder();
+        for (int grade = 1; grade <= 4; grade++) {
+            Faces face = Faces.face()
+                    .calm()
+                    .with(Sign.SHINE, 4, 4, 4, 4, 4)
+                    .with(Sign.SPOTS, 4, 4, 4, 4, 4)
+                    .with(Sign.LINES, 2, -1, 0, 2, 2)
+                    .with(Sign.PIGMENT, 4, 4, 4, 4, 4);
+            face.at(Zone.LIPS, Sign.CHAPPING, grade);
+            text.append("lips %d: %d come first%n"
+                    .formatted(
+                            grade,
+                            draft(Consultations.of(face)).posed().problem().firsts()));
+        }
+        for (int age = 12; age <= 20; age++) {
+            Faces face = Faces.face().calm().with(Sign.SHINE, 4, 4, 4, 4, 4).with(Sign.SPOTS, 3, 3, 3, 3, 3);
+            Answers old = Consultations.NOTHING;
+            Answers aged = new Answers(
+                    old.today(),
+                    old.given(),
+                    OptionalInt.of(age),
+                    old.medicines(),
+                    old.otherAllergies(),
+                    old.settled());
+            for (int makeUp = 0; makeUp <= 1; makeUp++) {
+                Consultation c = Consultations.of(face)
+                        .parts()
+                        .answers(aged)
+                        .life(new Life(
+                                8,
+                                15,
+                                6,
+                                2,
+                                makeUp,
+                                false,
+                                0,
+                                Set.of(),
+                                Taste.ANY,
+                                Taste.ANY,
+                                Taste.ANY,
+                                OptionalDouble.empty()))
+                        .together();
+                text.append("%d years, made up on %d days: %s%n"
+                        .formatted(
+                                age,
+                                makeUp,
+                                draft(c).posed().slots().stream()
+                                        .filter(s -> s.part() == Part.EVENING)
+                                        .map(Slot::kind)
+                                        .distinct()
+                                        .sorted()
+                                        .toList()));
+            }
+        }
+        return text.toString();
+    }
+
+    private static Draft draft(Consultation c) {
+        SkinVerdict skin = SkinReader.read(c.reading(), Set.of(), c.house().bands());
+        SafetyVerdict safety = SafetyScreen.screen(c.answers(), c.reading(), skin, List.of());
+        return new Draft(c, skin, safety, c.ask(skin, safety));
+    }
+
+    /** Two things that come off, one after the other: what the first leaves for the second. */
+    private static String amounts() {
+        StringBuilder text = new StringBuilder();
+        List<StepKind> off =
+                List.of(StepKind.values()).stream().filter(StepKind::comesOff).toList();
+        for (StepKind one : off) {
+            for (StepKind two : off) {
+                if (one.compareTo(two) < 0) {
+                    List<Product> both = List.of(made(one), made(two));
+                    Layout layout = new Layout(
+                            Methods.find("classic").orElseThrow(),
+                            Band.NORMAL,
+                            Set.of(),
+                            Map.of(),
+                            _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false),
+                            Layout.ByHand.NOTHING,
+                            false);
+                    text.append("%s and %s: %s%n"
+                            .formatted(
+                                    one,
+                                    two,
+                                    layout.lay(Part.EVENING, both, 20).steps().stream()
+                                            .map(CornersSeen::left)
+                                            .toList()));
+                }
+            }
+        }
+        return text.toString();
+    }
+
+    private static String left(Step step) {
+        return "%s leaves %s".formatted(step.product(), RulesSeen.n(step.left()));
+    }
+
+    private static Product made(StepKind kind) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId(kind.name().toLowerCase(Locale.ROOT)),
+                "Plain name",
+                "Nobody",
+                30,
+                "ml",
+                10,
+                "Aqua, Glycerin",
+                Optional.of(kind),
+                OptionalDouble.empty(),
+                false));
+    }
+
+    /** One layer more and more of it beside what is enough of the rest: where it lies, and what would bring it in. */
+    private static String balance() {
+        StringBuilder text = new StringBuilder();
+        Target.Range range = new Target.Range(100, 200);
+        Target target = new Target(range, range, range, Because.house("As it is."));
+        for (boolean dosed : new boolean[] {false, true}) {
+            for (int points = 2; points <= 400; points += 2) {
+                List<Balance.Layer> layers = new ArrayList<>();
+                layers.add(layer("Plain lotion", new Points(150, 0, 150), true));
+                layers.add(layer("Plain cream", new Points(0, points, 0), dosed));
+                Balance.Gauge gauge = Balance.gauge(layers, target, 50, "by night");
+                text.append("%s, cream %d: %s, %s, mends %s%n"
+                        .formatted(
+                                dosed,
+                                points,
+                                gauge.lines().stream().map(Balance.Line::lies).toList(),
+                                gauge.change().map(b -> b.sentence()).orElse("as it is"),
+                                gauge.mends()));
+            }
+        }
+        return text.toString();
+    }
+
+    private static Balance.Layer layer(String name, Points points, boolean dosed) {
+        return new Balance.Layer(new ProductId(name), name, points, 1, false, dosed, true);
+    }
+
+    /** From how much on an ingredient is much. */
+    private static String meetings() {
+        StringBuilder text = new StringBuilder();
+        Product gel = Products.of(StepKind.MOISTURISER, OptionalDouble.of(3), 0.3, List.of("Carbomer"));
+        for (double percent = 1; percent <= 9; percent += 0.5) {
+            Product under = Products.bare(StepKind.SERUM, percent, "Dimethicone");
+            text.append("dimethicone %s %%: %s%n"
+                    .formatted(
+                            percent,
+                            Conflicts.SHIPPED.meetings().stream()
+                                    .filter(r -> r.between(under, gel))
+                                    .map(r -> r.id())
+                                    .toList()));
+        }
+        return text.toString();
+    }
+}
