@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import outfell.knowledge.RuleId;
@@ -41,17 +43,56 @@ class ConflictsTest {
 
     @Test
     void only_what_may_not_stand_together_on_any_skin_parts_two_products() {
-        assertThat(Conflicts.SHIPPED.parting()).isNotEmpty().allSatisfy(r -> {
+        assertThat(Conflicts.following(Set.of()).parting()).isNotEmpty().allSatisfy(r -> {
             assertThat(r.b()).isPresent();
             assertThat(r.skin()).isEmpty();
             assertThat(r.where()).isIn(Meetings.Where.PLAN, Meetings.Where.ROUTINE, Meetings.Where.NIGHT);
             assertThat(r.meeting()).isIn(Meeting.NEVER, Meeting.AM_PM);
         });
-        List<String> parting =
-                Conflicts.SHIPPED.parting().stream().map(r -> r.id().value()).toList();
+        List<String> parting = Conflicts.following(Set.of()).parting().stream()
+                .map(r -> r.id().value())
+                .toList();
         assertThat(parting)
                 .contains("two-retinoids", "vitamin-c-copper", "peroxide-hydroquinone")
                 .doesNotContain("copper-retinoid", "oil-under-water", "aha-by-day", "strong-wash-retinoid");
+    }
+
+    @Test
+    void a_row_is_followed_as_the_other_school_has_it_and_back_again() {
+        for (Conflicts.Debated row : Conflicts.debated()) {
+            Conflicts other = Conflicts.SHIPPED.with(row.id(), true);
+            assertThat(other)
+                    .as(row.name())
+                    .isEqualTo(Conflicts.following(Set.of(row.id())))
+                    .hasSameHashCodeAs(Conflicts.following(Set.of(row.id())))
+                    .isNotEqualTo(Conflicts.SHIPPED);
+            assertThat(other.hashCode()).isNotEqualTo(Conflicts.SHIPPED.hashCode());
+            assertThat(other.with(row.id(), false)).isEqualTo(Conflicts.SHIPPED);
+            Stream.concat(
+                            other.interactions().all().stream()
+                                    .filter(i -> i.id().equals(row.id()))
+                                    .map(i -> List.of(i.meeting(), i.otherMeeting(), i.otherSchool())),
+                            other.meetings().stream()
+                                    .filter(r -> r.id().equals(row.id()))
+                                    .map(r -> List.of(r.meeting(), r.otherMeeting(), r.otherSchool())))
+                    .forEach(said -> assertThat(said)
+                            .isEqualTo(List.of(
+                                    row.other(),
+                                    Optional.of(row.shipped()),
+                                    row.because().sentence())));
+        }
+        assertThat(Conflicts.SHIPPED).isNotEqualTo(null);
+    }
+
+    @Test
+    void two_actives_are_to_one_another_what_they_are_the_other_way_round() {
+        Interactions table = new Interactions(Set.of());
+        assertThat(table.all()).hasSizeGreaterThan(20).allSatisfy(i -> {
+            assertThat(table.between(i.a(), i.b())).contains(i);
+            assertThat(table.between(i.b(), i.a())).contains(i);
+            assertThat(table.of(i.a())).contains(i);
+            assertThat(i.meeting().words()).isNotBlank();
+        });
     }
 
     @Test
