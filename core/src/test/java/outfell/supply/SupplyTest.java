@@ -3,17 +3,27 @@ package outfell.supply;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import outfell.knowledge.Because;
+import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
+import outfell.routine.Layout;
+import outfell.routine.Part;
+import outfell.routine.Step;
+import outfell.skin.Band;
 
 class SupplyTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
@@ -102,6 +112,64 @@ class SupplyTest {
     })
     void the_shorter_of_kind_and_active_counts(StepKind kind, String label, int months) {
         assertThat(Supply.monthsOpen(product(kind, 30, 10, label))).isEqualTo(months);
+    }
+
+    @Test
+    void the_reason_reckons_with_the_packs_own_figures() {
+        Product cream = product(StepKind.MOISTURISER, 50, 12, "Aqua, Glycerin");
+        assertThat(said(cream, new Supply.Pack(Optional.of(TODAY), 100)))
+                .isEqualTo("50 g, less 8 % that never comes out, at 1.50 g a day.");
+        assertThat(said(cream, new Supply.Pack(Optional.of(TODAY), 40)))
+                .isEqualTo("50 g, 40 % left, less 8 % that never comes out, at 1.50 g a day.");
+        assertThat(said(product(StepKind.LIP, 4.5, 12, "Petrolatum"), new Supply.Pack(Optional.of(TODAY), 100)))
+                .startsWith("4.5 g, less 8 %");
+    }
+
+    @Test
+    void what_keeps_shortest_of_two_actives_sets_the_end() {
+        Product both = product(StepKind.SERUM, 30, 36, "Aqua, Ascorbic Acid (15 %), Retinol (0.3 %)");
+        assertThat(Supply.monthsOpen(both)).isEqualTo(3);
+        Product turned = product(StepKind.SERUM, 30, 36, "Aqua, Retinol (0.3 %), Ascorbic Acid (15 %)");
+        assertThat(one(new Supply.Used(turned, 0.9, Optional.empty())).because().sentence())
+                .startsWith("L-ascorbic acid is spent in about three months");
+        // as long as any such pack keeps: the pack is the reason, not the active
+        Product eye = product(StepKind.EYE, 30, 36, "Aqua, Retinol (0.1 %)");
+        assertThat(one(new Supply.Used(eye, 0.2, Optional.empty())).because().sentence())
+                .startsWith("Such a pack keeps about 6 months once opened.");
+    }
+
+    @Test
+    void what_costs_the_same_saves_nothing() {
+        Supply.Used cream = new Supply.Used(product(StepKind.MOISTURISER, 46, 10, "Aqua"), 7, Optional.empty());
+        assertThat(Supply.saves(cream, cream.product())).isEmpty();
+    }
+
+    @Test
+    void a_week_counts_each_step_on_its_nights_and_a_thing_twice_once() {
+        Product serum = product(StepKind.SERUM, 30, 10, "Aqua, Glycerin");
+        List<DayOfWeek> three = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
+        Layout layout = new Layout(
+                Methods.find("classic").orElseThrow(),
+                Band.NORMAL,
+                Set.of(),
+                Map.of(serum.id(), new Layout.OnNights(three, Because.house("As it was wished."))),
+                _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false),
+                Layout.ByHand.NOTHING,
+                false);
+        List<Step> steps = Stream.of(Part.MORNING, Part.EVENING)
+                .flatMap(part -> layout.lay(part, List.of(serum), 20).steps().stream())
+                .toList();
+        double expected = steps.stream()
+                .mapToDouble(s -> s.amount().grams() * s.nights().size())
+                .sum();
+        assertThat(expected).isPositive();
+        assertThat(Supply.gramsAWeek(steps))
+                .containsOnlyKeys(serum.id())
+                .hasEntrySatisfying(serum.id(), g -> assertThat(g).isCloseTo(expected, within(1e-9)));
+    }
+
+    private static String said(Product p, Supply.Pack pack) {
+        return one(new Supply.Used(p, 10.5, Optional.of(pack))).because().sentence();
     }
 
     private static Supply.Line one(Supply.Used used) {
