@@ -274,8 +274,13 @@ export const useFindings = (visit: string, version: number) =>
   })
 
 /** What another month, or the method in place of another, changes in the plan; each with what did it. */
-export const useChanges = (visit: string, version: number, month: Month, instead?: string) =>
+export const useChanges = (
+  visit: string,
+  version: number,
+  { month, instead, enabled }: { month: Month; instead?: string | undefined; enabled: boolean },
+) =>
   useQuery({
+    enabled,
     queryKey: keys.changes(visit, version, month, instead),
     queryFn: ({ signal }) =>
       ask(

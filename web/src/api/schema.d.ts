@@ -1557,6 +1557,7 @@ export interface components {
             limit?: components["schemas"]["Because"];
             /** @enum {string} */
             part: "MORNING" | "EVENING";
+            products: string[];
             to: string;
             /** @enum {string} */
             what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "MOVED";

@@ -5,6 +5,7 @@ import { capital, monthName } from '../shared/format'
 import type { VisitContext } from '../visit/VisitShell'
 import { BalanceGauges } from './BalanceGauges'
 import { ByHand } from './ByHand'
+import { useChangesDrawer, type Compared } from './Changes'
 import { Drawers, type Drawer } from './Drawers'
 import { Ladders } from './Ladders'
 import { useOwnDrawer } from './OwnRules'
@@ -20,23 +21,27 @@ const FATES: Record<Regimen['shelf'][number]['fate'], string> = {
   STOP: say('regimen.stop'),
 }
 
-interface Props {
+/** What lies under the strips: drawers that tell their verdict; the one of what changes stands open. */
+export function Below({
+  context,
+  regimen,
+  compared,
+}: {
   context: VisitContext
   regimen: Regimen
-  answer: PlanAnswer
-}
-
-/** What lies under the strips: what must be looked at stands open, all else is a drawer that tells its verdict. */
-export function Below({ context, regimen, answer }: Props) {
+  compared: Compared | null
+}) {
+  const changes = useChangesDrawer(context, compared)
   const meets = useMeets(context, regimen)
   const bottles = useBottles(context, regimen)
   const own = useOwnDrawer(context)
   return (
     <>
-      <ByHand context={context} regimen={regimen} />
-      <LookAtThis context={context} regimen={regimen} answer={answer} />
       <Drawers
+        key={JSON.stringify(compared)}
+        pulled={compared && 'changes'}
         drawers={[
+          ...changes,
           ...meets,
           concerns(regimen),
           ...balance(regimen),
@@ -48,12 +53,22 @@ export function Below({ context, regimen, answer }: Props) {
           ...own,
         ]}
       />
+      <ByHand context={context} regimen={regimen} />
       <Ladders context={context} />
     </>
   )
 }
 
-function LookAtThis({ context, regimen, answer }: Props) {
+/** What must be looked at before the strips are. */
+export function LookAtThis({
+  context,
+  regimen,
+  answer,
+}: {
+  context: VisitContext
+  regimen: Regimen
+  answer: PlanAnswer
+}) {
   const cautions = answer.verdict.safety.cautions.filter((c) => c.forTherapist !== '')
   const waiting = regimen.patches.filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
   if (regimen.notices.length === 0 && cautions.length === 0 && waiting.length === 0) return null

@@ -94,6 +94,7 @@ test('held against the computed plan it says what differs and what it costs', ()
         what: 'MOVED',
         from: 'Rich cream',
         to: 'Rich cream',
+        products: ['rich'],
         cause: 'HAND',
         because: [because('Rich cream is changed by hand in the evening: stings otherwise.')],
       },

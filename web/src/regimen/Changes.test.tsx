@@ -18,6 +18,7 @@ const change = (over: Partial<Schemas['Change']>): Schemas['Change'] => ({
   what: 'TAKEN_OUT',
   from: 'Niacinamide serum 5 %',
   to: '',
+  products: [],
   cause: 'AIR',
   because: [because('UV 6 asks for SPF 50.')],
   ...over,

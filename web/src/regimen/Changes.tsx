@@ -5,6 +5,7 @@ import { monthName, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
+import type { Drawer } from './Drawers'
 import { say } from '../words/say'
 
 type Change = Schemas['Change']
@@ -93,72 +94,110 @@ function Reasons({ because }: { because: Because[] }) {
   )
 }
 
-/** What the air of another month changes in the plan. */
-export function MonthChanges({
+/** What the plan on the board is held against, and how to stop. */
+export type Compared =
+  { month: Month; setShown: (month: Month) => void } | { instead: string; fold: () => void }
+
+/** The drawer of what another month, or another method, changes; none where the plan is held against nothing. */
+export function useChangesDrawer(context: VisitContext, compared: Compared | null): Drawer[] {
+  const methods = useMethods().data?.methods ?? []
+  const name = (id: string) => methods.find((m) => m.id === id)?.name ?? id
+  const { method, month, version } = context.work.draft.document
+  const changes = useChanges(context.visit.id, version, {
+    month: compared && 'month' in compared ? compared.month : month,
+    instead: compared && 'instead' in compared ? compared.instead : undefined,
+    enabled: compared !== null,
+  })
+  if (!compared) return []
+  const n = changes.data?.length
+  const line = changes.isError
+    ? changes.error.message
+    : n === undefined
+      ? say('regimen.drawerWaits')
+      : n === 0
+        ? say('changes.lineNone')
+        : n === 1
+          ? say('changes.lineOne')
+          : say('changes.lineMany', { n })
+  const title = 'month' in compared ? monthName(compared.month) : name(method)
+  const heading =
+    'month' in compared
+      ? say('regimen.whatChanges', { shown: monthName(compared.month) })
+      : say('changes.inPlaceOf', { method: name(method), other: name(compared.instead) })
+  return [
+    {
+      id: 'changes',
+      name: say('changes.drawer', { what: title }),
+      line,
+      inside: (
+        <section className="changes" aria-label={say('regimen.whatChanges', { shown: title })}>
+          <div className="changes-head">
+            <h2>{heading}</h2>
+            {n !== undefined && <span>{told(n)}</span>}
+            <div className="row">
+              {'month' in compared ? (
+                <BackOrStay context={context} {...compared} />
+              ) : (
+                <BackOrFold
+                  back={say('regimen.backTo2', { instead: name(compared.instead) })}
+                  context={context}
+                  {...compared}
+                />
+              )}
+            </div>
+          </div>
+          <Found changes={changes} />
+        </section>
+      ),
+    },
+  ]
+}
+
+function BackOrStay({
   context,
-  shown,
+  month,
   setShown,
 }: {
   context: VisitContext
-  shown: Month
+  month: Month
   setShown: (month: Month) => void
 }) {
   const own = context.work.draft.document.month
-  const changes = useChanges(context.visit.id, context.work.draft.document.version, shown)
-  const n = changes.data?.length
   return (
-    <section className="changes" aria-label={say('regimen.whatChanges', { shown: monthName(shown) })}>
-      <div className="changes-head">
-        <h2>{say('regimen.whatChanges', { shown: monthName(shown) })}</h2>
-        {n !== undefined && <span>{told(n)}</span>}
-        <div className="row">
-          <Button onClick={() => setShown(own)}>{say('regimen.backTo', { own: monthName(own) })}</Button>
-          {!context.earlier && (
-            <Button onClick={() => context.work.change((d) => ({ ...d, month: shown }))}>
-              {say('regimen.planTheVisitFor', { shown: monthName(shown) })}
-            </Button>
-          )}
-        </div>
-      </div>
-      <Found changes={changes} />
-    </section>
+    <>
+      <Button onClick={() => setShown(own)}>{say('regimen.backTo', { own: monthName(own) })}</Button>
+      {!context.earlier && (
+        <Button onClick={() => context.work.change((d) => ({ ...d, month }))}>
+          {say('regimen.planTheVisitFor', { shown: monthName(month) })}
+        </Button>
+      )}
+    </>
   )
 }
 
-/** What the method changes in the plan of another, and which of its answers did it. */
-export function MethodChanges({
+function BackOrFold({
+  back,
   context,
   instead,
   fold,
 }: {
+  back: string
   context: VisitContext
   instead: string
   fold: () => void
 }) {
-  const methods = useMethods().data?.methods ?? []
-  const name = (id: string) => methods.find((m) => m.id === id)?.name ?? id
-  const { method, month, version } = context.work.draft.document
-  const changes = useChanges(context.visit.id, version, month, instead)
-  const n = changes.data?.length
   return (
-    <section className="changes" aria-label={say('regimen.whatChanges2', { method: name(method) })}>
-      <div className="changes-head">
-        <h2>{say('changes.inPlaceOf', { method: name(method), other: name(instead) })}</h2>
-        {n !== undefined && <span>{told(n)}</span>}
-        <div className="row">
-          <Button
-            onClick={() => {
-              fold()
-              context.work.change((d) => ({ ...d, method: instead }))
-            }}
-          >
-            {say('regimen.backTo2', { instead: name(instead) })}
-          </Button>
-          <Button onClick={fold}>{say('regimen.foldThis')}</Button>
-        </div>
-      </div>
-      <Found changes={changes} />
-    </section>
+    <>
+      <Button
+        onClick={() => {
+          fold()
+          context.work.change((d) => ({ ...d, method: instead }))
+        }}
+      >
+        {back}
+      </Button>
+      <Button onClick={fold}>{say('regimen.foldThis')}</Button>
+    </>
   )
 }
 

@@ -26,3 +26,10 @@ test('one opens at a time, and closes by the same tap', async () => {
   await userEvent.click(screen.getByRole('button', { name: /Air/ }))
   expect(screen.queryByText('Rooms are dry')).toBeNull()
 })
+
+test('one may stand open at first, and gives way to another', async () => {
+  render(<Drawers drawers={drawers} pulled="air" />)
+  expect(screen.getByText('Rooms are dry')).toBeVisible()
+  await userEvent.click(screen.getByRole('button', { name: /Meets/ }))
+  expect(screen.queryByText('Rooms are dry')).toBeNull()
+})

@@ -11,9 +11,13 @@ export interface Drawer {
   inside: ReactNode
 }
 
-/** What lies under the strips, closed: each front tells its verdict, and one opens at a time. */
-export function Drawers({ drawers }: { drawers: Drawer[] }) {
-  const [open, setOpen] = useState<string | null>(null)
+/**
+ * What lies under the strips, closed: each front tells its verdict, and one opens at a time.
+ *
+ * @param pulled the one that stands open at first
+ */
+export function Drawers({ drawers, pulled = null }: { drawers: Drawer[]; pulled?: string | null }) {
+  const [open, setOpen] = useState<string | null>(pulled)
   const box = useId()
   const shown = drawers.find((d) => d.id === open)
   return (

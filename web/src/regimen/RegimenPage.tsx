@@ -25,13 +25,14 @@ import { Timeline } from '../strip/Timeline'
 import { Referrals } from '../visit/Referrals'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
-import { MethodChanges, MonthChanges } from './Changes'
+import type { Compared } from './Changes'
 import { StepDetail } from './StepDetail'
-import { Below } from './Below'
+import { Below, LookAtThis } from './Below'
 import { MethodTable } from './MethodTable'
 import { MoveReason } from './MoveReason'
 import { putIn, release, takeOut } from './byHandEdits'
 import { useMove } from './useMove'
+import { TwoMonths } from './TwoMonths'
 import { usePlan, withheld } from './usePlan'
 import { say } from '../words/say'
 import './regimen.css'
@@ -242,13 +243,19 @@ function Answer({
   fold: () => void
 }) {
   const own = context.work.draft.document.month
+  const [full, setFull] = useState<Month | null>(null)
   if (!answer.regimen) return <ReferFirst answer={answer} />
+  const compared: Compared | null =
+    shown !== own ? { month: shown, setShown } : instead !== undefined && fresh ? { instead, fold } : null
   return (
     <div aria-busy={!fresh}>
-      {shown !== own && <MonthChanges context={context} shown={shown} setShown={setShown} />}
-      {instead !== undefined && fresh && <MethodChanges context={context} instead={instead} fold={fold} />}
-      <Board context={context} regimen={answer.regimen} />
-      <Below context={context} regimen={answer.regimen} answer={answer} />
+      <LookAtThis context={context} regimen={answer.regimen} answer={answer} />
+      {shown !== own && full !== shown ? (
+        <TwoMonths context={context} shown={shown} regimen={answer.regimen} full={() => setFull(shown)} />
+      ) : (
+        <Board context={context} regimen={answer.regimen} />
+      )}
+      <Below context={context} regimen={answer.regimen} compared={compared} />
     </div>
   )
 }

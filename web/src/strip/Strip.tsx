@@ -16,6 +16,7 @@ export function Strip({
   unit,
   open,
   folded,
+  changed,
   toggle,
   move,
   weather,
@@ -27,8 +28,10 @@ export function Strip({
   open: string | null
   /** drawn as a thin core without labels */
   folded?: boolean
-  /** opens or closes a step */
-  toggle: (product: string) => void
+  /** products of steps that another plan has otherwise, marked where the strip is thin */
+  changed?: ReadonlySet<string>
+  /** opens or closes a step; a thin core has nothing to open */
+  toggle?: (product: string) => void
   move?: Move
   /** what stands at the outer end: the UV index by day, the moon by night */
   weather: { uv: number } | 'night'
@@ -62,7 +65,12 @@ export function Strip({
       <MoveArea steps={routine.steps} move={move}>
         {placed.map((b) =>
           folded ? (
-            <BlockNumber key={b.step.product} block={b} top={-2} />
+            <BlockNumber
+              key={b.step.product}
+              block={b}
+              top={-2}
+              marked={changed?.has(b.step.product) ?? false}
+            />
           ) : (
             <Fragment key={b.step.product}>
               {b.crowded && <BlockNumber block={b} top={top - 18} />}
@@ -70,7 +78,7 @@ export function Strip({
                 block={b}
                 rows={rows}
                 open={b.step.product === open}
-                toggle={() => toggle(b.step.product)}
+                toggle={() => toggle?.(b.step.product)}
               />
             </Fragment>
           ),
@@ -82,10 +90,10 @@ export function Strip({
 
 const percent = (x: number) => `${(x / WIDTH) * 100}%`
 
-function BlockNumber({ block, top }: { block: Block; top: number }) {
+function BlockNumber({ block, top, marked = false }: { block: Block; top: number; marked?: boolean }) {
   return (
     <span
-      className="strip-number"
+      className={marked ? 'strip-number marked' : 'strip-number'}
       style={{ left: percent(block.x + block.width / 2), top }}
       aria-hidden="true"
     >

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import outfell.causes.Cause;
 import outfell.knowledge.Because;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Part;
 
@@ -12,6 +13,7 @@ import outfell.routine.Part;
  *
  * @param from what stood; empty when put in
  * @param to what stands; empty when taken out
+ * @param products what it is about, as it stood and as it stands
  * @param cause of what kind the fact is that did it, or the limit that it made too tight
  * @param because the fact: taken back, it takes the difference back; several where only all of them together do
  * @param limit the client's own limit that stands in the way since then: let out, it takes the difference back, too
@@ -22,6 +24,7 @@ public record Change(
         What what,
         String from,
         String to,
+        List<ProductId> products,
         Cause cause,
         List<Because> because,
         Optional<Because> limit) {
@@ -36,6 +39,7 @@ public record Change(
     }
 
     public Change {
+        products = List.copyOf(products);
         because = List.copyOf(because);
     }
 }

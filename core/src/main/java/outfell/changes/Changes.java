@@ -74,6 +74,7 @@ public final class Changes {
                 effect.what(),
                 effect.from(),
                 effect.to(),
+                effect.products(),
                 cause(traced),
                 traced.because().stream().map(Fact::because).toList(),
                 traced.limit().map(l -> Because.house(words(l, effect.what(), to))));

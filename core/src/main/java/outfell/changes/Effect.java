@@ -16,9 +16,17 @@ import outfell.routine.Step;
 /**
  * One difference between two plans.
  *
+ * @param products what it is about, as it stood and as it stands
  * @param undone whether a plan is without it
  */
-record Effect(Part part, StepKind kind, What what, String from, String to, Predicate<Regimen> undone) {
+record Effect(
+        Part part,
+        StepKind kind,
+        What what,
+        String from,
+        String to,
+        List<ProductId> products,
+        Predicate<Regimen> undone) {
     /** What an amount may be off by and still be the same, as a share. */
     private static final double SAME = 0.02;
 
@@ -53,6 +61,7 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                     What.REPLACED,
                     out.name(),
                     in.name(),
+                    List.of(out.product(), in.product()),
                     r -> find(r, part, out.product()).isPresent()
                             && find(r, part, in.product()).isEmpty()));
         }
@@ -63,6 +72,7 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                     What.TAKEN_OUT,
                     out.name(),
                     "",
+                    List.of(out.product()),
                     r -> find(r, part, out.product()).isPresent()));
         }
         for (Step in : after) {
@@ -72,6 +82,7 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                     What.PUT_IN,
                     "",
                     in.name(),
+                    List.of(in.product()),
                     r -> find(r, part, in.product()).isEmpty()));
         }
     }
@@ -85,6 +96,7 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                     What.OTHER_NIGHTS,
                     "%s, %d a week".formatted(was.name(), was.nights().size()),
                     "%s, %d a week".formatted(is.name(), is.nights().size()),
+                    List.of(is.product()),
                     r -> find(r, part, was.product())
                             .filter(s -> s.nights().size() == was.nights().size())
                             .isPresent()));
@@ -96,6 +108,7 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                     What.OTHER_AMOUNT,
                     "%s, %s".formatted(was.name(), was.amount().words()),
                     "%s, %s".formatted(is.name(), is.amount().words()),
+                    List.of(is.product()),
                     r -> find(r, part, was.product()).filter(s -> same(s, was)).isPresent()));
         }
     }
@@ -124,6 +137,7 @@ record Effect(Part part, StepKind kind, What what, String from, String to, Predi
                         What.MOVED,
                         step.name(),
                         step.name(),
+                        List.of(product),
                         r -> standsAs(r, part, product, before)));
             }
         }

@@ -3,13 +3,11 @@ package outfell.changes;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import outfell.causes.Cause;
 import outfell.consultation.Life.Matter;
 import outfell.method.Methods;
 import outfell.regimen.Outcome;
@@ -17,8 +15,8 @@ import outfell.regimen.Regimen;
 
 /** Plans again with some facts taken back; each such plan is made once. */
 final class Trials {
-    /** Pairs are all tried up to so many facts. */
-    private static final int PAIRS_UP_TO = 9;
+    /** Plans that the fewest facts of one effect are worth. */
+    private static final int WORTH = 150;
 
     private final Case now;
     private final List<Fact> facts;
@@ -72,8 +70,8 @@ final class Trials {
     }
 
     /**
-     * The fewest facts whose taking back takes the effect back: the first single one, the first pair; of more, a set of which
-     * none can be left out.
+     * The fewest facts whose taking back takes the effect back: the first single one, or the fewest that do it together; past so
+     * many plans a set of which none can be left out.
      *
      * @return none where not even all of them do
      */
@@ -86,61 +84,30 @@ final class Trials {
                 return List.of(facts.get(f));
             }
         }
-        for (int f = 0; n <= PAIRS_UP_TO && f < n; f++) {
-            for (int g = f + 1; g < n; g++) {
-                BitSet two = new BitSet(n);
-                two.set(f);
-                two.set(g);
-                if (undoes(effect, two)) {
-                    return List.of(facts.get(f), facts.get(g));
-                }
-            }
-        }
-        return several(effect);
+        return groups().stream()
+                .filter(group -> undoes(effect, group))
+                .findFirst()
+                .map(group -> Fewest.of(group, taken -> undoes(effect, taken), WORTH).stream()
+                        .mapToObj(facts::get)
+                        .toList())
+                .orElse(List.of());
     }
 
-    /** All facts of one kind, or all, with every one left out that is not needed: the lightest first. */
-    private List<Fact> several(Effect effect) {
-        for (BitSet group : groups()) {
-            if (undoes(effect, group)) {
-                BitSet needed = (BitSet) group.clone();
-                while (leaveOut(effect, needed)) {
-                    // what one leaves free may free another
-                }
-                return needed.stream().mapToObj(facts::get).toList();
-            }
-        }
-        return List.of();
-    }
-
-    /** @return whether any could be left out */
-    private boolean leaveOut(Effect effect, BitSet needed) {
-        boolean left = false;
-        for (int f = needed.length() - 1; f >= 0; f--) {
-            if (needed.get(f)) {
-                needed.clear(f);
-                boolean without = undoes(effect, needed);
-                needed.set(f, !without);
-                left |= without;
-            }
-        }
-        return left;
-    }
-
+    /** All facts; where they do not undo an effect, what could not be named beside them, and each kind by itself. */
     private List<BitSet> groups() {
         List<BitSet> all = new ArrayList<>();
-        Set<Cause> causes = new LinkedHashSet<>();
-        facts.stream().filter(f -> !f.isRest()).forEach(f -> causes.add(f.cause()));
-        for (Cause cause : causes) {
-            BitSet group = new BitSet();
-            IntStream.range(0, facts.size())
-                    .filter(f -> facts.get(f).cause() == cause && !facts.get(f).isRest())
-                    .forEach(group::set);
-            all.add(group);
-        }
-        BitSet every = new BitSet();
-        every.set(0, facts.size());
-        all.add(every);
+        all.add(of(f -> !f.isRest()));
+        all.add(of(_ -> true));
+        facts.stream()
+                .map(Fact::cause)
+                .distinct()
+                .forEach(cause -> all.add(of(f -> f.cause() == cause && !f.isRest())));
         return all;
+    }
+
+    private BitSet of(Predicate<Fact> which) {
+        BitSet group = new BitSet();
+        IntStream.range(0, facts.size()).filter(f -> which.test(facts.get(f))).forEach(group::set);
+        return group;
     }
 }

@@ -24,7 +24,8 @@ public record Composition(double humectant, double emollient, double occlusive, 
     private record Taken(double under, double fraction) {
         static Taken read(Row row) {
             row.because(row.text("id"));
-            return new Taken(row.number("under", 0, 101), row.number("fraction", 0, 1));
+            double under = row.has("under") ? row.number("under", 0, 100) : Double.POSITIVE_INFINITY;
+            return new Taken(under, row.number("fraction", 0, 1));
         }
     }
 

@@ -66,15 +66,17 @@ final class KindReader {
                 .toList();
         boolean close = order.size() > 1
                 && sums.getOrDefault(order.get(0), 0) - sums.getOrDefault(order.get(1), 0) <= Kinds.weighs(Sign.CLOSE);
-        return order.stream().map(k -> told(k, close && k == order.getFirst())).toList();
+        return order.stream()
+                .map(k -> told(k, close && k == order.getFirst(), sums.getOrDefault(k, 0)))
+                .toList();
     }
 
-    private KindRead told(StepKind kind, boolean close) {
+    private KindRead told(StepKind kind, boolean close, int weight) {
         Evident first = signs.stream()
                 .filter(s -> s.kind() == kind)
                 .max(Comparator.comparingInt(Evident::weight))
                 .orElseThrow();
-        return new KindRead(kind, close ? "guess" : first.sure(), Because.house(first.sentence()));
+        return new KindRead(kind, close ? "guess" : first.sure(), weight, Because.house(first.sentence()));
     }
 
     private void sign(StepKind kind, Sign sign, String sure, String sentence) {
@@ -190,7 +192,9 @@ final class KindReader {
                     seals ? StepKind.SEAL : StepKind.OIL,
                     Sign.MAKE_UP,
                     "guess",
-                    seals ? "No water, and more than two fifths seal." : "No water, mostly softening oils.");
+                    seals
+                            ? "No water, and more than %.0f %% of it seals.".formatted(100 * ProductReader.SEALS)
+                            : "No water, mostly softening oils.");
             return;
         }
         boolean thin = c.emollient() + c.occlusive() < ProductReader.HARDLY_OIL;

@@ -24,8 +24,6 @@ final class NameClaims {
     private static final List<Tag> STRONG = FILE.several("against-list", Tag.class);
     /** What else it is believed in when there is no list. */
     private static final List<Tag> UNREAD = FILE.several("unread", Tag.class);
-    /** Words of the longest name looked for. */
-    private static final int LONGEST = FILE.whole("longest", 1, 10);
 
     private NameClaims() {}
 
@@ -60,7 +58,7 @@ final class NameClaims {
         String[] words = Lexicon.words(name).toArray(String[]::new);
         boolean[] used = new boolean[words.length];
         List<Claim> found = new ArrayList<>();
-        for (int length = Math.min(LONGEST, words.length); length > 0; length--) {
+        for (int length = words.length; length > 0; length--) {
             for (int from = 0; from + length <= words.length; from++) {
                 String part = String.join(" ", Arrays.copyOfRange(words, from, from + length));
                 Optional<Ingredient> ingredient = anyUsed(used, from, length)

@@ -16,7 +16,7 @@ import outfell.knowledge.Because;
  * @param size in the unit; 0 when not known
  * @param unit "ml" or "g"
  * @param price in the practice's currency; 0 when not known
- * @param kindElse what kind it may be instead, by the signs that weigh next most
+ * @param kindsRead what kinds its pack may be of, the likeliest first, whatever has been said by hand
  * @param texture 1 water-thin to 8 ointment; a liquid plant oil is 6.5
  * @param waterFree whether it holds no water phase
  * @param tags kinds of what is certain to be in it or stands in its name
@@ -36,7 +36,7 @@ public record Product(
         String unit,
         double price,
         StepKind kind,
-        Optional<KindRead> kindElse,
+        List<KindRead> kindsRead,
         double texture,
         boolean waterFree,
         Composition composition,
@@ -52,6 +52,11 @@ public record Product(
         boolean madeAtHome,
         List<Harms.Harm> allHarms) {
     private static final Pattern TWO_PART = Pattern.compile("(?i)\\b(two|2)[- ]part\\b");
+
+    /** What kind it may be instead, by the signs that weigh most. */
+    public Optional<KindRead> kindElse() {
+        return kindsRead.stream().filter(k -> k.kind() != kind).findFirst();
+    }
 
     /** Whether an ingredient of that INCI name is certain to be in it. */
     public boolean holds(String inci) {

@@ -35,7 +35,8 @@ public final class ProductReader {
     private record ByFat(double below, double grade) {
         static ByFat read(Row row) {
             row.because(row.text("id"));
-            return new ByFat(row.number("below", 0, 2), row.number("grade", 1, 8));
+            double below = row.has("below") ? row.number("below", 0, 1) : Double.POSITIVE_INFINITY;
+            return new ByFat(below, row.number("grade", 1, 8));
         }
     }
 
@@ -61,7 +62,7 @@ public final class ProductReader {
         List<ActiveIn> actives = actives(facts, held);
         List<KindRead> kinds = KindReader.read(new KindReader.Pack(facts, certain, actives, listed, waterFree, spf));
         KindRead kind = facts.kind()
-                .map(k -> new KindRead(k, "sure", byHand(facts, Correction.About.KIND)))
+                .map(k -> new KindRead(k, "sure", 0, byHand(facts, Correction.About.KIND)))
                 .orElse(kinds.getFirst());
         Composition composition = waterFree
                 ? listed
@@ -87,7 +88,7 @@ public final class ProductReader {
                 facts.unit(),
                 facts.price(),
                 kind.kind(),
-                kinds.stream().filter(k -> k.kind() != kind.kind()).findFirst(),
+                kinds,
                 texture.value(),
                 waterFree,
                 composition,

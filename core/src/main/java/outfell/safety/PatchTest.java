@@ -16,16 +16,7 @@ import outfell.product.Tag;
  */
 public record PatchTest(Kind kind, Site site, LocalDateTime started, List<Reading> readings) {
     private static final Row FILE = KnowledgeFile.yaml("patch.yaml");
-    private static final List<KindOfTest> KINDS = Row.unique(
-            FILE.rows("kinds"),
-            r -> new KindOfTest(
-                    r.one("id", Kind.class),
-                    r.text("label"),
-                    r.text("how"),
-                    r.numbers("hours").stream().map(Double::intValue).toList(),
-                    r.whole("enough", 1, 1000),
-                    r.because(r.text("label"))),
-            KindOfTest::kind);
+    private static final List<KindOfTest> KINDS = Row.unique(FILE.rows("kinds"), PatchTest::kind, KindOfTest::kind);
     private static final List<SiteOfTest> SITES = Row.unique(
             FILE.rows("sites"),
             r -> new SiteOfTest(r.one("id", Site.class), r.text("label"), r.text("amount")),
@@ -94,6 +85,20 @@ public record PatchTest(Kind kind, Site site, LocalDateTime started, List<Readin
 
     /** @param due when the next reading is due, while it is open */
     public record Verdict(Standing standing, Optional<LocalDateTime> due, Because because) {}
+
+    private static KindOfTest kind(Row r) {
+        List<Integer> hours = r.numbers("hours").stream().map(Double::intValue).toList();
+        if (hours.isEmpty()) {
+            throw r.fault("a test is read at some hour");
+        }
+        return new KindOfTest(
+                r.one("id", Kind.class),
+                r.text("label"),
+                r.text("how"),
+                hours,
+                r.has("enough") ? r.whole("enough", 1, 1000) : hours.getLast(),
+                r.because(r.text("label")));
+    }
 
     public PatchTest {
         readings = readings.stream()

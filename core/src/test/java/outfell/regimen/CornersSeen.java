@@ -23,11 +23,14 @@ import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
 import outfell.method.Methods;
+import outfell.product.Ingredient;
+import outfell.product.Ingredients;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.Products;
 import outfell.product.StepKind;
+import outfell.product.Tag;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Step;
@@ -55,6 +58,8 @@ final class CornersSeen {
         all.put("corner-amounts", CornersSeen::amounts);
         all.put("corner-balance", () -> GoodsSeen.turns(balance()));
         all.put("corner-meetings", CornersSeen::meetings);
+        all.put("corner-kinds", CornersSeen::kinds);
+        all.put("corner-shares", () -> GoodsSeen.turns(shares()));
     }
 
     /** Shine by itself on each side of the face, a reading by itself, and from how many zones eye and probe are sure. */
@@ -290,5 +295,93 @@ final class CornersSeen {
                                     .toList()));
         }
         return text.toString();
+    }
+
+    /** What the signs of a kind weigh together, on packs whose signs speak for several. */
+    private static String kinds() {
+        StringBuilder text = new StringBuilder();
+        Map<String, List<String>> packs = new LinkedHashMap<>();
+        packs.put("Plain thing", List.of("Aqua, Glycerin"));
+        packs.put("Lip cream SPF 30", List.of("Petrolatum, Titanium Dioxide 10 %"));
+        packs.put("Day cream SPF 30", List.of("Aqua, Titanium Dioxide 10 %, Glycerin", "Aqua, Glycerin"));
+        packs.put("Wash cream", List.of("Aqua, Glycerin", "Aqua, Kaolin 20 %, Glycerin"));
+        packs.put("Eye serum", List.of("Aqua, Retinol 0.1 %, Glycerin", "Aqua, Glycerin"));
+        packs.put("Serum", List.of("Aqua, Retinol 0.3 %, Glycerin", "Aqua, Lactic Acid 5 %, Glycerin"));
+        packs.put(
+                "Milk", List.of("Aqua, Sodium Laureth Sulfate, Glycerin", "Aqua, Glycerin, Panthenol, Coco-Glucoside"));
+        packs.put(
+                "Cream",
+                List.of("Aqua, Coco-Glucoside, Glycerin", "Aqua, Glycerin, Squalane, Lactic Acid, Sodium Lactate"));
+        packs.put(
+                "Toner",
+                List.of("Aqua, Glycerin, Polysorbate 20", "Aqua, Glycerin, Panthenol, Betaine, Coco-Glucoside"));
+        packs.put(
+                "Thing",
+                List.of(
+                        "Aqua, Glycerin, Coco-Glucoside",
+                        "Aqua, Glycerin, Panthenol, Coco-Glucoside",
+                        "Aqua, Kaolin 20 %",
+                        "Aqua, Polysorbate 20, Glycerin",
+                        "Aqua, Sodium Laureth Sulfate, Salicylic Acid 2 %, Kaolin 5 %"));
+        packs.forEach((name, labels) -> labels.forEach(label -> text.append("%s of %s: %s%n"
+                .formatted(
+                        name,
+                        label,
+                        named(name, label).kindsRead().stream()
+                                .map(k -> "%s %s %d".formatted(k.kind(), k.sure(), k.weight()))
+                                .toList()))));
+        return text.toString();
+    }
+
+    /** Of things that no name tells: what they are and how rich by what they hold; and how much of what is strong is believed. */
+    private static String shares() {
+        StringBuilder text = new StringBuilder();
+        for (double percent = 0.5; percent < 80; percent += percent < 6 ? 0.25 : 1) {
+            Product watery = unnamed("Aqua, Squalane %s %%, Glycerin".formatted(percent));
+            text.append("%s in water: %s, %s%n".formatted(percent, watery.kind(), watery.texture()));
+            Product oily = unnamed("Petrolatum %s %%, Squalane %s %%".formatted(percent, 100 - percent));
+            text.append("%s sealing, no water: %s, %s%n".formatted(percent, oily.kind(), oily.texture()));
+        }
+        for (Ingredient i : Ingredients.all()) {
+            if (i.usualHigh() > 1 && i.usualHigh() < 6 && (i.irritancy() >= 3 || i.is(Tag.RETINOID))) {
+                text.append("%s, second, is %s%n"
+                        .formatted(
+                                i.inci(),
+                                lines("Aqua, %s, Glycerin".formatted(i.inci())).get(1)));
+            }
+        }
+        for (double percent = 20; percent <= 50; percent += 0.5) {
+            text.append("beside %s %% of another the first is: %s%n"
+                    .formatted(
+                            percent,
+                            unnamed("Squalane, Glycerin %s %%".formatted(percent))
+                                    .composition()
+                                    .emollient()));
+        }
+        return text.toString();
+    }
+
+    private static List<String> lines(String label) {
+        return unnamed(label).label().lines().stream()
+                .map(l -> l.low() + " to " + l.high())
+                .toList();
+    }
+
+    private static Product unnamed(String label) {
+        return named("Plain thing", label);
+    }
+
+    private static Product named(String name, String label) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId("made"),
+                name,
+                "Nobody",
+                30,
+                "ml",
+                10,
+                label,
+                Optional.empty(),
+                OptionalDouble.empty(),
+                false));
     }
 }

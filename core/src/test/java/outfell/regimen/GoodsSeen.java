@@ -167,9 +167,8 @@ final class GoodsSeen {
     }
 
     private static String minded(Product p) {
-        return p.findings().stream()
-                .filter(f -> f.about().equals("mind"))
-                .map(f -> f.found().replace(": ", " ") + (p.harms().contains(f.because()) ? " refused" : ""))
+        return p.allHarms().stream()
+                .map(h -> h.harm().replace(": ", " ") + (h.refused() ? " refused" : ""))
                 .collect(Collectors.joining(", "));
     }
 
