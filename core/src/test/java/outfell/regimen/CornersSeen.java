@@ -350,11 +350,11 @@ final class CornersSeen {
                                 lines("Aqua, %s, Glycerin".formatted(i.inci())).get(1)));
             }
         }
-        for (double percent = 20; percent <= 50; percent += 0.5) {
-            text.append("beside %s %% of another the first is: %s%n"
+        for (double least = 35; least <= 50; least += 0.5) {
+            text.append("between 60 and %s %%: %s%n"
                     .formatted(
-                            percent,
-                            unnamed("Squalane, Glycerin %s %%".formatted(percent))
+                            least,
+                            unnamed("Glycerin 60 %%, Squalane, Urea %s %%".formatted(least))
                                     .composition()
                                     .emollient()));
         }
