@@ -54,10 +54,18 @@ export function useOwnDrawer({ visit, work }: VisitContext): Drawer[] {
 }
 
 /** On a step: which rule of the practice's own made it stand as it does. */
-export function OwnRuleDid({ context, part, name }: { context: VisitContext; part: Part; name: string }) {
+export function OwnRuleDid({
+  context,
+  part,
+  product,
+}: {
+  context: VisitContext
+  part: Part
+  product: string
+}) {
   const did = useByOwnRules(context.visit.id, context.work.draft.document.version)
   return did.data
-    ?.filter((c) => c.part === part && (c.to === name || c.from === name))
+    ?.filter((c) => c.part === part && c.products.includes(product))
     .map((c) => (
       <li key={c.what + c.from}>
         <b>{say('regimen.ownDid')}</b> {becomes(c)}{' '}

@@ -85,7 +85,7 @@ export function StepDetail({
               <b>{say('regimen.movedByHand')}</b> {step.hand.movedBecause}
             </li>
           )}
-          <OwnRuleDid context={context} part={part} name={step.name} />
+          <OwnRuleDid context={context} part={part} product={step.product} />
           {step.heed.map((h) => (
             <li key={h.sentence} className="heed">
               <b>{say('regimen.readFirst')}</b> <Why because={h} />
