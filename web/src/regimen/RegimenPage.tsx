@@ -251,7 +251,14 @@ function Answer({
     <div aria-busy={!fresh}>
       <LookAtThis context={context} regimen={answer.regimen} answer={answer} />
       {shown !== own && full !== shown ? (
-        <TwoMonths context={context} shown={shown} regimen={answer.regimen} full={() => setFull(shown)} />
+        <>
+          <div className="wide-only">
+            <TwoMonths context={context} shown={shown} regimen={answer.regimen} full={() => setFull(shown)} />
+          </div>
+          <div className="narrow-only">
+            <Board context={context} regimen={answer.regimen} />
+          </div>
+        </>
       ) : (
         <Board context={context} regimen={answer.regimen} />
       )}
