@@ -2850,6 +2850,7 @@ export interface components {
         SchoolQuestion: {
             bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
             id: string;
+            otherwise: string;
             question: string;
             schools: components["schemas"]["School"][];
         };

@@ -13,6 +13,8 @@ import outfell.knowledge.Because;
  * @param strongActives most strong actives in one week, each on its own nights
  * @param masks whether clay, enzyme or scrub nights belong to it
  * @param mostSteps most steps in one routine
+ * @param places of its routines, first to last
+ * @param lipPlace when lips are done
  * @param settings the answers by id of the question, as method-questions.yaml has them
  * @param because why a therapist would choose it
  */
@@ -35,6 +37,7 @@ public record Method(
         RetinoidPlace retinoidPlace,
         EyePlace eyePlace,
         OilPlace oilPlace,
+        LipPlace lipPlace,
         BetweenLayers betweenLayers,
         Waits waits,
         boolean vitaminCApartFromNiacinamide,
@@ -42,6 +45,7 @@ public record Method(
         Cloth cloth,
         Hold hold,
         int mostSteps,
+        Places places,
         Map<String, String> settings,
         Because because) {
     public Method {
@@ -67,11 +71,12 @@ public record Method(
         WATER_FIRST
     }
 
-    /** Acids before the toner, straight on clean skin; after it; or between two layers of it. */
+    /** Acids before the toner, straight on clean skin; after it; between two layers of it; or over the light layers. */
     public enum AcidPlace {
         BEFORE_TONER,
         AFTER_TONER,
-        BETWEEN_TONERS
+        BETWEEN_TONERS,
+        AFTER_WATER
     }
 
     /** A retinoid that nobody prescribed: under the cream, or between two thin coats of it. */
@@ -86,10 +91,20 @@ public record Method(
         AFTER_SERUMS,
         AFTER_MOISTURISER,
         /** After the serums in the list; done while one of them settles. */
+        IN_A_WAIT,
+        BY_TEXTURE
+    }
+
+    public enum LipPlace {
+        LAST,
+        FIRST,
+        /** Done while something settles. */
         IN_A_WAIT
     }
 
     public enum OilPlace {
+        AFTER_TONER,
+        DROP_IN_SERUM,
         BEFORE_CREAM,
         DROP_IN_CREAM,
         AFTER_CREAM

@@ -34,7 +34,7 @@ public final class Methods {
     /** @throws outfell.knowledge.KnowledgeFault when a setting is missing, unknown or speaks against another */
     static Method read(Row row) {
         Map<String, String> settings = new LinkedHashMap<>();
-        Schools.questions().forEach(q -> settings.put(q.id(), row.text(q.id())));
+        Schools.questions().forEach(q -> settings.put(q.id(), row.text(q.id(), q.otherwise())));
         MethodId id = new MethodId(row.text("id"));
         String name = row.text("name");
         String note = row.text("note");
@@ -92,6 +92,7 @@ public final class Methods {
                 one(all, "retinoid-place", Method.RetinoidPlace.class),
                 one(all, "eye-place", Method.EyePlace.class),
                 one(all, "oil-place", Method.OilPlace.class),
+                one(all, "lip-place", Method.LipPlace.class),
                 one(all, "between-layers", Method.BetweenLayers.class),
                 one(all, "waits", Method.Waits.class),
                 yes(all, "vitamin-c-apart-from-niacinamide"),
@@ -99,6 +100,7 @@ public final class Methods {
                 one(all, "cloth", Method.Cloth.class),
                 one(all, "hold", Method.Hold.class),
                 whole(all, "most-steps"),
+                Places.of(all),
                 all,
                 because);
     }
@@ -130,6 +132,9 @@ public final class Methods {
         }
         if (method.eyePlace() == Method.EyePlace.IN_A_WAIT && method.waits() == Method.Waits.NONE) {
             return Optional.of("Eyes inside a wait, but there are no waits.");
+        }
+        if (method.lipPlace() == Method.LipPlace.IN_A_WAIT && method.waits() == Method.Waits.NONE) {
+            return Optional.of("Lips inside a wait, but there are no waits.");
         }
         if (method.sunscreenAndCream() == Method.SunscreenAndCream.MIXED_IN_PALM
                 && method.betweenLayers() == Method.BetweenLayers.DRY

@@ -28,16 +28,18 @@ public final class Schools {
     /**
      * A question on which practitioners differ.
      *
+     * @param otherwise the answer of a method that was made before the question was asked; empty where every method has one
      * @param bearsOn kinds of step that the answer decides about
      */
-    public record SchoolQuestion(String id, String question, List<School> schools, List<StepKind> bearsOn) {
+    public record SchoolQuestion(
+            String id, String question, List<School> schools, String otherwise, List<StepKind> bearsOn) {
         /**
          * The answer as it is kept.
          *
          * @throws IllegalArgumentException when it is missing or no school's
          */
         String checked(@Nullable String value) {
-            String given = value == null ? "" : value.strip().toLowerCase(Locale.ROOT);
+            String given = value == null ? otherwise : value.strip().toLowerCase(Locale.ROOT);
             if (schools.stream().noneMatch(s -> s.value().equals(given))) {
                 throw new IllegalArgumentException("%s \"%s\" is no answer; there are %s."
                         .formatted(
@@ -98,10 +100,15 @@ public final class Schools {
                 throw row.fault("\"%s\" is not a value of its own and its words".formatted(school));
             }
         }
+        String otherwise = row.text("otherwise", "");
+        if (!otherwise.isEmpty() && !schools.containsKey(otherwise)) {
+            throw row.fault("\"%s\" is no answer".formatted(otherwise));
+        }
         return new SchoolQuestion(
                 row.text("id"),
                 row.text("question"),
                 List.copyOf(schools.values()),
+                otherwise,
                 row.several("bears-on", StepKind.class));
     }
 }

@@ -308,6 +308,9 @@ public final class Layout {
         if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_CREAM) {
             return "into the cream in the palm, press on together";
         }
+        if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_SERUM) {
+            return "into the serum in the palm, press on together";
+        }
         return p.kind() == StepKind.TONER && layers(method, p) > 1 ? technique + around(sorted) : technique;
     }
 

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -72,7 +74,7 @@ class MethodsTest {
                 .extracting(Method::name)
                 .containsExactly("Essentials", "Classic", "Layered", "Re-tone", "Barrier-first");
         for (Method method : Methods.all()) {
-            assertThat(Schools.of(method)).as(method.name()).hasSize(22).allSatisfy(a -> {
+            assertThat(Schools.of(method)).as(method.name()).hasSize(26).allSatisfy(a -> {
                 assertThat(a.answer()).isNotBlank();
                 assertThat(a.others()).isNotEmpty().doesNotContain(a.answer());
             });
@@ -91,6 +93,8 @@ class MethodsTest {
                 "toner-layers=0 acid-place=between_toners | An acid between two layers of toner needs two of them; there are 0.",
                 "waits=none eye-place=in_a_wait | Eyes inside a wait, but there are no waits.",
                 "eye-place=in_a_wait waits=none | Eyes inside a wait, but there are no waits.",
+                "waits=none lip-place=in_a_wait | Lips inside a wait, but there are no waits.",
+                "lip-place=in_a_wait waits=none | Lips inside a wait, but there are no waits.",
                 "waits=short sunscreen-and-cream=mixed_in_palm between-layers=dry waits=full | Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.",
                 "waits=full sunscreen-and-cream=mixed_in_palm between-layers=dry | Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.",
                 "waits=full between-layers=dry sunscreen-and-cream=mixed_in_palm | Full waits on dry skin before the sunscreen, but the sunscreen is mixed into the cream: nothing is left to wait for.",
@@ -138,6 +142,47 @@ class MethodsTest {
                 .hasMessageEndingWith("\"\" is no answer; there are fresh, one_a_day.");
         assertThatThrownBy(() -> new MethodId(" ")).hasMessageContaining("needs an id");
         assertThat(new MethodId("mine")).hasToString("mine");
+    }
+
+    /** What two answers have alike in the order they tell apart by technique, amount or clock. */
+    private static final Set<Set<String>> ALIKE = Set.of(
+            Set.of("after_toner", "between_toners"),
+            Set.of("before_cream", "drop_in_cream"),
+            Set.of("after_serums", "in_a_wait"));
+
+    @Test
+    void each_answer_about_a_place_gives_an_order_of_its_own() {
+        for (String question : Places.questions()) {
+            List<String> answers = Schools.questions().stream()
+                    .filter(q -> q.id().equals(question))
+                    .flatMap(q -> q.schools().stream())
+                    .map(Schools.School::value)
+                    .toList();
+            assertThat(answers).as(question).hasSizeGreaterThan(1);
+            for (String one : answers) {
+                for (String other : answers) {
+                    List<Place> order = Methods.answering(followed(), question, one)
+                            .places()
+                            .order();
+                    assertThat(order).doesNotHaveDuplicates().endsWith(Place.SUNSCREEN);
+                    boolean alike = one.equals(other) || ALIKE.contains(Set.of(one, other));
+                    assertThat(order.equals(Methods.answering(followed(), question, other)
+                                    .places()
+                                    .order()))
+                            .as("%s: %s and %s", question, one, other)
+                            .isEqualTo(alike);
+                }
+            }
+        }
+    }
+
+    @Test
+    void a_method_made_before_a_question_was_asked_is_read_with_what_it_did() {
+        Method classic = followed();
+        Map<String, String> early = new LinkedHashMap<>(classic.settings());
+        early.keySet().removeAll(List.of("essence-place", "layering", "prescription-place", "lip-place"));
+        assertThat(Methods.of(classic.id(), classic.name(), classic.note(), early, classic.because()))
+                .isEqualTo(classic);
     }
 
     @Test

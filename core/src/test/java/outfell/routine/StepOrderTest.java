@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -59,6 +60,125 @@ class StepOrderTest {
                 .containsExactly("lactic-serum-5", "toner-water", "serum-humectant");
         assertThat(order(LAYERED, "lactic-serum-5", "serum-humectant", "toner-water"))
                 .containsExactly("toner-water", "lactic-serum-5", "serum-humectant");
+    }
+
+    private static Method answering(String... answers) {
+        Method method = CLASSIC;
+        for (String answer : answers) {
+            String[] parts = answer.split("=");
+            method = Methods.answering(method, parts[0], parts[1]);
+        }
+        return method;
+    }
+
+    @Test
+    void eyes_come_before_the_serums_and_never_on_skin_that_has_not_been_toned() {
+        assertThat(order(answering("eye-place=before_serums"), "serum-humectant", "eye-cream-plain", "toner-water"))
+                .containsExactly("toner-water", "eye-cream-plain", "serum-humectant");
+    }
+
+    @Test
+    void eyes_by_their_own_texture_stand_after_the_light_layers_or_with_the_creams() {
+        Method method = answering("eye-place=by_texture", "oil-place=before_cream");
+        Product light = made("light eyes", StepKind.EYE, 2, "Aqua, Glycerin");
+        Product rich = made("rich eyes", StepKind.EYE, 6, "Aqua, Glycerin, Squalane");
+        assertThat(new StepOrder(method)
+                                .sort(Stream.concat(
+                                                Stream.of(rich, light),
+                                                products("serum-humectant", "oil-squalane", "cream-ceramide-night")
+                                                        .stream())
+                                        .toList())
+                                .stream()
+                                .map(p -> p.id().value()))
+                .containsExactly("serum-humectant", "light eyes", "rich eyes", "oil-squalane", "cream-ceramide-night");
+    }
+
+    @Test
+    void an_acid_goes_over_the_layers_that_cushion_it_where_the_method_has_it_so() {
+        Method method = answering("acid-place=after_water");
+        assertThat(order(method, "lactic-serum-5", "serum-humectant", "toner-water"))
+                .containsExactly("toner-water", "serum-humectant", "lactic-serum-5");
+        List<Product> both = products("serum-humectant", "lactic-serum-5");
+        assertThat(new StepOrder(method).rule(both.get(0), both.get(1)))
+                .hasValueSatisfying(b -> assertThat(b.sentence()).startsWith("A low-pH step over the light layers"));
+    }
+
+    @Test
+    void an_essence_goes_before_the_toner_where_the_method_has_it_so() {
+        Product essence = made("essence", StepKind.ESSENCE, 1, "Aqua, Glycerin");
+        Product toner = made("toner", StepKind.TONER, 1, "Aqua, Glycerin");
+        assertThat(sorted(answering("essence-place=before_toner"), toner, essence))
+                .containsExactly("essence", "toner");
+        assertThat(sorted(CLASSIC, essence, toner)).containsExactly("toner", "essence");
+    }
+
+    @Test
+    void what_only_waters_goes_first_and_what_works_after_it_whatever_its_texture() {
+        Product waters = made("waters", StepKind.SERUM, 3, "Aqua, Glycerin, Sodium Hyaluronate");
+        Product works = made("works", StepKind.SERUM, 1, "Aqua, Niacinamide 5 %");
+        assertThat(sorted(CLASSIC, waters, works)).containsExactly("works", "waters");
+        Method method = answering("layering=water_first");
+        assertThat(sorted(method, works, waters)).containsExactly("waters", "works");
+        assertThat(new StepOrder(method).rule(waters, works))
+                .hasValueSatisfying(b -> assertThat(b.sentence()).contains("the Classic method has it so"));
+    }
+
+    @Test
+    void an_oil_goes_straight_after_the_toner_or_into_the_serum_where_the_method_has_it_so() {
+        String[] layers = {"cream-ceramide-night", "oil-squalane", "serum-humectant", "toner-water"};
+        assertThat(order(answering("oil-place=after_toner"), layers))
+                .containsExactly("toner-water", "oil-squalane", "serum-humectant", "cream-ceramide-night");
+        assertThat(order(answering("oil-place=drop_in_serum"), layers))
+                .containsExactly("toner-water", "serum-humectant", "oil-squalane", "cream-ceramide-night");
+    }
+
+    @Test
+    void lips_are_done_first_or_inside_a_wait_where_the_method_has_it_so() {
+        Product lips = made("lips", StepKind.LIP, 8, "Petrolatum");
+        Product toner = made("toner", StepKind.TONER, 1, "Aqua, Glycerin");
+        Product cream = made("cream", StepKind.MOISTURISER, 6, "Aqua, Glycerin");
+        assertThat(sorted(CLASSIC, lips, toner, cream)).containsExactly("toner", "cream", "lips");
+        assertThat(sorted(answering("lip-place=first"), cream, toner, lips)).containsExactly("lips", "toner", "cream");
+        assertThat(sorted(answering("lip-place=in_a_wait"), cream, lips, toner))
+                .containsExactly("toner", "lips", "cream");
+    }
+
+    @Test
+    void a_prescribed_cream_goes_on_bare_skin_where_the_method_has_it_so() {
+        Product prescribed = ProductReader.read(new Product.Facts(
+                new ProductId("prescribed"),
+                "Tretinoin cream",
+                "",
+                30,
+                "g",
+                0,
+                "",
+                Optional.of(StepKind.TREATMENT),
+                OptionalDouble.empty(),
+                true));
+        Product toner = made("toner", StepKind.TONER, 1, "Aqua, Glycerin");
+        assertThat(sorted(CLASSIC, prescribed, toner)).containsExactly("toner", "prescribed");
+        assertThat(sorted(answering("prescription-place=on_bare_skin"), toner, prescribed))
+                .containsExactly("prescribed", "toner");
+    }
+
+    private static List<String> sorted(Method method, Product... products) {
+        return new StepOrder(method)
+                .sort(List.of(products)).stream().map(p -> p.id().value()).toList();
+    }
+
+    private static Product made(String id, StepKind kind, double texture, String label) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId(id),
+                "Plain " + id,
+                "",
+                30,
+                "ml",
+                0,
+                label,
+                Optional.of(kind),
+                OptionalDouble.of(texture),
+                false));
     }
 
     @Test

@@ -1,0 +1,35 @@
+package outfell.method;
+
+/** Where a step may stand in a routine, see places.yaml. */
+public enum Place {
+    FIRST_CLEANSE,
+    WASH,
+    EXFOLIATION,
+    MASK,
+    /** An essence that goes on before the toner. */
+    FIRST_ESSENCE,
+    TONER,
+    /** What works on clean skin at a low pH. */
+    ACID,
+    /** Serums and essences that only water, where a method has them apart. */
+    WATER_LAYERS,
+    /** Serums that work, where a method has them apart. */
+    ACTIVES,
+    /** Every other thin layer, thinnest first. */
+    LIGHT,
+    EYES,
+    LIGHT_EYES,
+    PRESCRIPTION,
+    OIL,
+    RICH_EYES,
+    /** Rich serums and creams, thinnest first. */
+    CREAMS,
+    WATER_FREE,
+    LIPS,
+    SUNSCREEN;
+
+    /** Whether it is about the eyes alone. */
+    public boolean isEyes() {
+        return this == EYES || this == LIGHT_EYES || this == RICH_EYES;
+    }
+}
