@@ -36,6 +36,7 @@ const questions: Schemas['SchoolQuestion'][] = [
       { value: '1', words: 'once after cleansing' },
     ],
     bearsOn: [],
+    otherwise: '',
   },
 ]
 
