@@ -2,12 +2,15 @@ package outfell.routine;
 
 import java.time.DayOfWeek;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
@@ -113,7 +116,47 @@ public final class Layout {
     }
 
     private List<Product> sorted(Part part, StepOrder order, List<Product> products) {
-        return Moves.apply(order, order.sort(products), byHand.in(part)).steps();
+        return Moves.apply(order, computed(part, order, products), byHand.in(part))
+                .steps();
+    }
+
+    /** The order by places, with what its method does inside a wait straight after the step that settles. */
+    private List<Product> computed(Part part, StepOrder order, List<Product> products) {
+        List<Product> sorted = order.sort(products);
+        List<Product> fillers = sorted.stream().filter(order::inAWait).toList();
+        if (fillers.isEmpty()) {
+            return sorted;
+        }
+        List<Product> chain = new ArrayList<>(sorted);
+        chain.removeAll(fillers);
+        int[] left = new int[chain.size()];
+        for (int i = 0; i < chain.size() - 1; i++) {
+            left[i] = task(part, chain, i).settle();
+        }
+        Map<Product, List<Product>> into = new LinkedHashMap<>();
+        for (Product filler : fillers) {
+            int seconds = task(part, List.of(filler), 0).handsOn();
+            OptionalInt wait = firstWait(left, seconds);
+            if (wait.isPresent()) {
+                left[wait.getAsInt()] -= seconds;
+                into.computeIfAbsent(chain.get(wait.getAsInt()), _ -> new ArrayList<>())
+                        .add(filler);
+            }
+        }
+        List<Product> placed = into.values().stream().flatMap(List::stream).toList();
+        return sorted.stream()
+                .filter(p -> !placed.contains(p))
+                .flatMap(p -> Stream.concat(Stream.of(p), into.getOrDefault(p, List.of()).stream()))
+                .toList();
+    }
+
+    /** The first wait that is long enough, else the longest. */
+    private static OptionalInt firstWait(int[] left, int seconds) {
+        OptionalInt enough =
+                IntStream.range(0, left.length).filter(i -> left[i] >= seconds).findFirst();
+        return enough.isPresent()
+                ? enough
+                : IntStream.range(0, left.length).filter(i -> left[i] > 0).reduce((a, b) -> left[b] > left[a] ? b : a);
     }
 
     /** Minutes of the longest day with these products, to one decimal; the same as {@link #lay} finds, without its reasons. */
@@ -138,18 +181,25 @@ public final class Layout {
                 on(part, p.id(), hand).nights());
     }
 
-    /** Whether the sunscreen follows on what stays on, in a layer of its own. */
+    /** Whether the sunscreen is the next that goes over what stays on the face, in a layer of its own. */
     private boolean underSunscreen(List<Product> sorted, int i) {
+        Product p = sorted.get(i);
         return method.sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM
-                && i + 1 < sorted.size()
-                && sorted.get(i + 1).kind() == StepKind.SUNSCREEN
-                && !sorted.get(i).kind().comesOff();
+                && !p.kind().comesOff()
+                && !Schedule.elsewhere(p.kind())
+                && sorted.stream()
+                        .skip(i + 1L)
+                        .filter(next -> !Schedule.elsewhere(next.kind()))
+                        .findFirst()
+                        .filter(next -> next.kind() == StepKind.SUNSCREEN)
+                        .isPresent();
     }
 
     /** Moves by hand that are not followed, and why. */
     public List<Moves.NotFollowed> notFollowed(Part part, List<Product> products) {
         StepOrder order = new StepOrder(method);
-        return Moves.apply(order, order.sort(products), byHand.in(part)).notFollowed();
+        return Moves.apply(order, computed(part, order, products), byHand.in(part))
+                .notFollowed();
     }
 
     private Step step(Part part, StepOrder order, List<Product> sorted, int i) {

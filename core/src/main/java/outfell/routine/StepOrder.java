@@ -112,7 +112,8 @@ public final class StepOrder {
     /** Why two neighbours stand as they do: a rule, the therapist's own reason, or neither way round being better. */
     public Because between(Product first, Product then, String byHand) {
         if (bothElsewhere(place(first), place(then))) {
-            return Because.custom("Either way round would do: lips meet nothing else.");
+            return Because.custom("Either way round would do: %s meet nothing else."
+                    .formatted(elsewhere(place(first)) ? areaOf(first) : areaOf(then)));
         }
         return rule(first, then)
                 .orElseGet(() -> rule(then, first).isPresent()
@@ -121,9 +122,29 @@ public final class StepOrder {
                                 "Either way round would do: neither is thinner, and they ask nothing of each other."));
     }
 
-    /** Lips meet nothing else, so it does not matter when they are done once the face is clean. */
-    private static boolean bothElsewhere(Place a, Place b) {
-        return (a == Place.LIPS && staysOn(b)) || (b == Place.LIPS && staysOn(a));
+    /**
+     * Lips meet nothing else, so it does not matter when they are done once the face is clean; nor when eyes are, that are done while
+     * something settles.
+     */
+    private boolean bothElsewhere(Place a, Place b) {
+        return (elsewhere(a) && staysOn(b)) || (elsewhere(b) && staysOn(a));
+    }
+
+    private boolean elsewhere(Place place) {
+        return place == Place.LIPS || (place == Place.EYES && method.eyePlace() == Method.EyePlace.IN_A_WAIT);
+    }
+
+    private static String areaOf(Product p) {
+        return p.kind() == StepKind.LIP ? "lips" : "eyes";
+    }
+
+    /** Whether its method has it done while another step settles. */
+    boolean inAWait(Product p) {
+        return switch (p.kind()) {
+            case EYE -> method.eyePlace() == Method.EyePlace.IN_A_WAIT;
+            case LIP -> method.lipPlace() == Method.LipPlace.IN_A_WAIT;
+            default -> false;
+        };
     }
 
     private static boolean staysOn(Place place) {

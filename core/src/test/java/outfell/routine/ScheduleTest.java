@@ -11,28 +11,42 @@ import outfell.routine.Routine.Segment;
 
 class ScheduleTest {
     @Test
-    void eyes_and_lips_are_done_while_a_retinoid_settles() {
+    void eyes_and_lips_that_follow_a_retinoid_are_done_while_it_settles() {
         Schedule schedule = Schedule.of(List.of(
                 step(1, StepKind.WASH, 60, 0),
-                step(2, StepKind.EYE, 30, 0),
-                step(3, StepKind.TREATMENT, 35, 600),
-                step(4, StepKind.MOISTURISER, 40, 0),
-                step(5, StepKind.LIP, 10, 0)));
+                step(2, StepKind.TREATMENT, 35, 600),
+                step(3, StepKind.EYE, 30, 0),
+                step(4, StepKind.LIP, 10, 0),
+                step(5, StepKind.MOISTURISER, 40, 0)));
         assertThat(schedule.seconds()).isEqualTo(60 + 35 + 600 + 40);
         assertThat(schedule.saved()).isEqualTo(40);
-        assertThat(schedule.filled()).isEqualTo("2 and 5 while 3 settles");
+        assertThat(schedule.filled()).isEqualTo("3 and 4 while 2 settles");
         assertThat(schedule.segments())
                 .containsExactly(
                         new Segment(1, Doing.HANDS_ON, 60),
-                        new Segment(3, Doing.HANDS_ON, 35),
-                        new Segment(2, Doing.IN_A_WAIT, 30),
-                        new Segment(5, Doing.IN_A_WAIT, 10),
-                        new Segment(3, Doing.WAITING, 560),
-                        new Segment(4, Doing.HANDS_ON, 40));
+                        new Segment(2, Doing.HANDS_ON, 35),
+                        new Segment(3, Doing.IN_A_WAIT, 30),
+                        new Segment(4, Doing.IN_A_WAIT, 10),
+                        new Segment(2, Doing.WAITING, 560),
+                        new Segment(5, Doing.HANDS_ON, 40));
     }
 
     @Test
-    void a_wait_too_short_for_both_takes_the_one_that_saves_most() {
+    void the_clock_tells_the_order_of_the_list() {
+        Schedule schedule = Schedule.of(List.of(
+                step(1, StepKind.EYE, 30, 0),
+                step(2, StepKind.TREATMENT, 35, 600),
+                step(3, StepKind.MOISTURISER, 40, 0),
+                step(4, StepKind.LIP, 10, 0)));
+        assertThat(schedule.segments())
+                .extracting(Segment::step)
+                .as("eyes stand before what settles, lips after it")
+                .containsExactly(1, 2, 2, 3, 4);
+        assertThat(schedule.saved()).isZero();
+    }
+
+    @Test
+    void a_wait_too_short_for_both_saves_what_it_lasts() {
         Schedule schedule = Schedule.of(List.of(
                 step(1, StepKind.SERUM, 30, 30),
                 step(2, StepKind.EYE, 30, 0),
@@ -40,6 +54,10 @@ class ScheduleTest {
                 step(4, StepKind.MOISTURISER, 40, 0)));
         assertThat(schedule.seconds()).isEqualTo(30 + 30 + 40 + 10);
         assertThat(schedule.saved()).isEqualTo(30);
+        Schedule shorter = Schedule.of(List.of(
+                step(1, StepKind.SERUM, 30, 20), step(2, StepKind.EYE, 30, 0), step(3, StepKind.MOISTURISER, 40, 0)));
+        assertThat(shorter.seconds()).isEqualTo(30 + 30 + 40);
+        assertThat(shorter.saved()).isEqualTo(20);
     }
 
     @Test

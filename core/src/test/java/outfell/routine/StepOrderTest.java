@@ -162,6 +162,47 @@ class StepOrderTest {
                 .containsExactly("prescribed", "toner");
     }
 
+    @Test
+    void what_is_done_in_a_wait_stands_behind_the_step_that_settles() {
+        Method method = answering("eye-place=in_a_wait", "lip-place=in_a_wait", "waits=full");
+        Product eyes = made("eyes", StepKind.EYE, 5, "Aqua, Glycerin");
+        Product lips = made("lips", StepKind.LIP, 8, "Petrolatum");
+        Product toner = made("toner", StepKind.TONER, 1, "Aqua, Glycerin");
+        Product retinol = made("retinol", StepKind.TREATMENT, 3, "Aqua, Retinol 0.3 %");
+        Product serum = made("serum", StepKind.SERUM, 3.5, "Aqua, Panthenol 5 %");
+        Product cream = made("cream", StepKind.MOISTURISER, 6, "Aqua, Glycerin");
+        Layout layout =
+                new Layout(method, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Routine evening = layout.lay(Part.EVENING, List.of(cream, lips, eyes, serum, retinol, toner), 20);
+        assertThat(evening.steps())
+                .extracting(s -> s.product().value())
+                .containsExactly("toner", "retinol", "eyes", "lips", "serum", "cream");
+        assertThat(evening.timeline().filled()).isEqualTo("3 and 4 while 2 settles");
+        assertThat(evening.timeline().segments().stream()
+                        .map(Routine.Segment::step)
+                        .distinct())
+                .as("the clock has the order of the list")
+                .isSorted();
+        assertThat(evening.steps().get(2).place().sentence()).contains("while another step settles");
+        assertThat(evening.steps().get(3).next().sentence())
+                .isEqualTo("Either way round would do: lips meet nothing else.");
+    }
+
+    @Test
+    void lips_between_cream_and_sunscreen_do_not_take_the_creams_wait() {
+        Layout layout =
+                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Routine morning = layout.lay(
+                Part.MORNING,
+                List.of(
+                        made("cream", StepKind.MOISTURISER, 6, "Aqua, Glycerin"),
+                        made("lips", StepKind.LIP, 8, "Petrolatum"),
+                        made("sun", StepKind.SUNSCREEN, 4, "Aqua, Zinc Oxide 15 %")),
+                8);
+        assertThat(morning.steps()).extracting(Step::settle).containsExactly(120, 0, 0);
+        assertThat(morning.timeline().filled()).isEqualTo("2 while 1 settles");
+    }
+
     private static List<String> sorted(Method method, Product... products) {
         return new StepOrder(method)
                 .sort(List.of(products)).stream().map(p -> p.id().value()).toList();
