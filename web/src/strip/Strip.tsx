@@ -57,7 +57,7 @@ export function Strip({
             folded={!!folded}
           />
         ))}
-        <Upright x={WIDTH - 22} y={top + height / 2} scale={scale}>
+        <Upright x={WIDTH - Math.max(22, 20 / scale)} y={top + height / 2} scale={scale}>
           <Weather weather={weather} />
         </Upright>
       </svg>
