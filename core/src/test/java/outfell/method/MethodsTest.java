@@ -152,6 +152,8 @@ class MethodsTest {
 
     @Test
     void each_answer_about_a_place_gives_an_order_of_its_own() {
+        assertThat(Places.questions())
+                .contains("cleanse-order", "acid-place", "eye-place", "oil-place", "lip-place", "layering");
         for (String question : Places.questions()) {
             List<String> answers = Schools.questions().stream()
                     .filter(q -> q.id().equals(question))
@@ -164,7 +166,12 @@ class MethodsTest {
                     List<Place> order = Methods.answering(followed(), question, one)
                             .places()
                             .order();
-                    assertThat(order).doesNotHaveDuplicates().endsWith(Place.SUNSCREEN);
+                    assertThat(order)
+                            .as(
+                                    "the list of %s",
+                                    Methods.answering(followed(), question, one).places())
+                            .doesNotHaveDuplicates()
+                            .endsWith(Place.SUNSCREEN);
                     boolean alike = one.equals(other) || ALIKE.contains(Set.of(one, other));
                     assertThat(order.equals(Methods.answering(followed(), question, other)
                                     .places()
