@@ -81,6 +81,30 @@ class RegimenIT extends InTheBrowser {
     }
 
     @Test
+    void two_months_stand_one_over_the_other_and_full_size_is_one_tap_away() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        step("Evening").first().waitFor();
+        button("Jul").click();
+        Locator evening = page.getByRole(AriaRole.REGION, named("Evening"));
+        assertThat(evening).containsText("November");
+        assertThat(evening).containsText("July");
+        // the serum leaves: the fourth step of November's evening is marked
+        assertThat(evening.locator(".two-row").first().locator(".marked"))
+                .containsText(new String[] {"3", "4", "5", "6"});
+        Locator drawer = page.getByRole(AriaRole.BUTTON, named("In July"));
+        assertThat(drawer).containsText("steps change");
+        assertThat(drawer).hasAttribute("aria-expanded", "true");
+        button("Draw full size").click();
+        assertThat(step("Evening").first()).isVisible();
+        assertThat(drawer).hasAttribute("aria-expanded", "true");
+        drawer.click();
+        assertThat(page.getByRole(AriaRole.REGION, named("What July changes"))).hasCount(0);
+        page.setViewportSize(390, 844);
+        assertThat(page.locator(".step-list").first()).isVisible();
+        assertThat(page.locator(".two-months").first()).not().isVisible();
+    }
+
+    @Test
     void methods_stand_side_by_side_and_nothing_is_to_mend() {
         page.navigate(visitOf("Maren Oskell") + "/regimen");
         step("Evening").first().waitFor();
