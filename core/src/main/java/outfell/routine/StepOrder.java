@@ -189,16 +189,36 @@ public final class StepOrder {
         if (a == Place.PRESCRIPTION || b == Place.PRESCRIPTION) {
             return place(a == Place.PRESCRIPTION ? first : then, List.of(), List.of(first));
         }
-        if (ofItsOwn(a)) {
+        if (a == Place.OIL || (ofItsOwn(a) && isLight(b))) {
             return place(first, List.of(), List.of(then));
         }
         if (b == Place.WATER_FREE) {
             return Because.custom(
                     "The %s has no water in it, so it follows every water-based layer.".formatted(label(then)));
         }
-        return ofItsOwn(b)
-                ? place(then, List.of(first), List.of())
-                : Because.custom("Thinner first: %s before %s.".formatted(grade(first), grade(then)));
+        if (ofItsOwn(b)) {
+            return place(then, List.of(first), List.of());
+        }
+        return Because.custom(
+                first.texture() < then.texture()
+                        ? "Thinner first: %s before %s.".formatted(grade(first), grade(then))
+                        : "The %s goes over the %s, whatever its texture.".formatted(label(then), label(first)));
+    }
+
+    private static boolean isLight(Place place) {
+        return switch (place) {
+            case FIRST_ESSENCE, TONER, ACID, WATER_LAYERS, ACTIVES, LIGHT -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether its place among the light layers is its reason; where no other stands, texture alone decides. */
+    private boolean tellsItsPlace(Placed placed, List<Product> before, List<Product> after) {
+        boolean follows = after.stream().anyMatch(p -> isLight(place(p)));
+        boolean precedes = before.stream().anyMatch(p -> isLight(place(p)));
+        return placed.place() == Place.TONER
+                ? follows && before.stream().noneMatch(p -> place(p) == Place.FIRST_ESSENCE)
+                : follows || precedes;
     }
 
     /** Whether what stands there is there for another reason than how thin it is. */
@@ -231,20 +251,10 @@ public final class StepOrder {
             case WATER_FREE ->
                 Because.custom("%s: %s after %s.".formatted(placed.because(), grade(step), gradeOfLast(before)));
             case LIGHT, CREAMS -> Because.custom(among(step, before, after));
-            case FIRST_CLEANSE,
-                    EXFOLIATION,
-                    MASK,
-                    FIRST_ESSENCE,
-                    TONER,
-                    ACID,
-                    WATER_LAYERS,
-                    ACTIVES,
-                    EYES,
-                    LIGHT_EYES,
-                    RICH_EYES,
-                    OIL,
-                    LIPS,
-                    SUNSCREEN -> Because.custom(said(placed));
+            case FIRST_ESSENCE, TONER, ACID, WATER_LAYERS, ACTIVES ->
+                Because.custom(tellsItsPlace(placed, before, after) ? said(placed) : among(step, before, after));
+            case FIRST_CLEANSE, EXFOLIATION, MASK, EYES, LIGHT_EYES, RICH_EYES, OIL, LIPS, SUNSCREEN ->
+                Because.custom(said(placed));
         };
     }
 
@@ -289,7 +299,9 @@ public final class StepOrder {
                                         .formatted(label(next), grade(step), grade(next))
                                 : next.texture() == step.texture()
                                         ? "the %s after it is as thin, with no more water".formatted(label(next))
-                                        : "the %s after it has no water in it".formatted(label(next)));
+                                        : next.waterFree()
+                                                ? "the %s after it has no water in it".formatted(label(next))
+                                                : "the %s goes over it, whatever its texture".formatted(label(next)));
             default -> Optional.empty();
         };
     }

@@ -124,6 +124,25 @@ class StepOrderTest {
     }
 
     @Test
+    void a_place_is_told_only_where_it_is_the_reason() {
+        Product toner = made("toner", StepKind.TONER, 1, "Aqua, Glycerin");
+        Product serum = made("serum", StepKind.SERUM, 2, "Aqua, Panthenol 5 %");
+        Product thick = made("thick", StepKind.SERUM, 3.5, "Aqua, Panthenol 5 %");
+        Product gel = made("gel", StepKind.MOISTURISER, 3, "Aqua, Glycerin");
+        StepOrder order = new StepOrder(CLASSIC);
+        assertThat(order.place(toner, List.of(), List.of(serum, gel)).sentence())
+                .isEqualTo("The toner goes on before the other light layers.");
+        assertThat(order.place(toner, List.of(), List.of(gel)).sentence())
+                .isEqualTo("Thinner than the moisturiser after it: texture 1 before texture 3.");
+        assertThat(order.place(thick, List.of(toner), List.of(gel)).sentence())
+                .endsWith("; the moisturiser goes over it, whatever its texture.");
+        assertThat(order.rule(toner, gel).orElseThrow().sentence())
+                .isEqualTo("Thinner first: texture 1 before texture 3.");
+        assertThat(order.rule(thick, gel).orElseThrow().sentence())
+                .isEqualTo("The moisturiser goes over the serum, whatever its texture.");
+    }
+
+    @Test
     void an_oil_goes_straight_after_the_toner_or_into_the_serum_where_the_method_has_it_so() {
         String[] layers = {"cream-ceramide-night", "oil-squalane", "serum-humectant", "toner-water"};
         assertThat(order(answering("oil-place=after_toner"), layers))
