@@ -25,6 +25,7 @@ import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.SkinReading;
 import outfell.skin.Zone;
+import outfell.week.Diary;
 
 /** Faces and consultations drawn from a seed. */
 public final class Faces {
@@ -65,7 +66,8 @@ public final class Faces {
                 Consultation.ByHand.NOTHING,
                 Consultation.Standing.NONE,
                 List.of(),
-                Consultation.House.SHIPPED);
+                Consultation.House.SHIPPED,
+                Diary.NONE);
     }
 
     static SkinReading face(RandomGenerator random) {

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.apache.commons.lang3.StringUtils;
 import outfell.conflict.Interactions;
 import outfell.conflict.Interactions.Interaction;
+import outfell.conflict.Meeting;
 import outfell.conflict.Meetings;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
@@ -43,6 +44,7 @@ public final class Parting {
     private final Interactions interactions;
     private final List<Interaction> withExceptions;
     private final List<Meetings.Rule> parting;
+    private final List<Meetings.Rule> atNight;
     private final Map<ProductId, Bits> known = new HashMap<>();
 
     public Parting(Consultation consultation, Uses uses) {
@@ -52,6 +54,10 @@ public final class Parting {
         this.withExceptions =
                 interactions.all().stream().filter(i -> !i.but().isEmpty()).toList();
         this.parting = consultation.house().conflicts().parting();
+        this.atNight = consultation.house().conflicts().meetings().stream()
+                .filter(r ->
+                        r.where() == Meetings.Where.NIGHT && r.meeting() != Meeting.FINE && r.meeting() != Meeting.MYTH)
+                .toList();
         if (lowFilterBit() >= Long.SIZE) {
             throw new IllegalStateException("Too many rules part products: a long has no bit left for each.");
         }
@@ -70,6 +76,49 @@ public final class Parting {
                 .flatMap(Optional::stream)
                 .findFirst()
                 .map(because -> because.withSentence("With %s: %s".formatted(b.name(), because.sentence())));
+    }
+
+    /**
+     * Why two products with nights of their own may not share one; absent when they may. Strong actives of which no rule says that
+     * they go together stay apart: what is not known is not taken as harmless.
+     */
+    public Optional<Because> whyNotOneNight(Product a, Product b) {
+        Optional<Because> apart = why(a, b, true).or(() -> why(b, a, true));
+        if (apart.isPresent()) {
+            return apart;
+        }
+        Optional<Meetings.Rule> met =
+                atNight.stream().filter(r -> r.between(a, b) || r.between(b, a)).findFirst();
+        if (met.isPresent()) {
+            return met.map(Meetings.Rule::because);
+        }
+        for (ActiveIn x : strong(a)) {
+            for (ActiveIn y : strong(b)) {
+                Optional<Interaction> i = interactions.between(a, x.kind(), b, y.kind());
+                if (i.isEmpty() || !together(i.get())) {
+                    return i.map(Interaction::because)
+                            .or(() -> Optional.of(Because.custom("Of %s with %s no rule says that one night bears both."
+                                    .formatted(
+                                            Actives.of(x.kind()).label(),
+                                            Actives.of(y.kind()).label()))));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static List<ActiveIn> strong(Product p) {
+        return p.actives().stream()
+                .filter(a ->
+                        Actives.of(a.kind()).rationed() || Actives.of(a.kind()).ledUpTo())
+                .toList();
+    }
+
+    private static boolean together(Interaction i) {
+        return switch (i.meeting()) {
+            case FINE, MYTH -> true;
+            case NEVER, AM_PM, NIGHTS, CAUTION -> false;
+        };
     }
 
     /** What one product minds of another. */

@@ -1,11 +1,14 @@
 package outfell.aims;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Owned;
+import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
@@ -13,6 +16,8 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Part;
 import outfell.season.Asked;
+import outfell.week.Diary;
+import outfell.week.Ramp;
 import outfell.week.Tolerance;
 
 /** On how many nights a week this skin, this month and this method let a rationed product be used. */
@@ -27,6 +32,8 @@ public final class Uses {
     private final Asked asked;
     private final Tolerance tolerance;
     private final Consultation.Standing standing;
+    private final Diary diary;
+    private final LocalDate today;
     private final Map<ProductId, Owned> owned = new HashMap<>();
 
     public Uses(Consultation consultation, Asked asked, Tolerance tolerance) {
@@ -34,17 +41,48 @@ public final class Uses {
         this.asked = asked;
         this.tolerance = tolerance;
         this.standing = consultation.standing();
+        this.diary = consultation.diary();
+        this.today = consultation.answers().today();
         consultation.shelf().forEach(o -> owned.put(o.product().id(), o));
     }
 
+    /** Weeks of getting used to it that count: those in which it was halved, paused or left out do not. */
     public int weeks(Product p) {
+        int passed = passed(p);
+        return passed == 0 || !p.rationed() ? passed : Ramp.led(thing(p, today.minusWeeks(passed)), diary, today);
+    }
+
+    /**
+     * A thing with nights of its own, as it is led up to from the day on which it began, or begins.
+     *
+     * @param begins the first day, for one that is new
+     * @param waits why it does not begin at once
+     * @param back weeks that it waits after a calm reset
+     */
+    public Ramp.Thing ramp(Product p, LocalDate begins, Optional<Because> waits, int back, Because because) {
+        int passed = passed(p);
+        return new Ramp.Thing(
+                p,
+                passed > 0 ? today.minusWeeks(passed) : begins,
+                p.rationed() ? led -> at(p, led) : led -> led == 0 ? Tolerance.LED_UP_TO_USES : DAYS,
+                passed > 0 ? Optional.empty() : waits,
+                back,
+                because);
+    }
+
+    private int passed(Product p) {
         Owned o = owned.get(p.id());
         int before = o == null ? 0 : o.weeks();
         return standing.has(p.id()) ? before + standing.weeks() : before;
     }
 
+    /** A product as it is led up to from a day on. */
+    private Ramp.Thing thing(Product p, LocalDate begins) {
+        return new Ramp.Thing(p, begins, led -> at(p, led), Optional.empty(), 0, tolerance.because());
+    }
+
     public boolean isNew(Product p) {
-        return weeks(p) == 0;
+        return passed(p) == 0;
     }
 
     boolean owns(Product p) {
@@ -57,12 +95,21 @@ public final class Uses {
         if (p.prescription() && o != null) {
             return o.prescribedNights().size();
         }
-        int weeks = weeks(p);
-        if (weeks == 0 && p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes()) {
+        if (isNew(p) && p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes()) {
             return 0;
         }
-        if (weeks == 0 && p.has(ActiveKind.AHA) && !asked.newAcid().yes()) {
+        if (isNew(p) && p.has(ActiveKind.AHA) && !asked.newAcid().yes()) {
             return 0;
+        }
+        int uses = at(p, weeks(p));
+        // half of one night a week is one in two weeks: in a plan by the week it stays
+        return diary.stepBack(today).isPresent() ? Math.max(Math.min(1, uses), uses / 2) : uses;
+    }
+
+    /** Nights a week after so many weeks of getting used to it, in this month's air and by this method. */
+    int at(Product p, int weeks) {
+        if (p.prescription()) {
+            return prescribedNights(p).size();
         }
         int uses = tolerance.usesPerWeek(p, weeks);
         boolean exfoliates = !p.has(ActiveKind.RETINOID);

@@ -224,6 +224,20 @@ public final class Weigher {
 
     private record OnDays(ProductId product, int days) {}
 
+    /** What a product does for all concerns together at so many uses a week, in whole points of the house; more with each use. */
+    public int worth(Product p, int days) {
+        double sum = 0;
+        for (Benefits.Help help : helps(p, days)) {
+            for (RankedConcern concern : concerns) {
+                sum += concern.concern() == help.concern() ? help.share() * concern.weight() : 0;
+            }
+        }
+        return (int) Math.round(sum * WORTH_OF_A_POINT) + days;
+    }
+
+    /** So fine that two uses of different worth never count alike. */
+    private static final int WORTH_OF_A_POINT = 1000;
+
     /** The bands that the evening's and the morning's layers should lie in. */
     public Target target(Part part) {
         return part == Part.EVENING ? evening : evening.morning();

@@ -28,6 +28,7 @@ import outfell.skin.ProbeBands;
 import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.RankedConcern;
+import outfell.week.Diary;
 
 /**
  * Everything a plan is made from. The same consultation gives the same plan.
@@ -44,6 +45,7 @@ import outfell.skin.SkinVerdict.RankedConcern;
  * @param standing a plan that already stands: its steps are kept when they can be
  * @param patches patch tests and waivers, at most one for a product
  * @param house how this practice measures and weighs
+ * @param diary what happened since the plan before began, and how her nights come round
  * @throws IllegalArgumentException when a product stands on the shelf twice
  */
 public record Consultation(
@@ -59,7 +61,8 @@ public record Consultation(
         ByHand byHand,
         Standing standing,
         List<Patched> patches,
-        House house) {
+        House house,
+        Diary diary) {
 
     /**
      * @param weeks that she has used it; 0 when it is new to her

@@ -14,6 +14,7 @@ import outfell.product.Product;
 import outfell.safety.Answers;
 import outfell.skin.Concern;
 import outfell.skin.SkinReading;
+import outfell.week.Diary;
 
 /** A consultation taken apart, so that some of it can be put otherwise and the rest stays. */
 public final class Parts {
@@ -30,6 +31,7 @@ public final class Parts {
     private Standing standing;
     private List<Patched> patches;
     private House house;
+    private Diary diary;
 
     Parts(Consultation of) {
         this.reading = of.reading();
@@ -45,6 +47,7 @@ public final class Parts {
         this.standing = of.standing();
         this.patches = of.patches();
         this.house = of.house();
+        this.diary = of.diary();
     }
 
     public Parts reading(SkinReading other) {
@@ -112,9 +115,14 @@ public final class Parts {
         return this;
     }
 
+    public Parts diary(Diary other) {
+        this.diary = other;
+        return this;
+    }
+
     public Consultation together() {
         return new Consultation(
-                reading, answers, life, lifted, shelf, catalogue, method, site, month, byHand, standing, patches,
-                house);
+                reading, answers, life, lifted, shelf, catalogue, method, site, month, byHand, standing, patches, house,
+                diary);
     }
 }

@@ -1,7 +1,8 @@
 package outfell.regimen;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +13,7 @@ import outfell.aims.Candidate;
 import outfell.aims.Parting;
 import outfell.aims.Patches;
 import outfell.aims.Posed;
+import outfell.aims.Rations;
 import outfell.aims.Scarcity;
 import outfell.aims.Slot;
 import outfell.aims.Slots;
@@ -60,6 +62,7 @@ final class Draft {
     private final Pins pins;
     private final Suits suits;
     private final Weigher weigher;
+    private final Rations rations;
     private final Patches patches;
     private final Barred barred;
     private final List<Product> allowed;
@@ -89,6 +92,7 @@ final class Draft {
                 .anyMatch(o -> o.sign() == Sign.TIGHTNESS && o.grade() > 0);
         this.suits = new Suits(skin, asked, tight);
         this.weigher = new Weigher(consultation, skin, asked, uses, suits, parting, allowed, adjustments.followed());
+        this.rations = new Rations(weigher, parting, tolerance, method.exfoliationsAWeek());
         this.places = places(false);
         this.allowance = new Allowance(consultation, uses, tolerance);
     }
@@ -109,7 +113,16 @@ final class Draft {
                 .unproven()
                 .map(u -> Notices.mightBeBetter(u, consultation.house()))
                 .ifPresent(notices::add);
-        return laid(chosen.posed().slots(), chosen.found());
+        return laid(sides(chosen), chosen);
+    }
+
+    /** Its nights from the day of the visit on: what is led up to, what waits, and what each evening carries. */
+    Weeks weeks(LocalDate now, List<WeekByWeek.Queued> queued, Optional<Regimen> calm) {
+        Chosen chosen = choose();
+        Sides sides = sides(chosen);
+        return new WeekByWeek(
+                        consultation, weigher, uses, rations, tolerance, laying(), sides, laid(sides, chosen), now)
+                .weeks(queued, calm);
     }
 
     private record Chosen(Posed posed, Posed.Found found) {}
@@ -183,21 +196,29 @@ final class Draft {
 
     // ---- from choice to plan
 
-    private Regimen laid(List<Slot> slots, Posed.Found found) {
-        Map<Part, List<Candidate>> chosen = new LinkedHashMap<>();
-        for (Part part : Part.values()) {
-            chosen.put(part, new ArrayList<>());
-        }
+    /** Who was chosen for the morning, and who for the evening. */
+    record Sides(List<Candidate> morning, List<Candidate> evening) {}
+
+    private static Sides sides(Chosen chosen) {
+        Map<Part, List<Candidate>> all = new EnumMap<>(Part.class);
+        List<Slot> slots = chosen.posed().slots();
         for (int s = 0; s < slots.size(); s++) {
-            Part part = slots.get(s).part();
-            found.chosen()
-                    .get(s)
-                    .ifPresent(c -> chosen.getOrDefault(part, new ArrayList<>()).add(c));
+            List<Candidate> side = all.computeIfAbsent(slots.get(s).part(), _ -> new ArrayList<>());
+            chosen.found().chosen().get(s).ifPresent(side::add);
         }
-        List<Candidate> morning = chosen.getOrDefault(Part.MORNING, List.of());
-        List<Candidate> evening = chosen.getOrDefault(Part.EVENING, List.of());
-        Layout layout = new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher)
-                .layout(morning, evening);
+        return new Sides(all.getOrDefault(Part.MORNING, List.of()), all.getOrDefault(Part.EVENING, List.of()));
+    }
+
+    private Laying laying() {
+        return new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher, rations);
+    }
+
+    private Regimen laid(Sides sides, Chosen chosen) {
+        List<Slot> slots = chosen.posed().slots();
+        Posed.Found found = chosen.found();
+        List<Candidate> morning = sides.morning();
+        List<Candidate> evening = sides.evening();
+        Layout layout = laying().layout(morning, evening);
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =

@@ -1,6 +1,7 @@
 package outfell.regimen;
 
 import java.time.DayOfWeek;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.aims.Benefits;
 import outfell.aims.Candidate;
+import outfell.aims.Rations;
 import outfell.aims.Uses;
 import outfell.aims.Weigher;
 import outfell.consultation.Consultation;
@@ -28,7 +30,6 @@ import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
-import outfell.week.Nights;
 import outfell.week.Tolerance;
 
 /** How what was chosen is laid out: on which nights, what each step is for, and what of it is the therapist's own. */
@@ -41,6 +42,7 @@ final class Laying {
     private final Uses uses;
     private final Adjustments adjustments;
     private final Weigher weigher;
+    private final Rations rations;
 
     Laying(
             Consultation consultation,
@@ -50,7 +52,8 @@ final class Laying {
             Tolerance tolerance,
             Uses uses,
             Adjustments adjustments,
-            Weigher weigher) {
+            Weigher weigher,
+            Rations rations) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
@@ -59,6 +62,7 @@ final class Laying {
         this.uses = uses;
         this.adjustments = adjustments;
         this.weigher = weigher;
+        this.rations = rations;
     }
 
     Layout layout(List<Candidate> morning, List<Candidate> evening) {
@@ -66,7 +70,7 @@ final class Laying {
                 consultation.method(),
                 skin.type().bandU(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
-                nights(evening),
+                nights(morning, evening),
                 id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
                 byHand(),
                 skin.sensitivity().treatAsSensitive());
@@ -85,23 +89,36 @@ final class Laying {
         return new Layout.ByHand(kept, adjustments.followed());
     }
 
-    private Map<ProductId, Layout.OnNights> nights(List<Candidate> evening) {
-        List<Candidate> rationed = evening.stream()
-                .filter(c -> c.rationed() || uses.ledUpTo(c.product()))
+    private Map<ProductId, Layout.OnNights> nights(List<Candidate> morning, List<Candidate> evening) {
+        List<Candidate> rationed = rationed(evening);
+        List<Candidate> everyDay = Stream.concat(morning.stream(), evening.stream())
+                .filter(c -> !rationed.contains(c))
                 .toList();
-        Map<ProductId, List<DayOfWeek>> spread = Nights.spread(rationed.stream()
-                .map(c -> new Nights.Wanted(c.product().id(), c.uses(), fixed(c.product())))
-                .toList());
+        NightsOf.Found found = new NightsOf(rations, consultation.diary(), everyDay)
+                .always(rationed.stream()
+                        .map(c -> new NightsOf.Asking(c.product(), c.uses(), fixed(c.product())))
+                        .toList());
         Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
-        for (Candidate c : rationed) {
-            List<DayOfWeek> on = spread.getOrDefault(c.product().id(), List.of());
-            nights.put(c.product().id(), new Layout.OnNights(on, nightsBecause(c)));
+        for (int i = 0; i < rationed.size(); i++) {
+            Candidate c = rationed.get(i);
+            nights.put(
+                    c.product().id(),
+                    new Layout.OnNights(found.days(i, consultation.answers().today()), nightsBecause(c, found, i)));
         }
         return nights;
     }
 
+    /** What has nights of its own, what does most for the client first. */
+    List<Candidate> rationed(List<Candidate> evening) {
+        return evening.stream()
+                .filter(c -> c.rationed() || uses.ledUpTo(c.product()))
+                .sorted(Comparator.comparingInt((Candidate c) -> -weigher.worth(c.product(), c.uses()))
+                        .thenComparing(c -> c.product().id()))
+                .toList();
+    }
+
     /** The prescriber's nights, or hers. */
-    private List<DayOfWeek> fixed(Product p) {
+    List<DayOfWeek> fixed(Product p) {
         return p.prescription()
                 ? uses.prescribedNights(p)
                 : adjustments.followed().stream()
@@ -111,7 +128,7 @@ final class Laying {
                         .orElse(List.of());
     }
 
-    private Because nightsBecause(Candidate c) {
+    private Because nightsBecause(Candidate c, NightsOf.Found found, int thing) {
         if (c.product().prescription()) {
             return new Because("The prescriber's nights.", outfell.knowledge.Evidence.CONTROLLED, "label");
         }
@@ -120,20 +137,20 @@ final class Laying {
                     "Every other night at first: it is new and dries; daily once the skin is used to it.");
         }
         String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
+        String alone = found.shares(thing) ? "" : "; no other strong step shares its night";
         if (c.beginner()) {
             return tolerance
                     .because()
-                    .withSentence(
-                            "%s at first: it is new, and a %s skin is led up to it; no other strong step shares its night."
-                                    .formatted(often, tolerance.label()));
+                    .withSentence("%s at first: it is new, and a %s skin is led up to it%s.%s"
+                            .formatted(often, tolerance.label(), alone, found.fewer(thing)));
         }
         String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
                 ? " " + asked.exfoliantsHalved().because().sentence()
                 : "";
         return tolerance
                 .because()
-                .withSentence("%s: what a %s skin bears; no other strong step shares its night.%s"
-                        .formatted(often, tolerance.label(), halved));
+                .withSentence("%s: what a %s skin bears%s.%s%s"
+                        .formatted(often, tolerance.label(), alone, found.fewer(thing), halved));
     }
 
     private Layout.Said said(List<Candidate> all, ProductId id) {

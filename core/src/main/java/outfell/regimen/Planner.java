@@ -1,16 +1,26 @@
 package outfell.regimen;
 
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import outfell.causes.Ladder;
 import outfell.consultation.Consultation;
 import outfell.hand.Refusal;
 import outfell.knowledge.Because;
+import outfell.product.Product;
+import outfell.product.ProductId;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
+import outfell.week.Tolerance;
 
 /** The front door of the core: a consultation in, a regimen or a referral out. Pure and deterministic. */
 public final class Planner {
@@ -54,6 +64,79 @@ public final class Planner {
                                 consultation.ask(planned.skin(), planned.safety()))
                         .ladders()
                 : List.of();
+    }
+
+    /**
+     * The consultation's plan in time; none where there is no plan.
+     *
+     * @param now the day on which it is looked at: what happened until then has its effect
+     */
+    public static Optional<Weeks> weeks(Consultation consultation, LocalDate now) {
+        if (!(plan(consultation) instanceof Outcome.Planned planned)) {
+            return Optional.empty();
+        }
+        Draft draft = new Draft(
+                consultation, planned.skin(), planned.safety(), consultation.ask(planned.skin(), planned.safety()));
+        return Optional.of(draft.weeks(now, queue(consultation, planned.regimen(), now), calm(consultation, now)));
+    }
+
+    /** What is begun after what is begun now: the plan is made again as it would be when the skin is used to that. */
+    private static List<WeekByWeek.Queued> queue(Consultation consultation, Regimen first, LocalDate now) {
+        LocalDate from = consultation.answers().today();
+        LocalDate anchor = WeekByWeek.anchor(consultation, now);
+        LocalDate until = anchor.plusWeeks(WeekByWeek.weeksFrom(anchor, now));
+        List<WeekByWeek.Queued> queue = new ArrayList<>();
+        Set<ProductId> known = new HashSet<>(first.products());
+        Regimen standing = first;
+        LocalDate day = from.plusDays(Tolerance.DAYS_BETWEEN_NEW);
+        boolean more = consultation.diary().reset(now).isEmpty();
+        while (more && day.isBefore(until)) {
+            int weeks = (int) ChronoUnit.WEEKS.between(from, day);
+            Consultation later = consultation
+                    .keeping(new Consultation.Standing(steps(standing), weeks))
+                    .in(day.getMonth());
+            Optional<Product> next = Optional.empty();
+            // what would put another strong thing out is for the next visit to decide
+            if (plan(later) instanceof Outcome.Planned planned
+                    && planned.regimen().products().containsAll(strong(later, standing))) {
+                next = planned.regimen().evening().steps().stream()
+                        .map(s -> later.find(s.product()).orElseThrow())
+                        .filter(p -> p.rationed() && !p.kind().comesOff() && !known.contains(p.id()))
+                        .findFirst();
+                standing = planned.regimen();
+            }
+            if (next.isPresent()) {
+                known.add(next.get().id());
+                queue.add(new WeekByWeek.Queued(next.get(), day));
+            }
+            more = next.isPresent();
+            day = day.plusDays(Tolerance.DAYS_BETWEEN_NEW);
+        }
+        return queue;
+    }
+
+    private static Set<ProductId> strong(Consultation consultation, Regimen regimen) {
+        return regimen.products().stream()
+                .filter(id -> consultation.find(id).filter(Product::rationed).isPresent())
+                .collect(Collectors.toSet());
+    }
+
+    private static Set<Consultation.Choice> steps(Regimen regimen) {
+        return Stream.of(regimen.morning(), regimen.evening())
+                .flatMap(r -> r.steps().stream().map(s -> new Consultation.Choice(r.part(), s.product())))
+                .collect(Collectors.toSet());
+    }
+
+    /** What is done while a calm reset is on. */
+    private static Optional<Regimen> calm(Consultation consultation, LocalDate now) {
+        if (consultation.diary().reset(now).isEmpty()) {
+            return Optional.empty();
+        }
+        Consultation reset = consultation
+                .parts()
+                .reading(consultation.diary().onto(consultation.reading(), now))
+                .together();
+        return plan(reset) instanceof Outcome.Planned planned ? Optional.of(planned.regimen()) : Optional.empty();
     }
 
     /** What the steps of the consultation's plan do to one another, gravest first, each with what mends it. */

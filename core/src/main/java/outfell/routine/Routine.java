@@ -51,6 +51,12 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
                 timeline(steps.stream().map(Schedule.Task::of).toList(), limitMinutes));
     }
 
+    /** Elapsed minutes, to one decimal, of an evening or morning on which only these of the steps are done. */
+    public static double minutes(List<Step> done) {
+        return minutes(
+                Schedule.of(done.stream().map(Schedule.Task::of).toList()).seconds());
+    }
+
     static Timeline timeline(List<Schedule.Task> tasks, int limitMinutes) {
         DayOfWeek longest = DayOfWeek.MONDAY;
         int most = -1;

@@ -20,6 +20,8 @@ import outfell.skin.SkinVerdict.BarrierState;
  * How much strong work a skin bears in a week, from load.yaml.
  *
  * @param cap load points a week
+ * @param night load points of one night
+ * @param three load points of any three nights running
  * @param rest nights a week without a strong step
  * @param uses most uses a week of each rationed family
  * @param ramp nights a week of a retinoid in weeks 1 to 12
@@ -28,6 +30,8 @@ public record Tolerance(
         Kind kind,
         String label,
         double cap,
+        double night,
+        double three,
         int rest,
         Map<ActiveKind, Integer> uses,
         List<Integer> ramp,
@@ -45,7 +49,9 @@ public record Tolerance(
     /** Percent: a family that is as strong at any share. */
     private static final double ALL_OF_IT = 100;
 
-    private record Points(ActiveKind active, double mild, double strong, double strongFrom) {}
+    private static final int HOURS_A_NIGHT = 24;
+
+    private record Points(ActiveKind active, double mild, double strong, double strongFrom, int apart) {}
 
     private static final Row FILE = KnowledgeFile.yaml("load.yaml");
     /** Weeks that a ramp takes: after them a thing is got used to. */
@@ -61,7 +67,10 @@ public record Tolerance(
     private static final int FIRST_WEEKS_USES = FILE.whole("first-weeks-uses", 0, 7);
     /** Evenings a week of a daily step that is led up to. */
     public static final int LED_UP_TO_USES = FILE.whole("led-up-to-uses", 1, 7);
-    /** From one new strong thing to the next. */
+    /** Days from something new and mild, or rinsed off, to the next new thing. */
+    public static final int DAYS_AFTER_MILD = FILE.whole("days-after-mild", 1, 60);
+
+    /** Days from one new strong thing to the next. */
     public static final int DAYS_BETWEEN_NEW = FILE.whole("days-between-new", 1, 60);
 
     public static Tolerance of(Kind kind) {
@@ -111,6 +120,17 @@ public record Tolerance(
                             : p.mild();
                 })
                 .sum();
+    }
+
+    /** Nights from one use of a product to the next at least: by its family that needs longest. */
+    public static int nightsApart(Product product) {
+        int hours = product.actives().stream()
+                .map(a -> POINTS.get(a.kind()))
+                .filter(Objects::nonNull)
+                .mapToInt(Points::apart)
+                .max()
+                .orElse(HOURS_A_NIGHT);
+        return product.prescription() ? 1 : Math.ceilDiv(hours, HOURS_A_NIGHT);
     }
 
     /** What one use adds to the week's exfoliations: a whole one where it stays on, less for clay and for what is washed off. */
@@ -178,6 +198,8 @@ public record Tolerance(
                 row.one("id", Kind.class),
                 label,
                 cap,
+                row.number("night", 0, cap),
+                row.number("three", 0, cap),
                 row.whole("rest", 0, 7),
                 Map.copyOf(uses),
                 ramp,
@@ -198,7 +220,8 @@ public record Tolerance(
                                     row.one("id", ActiveKind.class),
                                     row.number("mild", 0, 10),
                                     row.number("strong", row.number("mild")),
-                                    row.number("strong-from", ALL_OF_IT));
+                                    row.number("strong-from", ALL_OF_IT),
+                                    row.whole("apart", 1, 14 * HOURS_A_NIGHT));
                         },
                         Points::active)
                 .forEach(p -> map.put(p.active(), p));

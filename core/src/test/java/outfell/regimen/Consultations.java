@@ -25,6 +25,7 @@ import outfell.skin.ProbeConditions;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
 import outfell.skin.SkinReading;
+import outfell.week.Diary;
 
 /** Builds consultations in tests, with quiet defaults. */
 public final class Consultations {
@@ -70,7 +71,8 @@ public final class Consultations {
                 Consultation.ByHand.NOTHING,
                 Standing.NONE,
                 List.of(),
-                Consultation.House.SHIPPED);
+                Consultation.House.SHIPPED,
+                Diary.NONE);
     }
 
     public static Product product(String id) {

@@ -19,6 +19,7 @@ import outfell.method.Methods;
 import outfell.product.StepKind;
 import outfell.routine.Step;
 import outfell.skin.Concern;
+import outfell.week.Diary;
 
 /** What a practice's own answers change in a plan. */
 class HouseMethodTest {
@@ -94,7 +95,8 @@ class HouseMethodTest {
                         PLAIN.house().bands(),
                         frugal,
                         PLAIN.house().conflicts(),
-                        PLAIN.house().currency()));
+                        PLAIN.house().currency()),
+                Diary.NONE);
         assertThat(plan(c).steps().count()).isLessThan(plan(PLAIN).steps().count());
         assertThat(Yardstick.settings())
                 .hasSizeGreaterThan(20)

@@ -119,7 +119,7 @@ class PlansSaidTest {
                 .isEqualTo(Files.readString(file).lines().toList());
     }
 
-    private static Consultation consultation(int client) {
+    static Consultation consultation(int client) {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(client);
         Method shipped = Methods.all().get(client % Methods.all().size());
         Method method = client > HOUSES ? house(shipped, random) : shipped;

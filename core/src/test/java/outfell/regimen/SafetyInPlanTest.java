@@ -35,6 +35,7 @@ import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
+import outfell.week.Diary;
 
 /** What the screen, patch tests and tastes do to a plan. */
 class SafetyInPlanTest {
@@ -231,7 +232,8 @@ class SafetyInPlanTest {
                 Consultation.ByHand.NOTHING,
                 Standing.NONE,
                 List.of(),
-                Consultation.House.SHIPPED));
+                Consultation.House.SHIPPED,
+                Diary.NONE));
         assertThat(titles(calm)).doesNotContain("Full make-up");
     }
 
@@ -359,6 +361,7 @@ class SafetyInPlanTest {
                 Consultation.ByHand.NOTHING,
                 Standing.NONE,
                 patches,
-                Consultation.House.SHIPPED);
+                Consultation.House.SHIPPED,
+                Diary.NONE);
     }
 }

@@ -262,7 +262,8 @@ class DemoPractice implements SmartLifecycle {
                             today.getMonth(),
                             List.of(),
                             List.of(),
-                            List.of()),
+                            List.of(),
+                            CaseDocument.Week.USUAL),
                     on.equals(today) ? LocalDateTime.now(clock) : on.atTime(CLOSING));
         }
         orNone(demo.patches()).forEach(p -> patch(id, p));
@@ -288,7 +289,8 @@ class DemoPractice implements SmartLifecycle {
                 on.getMonth(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                CaseDocument.Week.USUAL);
         visits.insert(visit, on.atTime(CLOSING));
         planning.keepPlan(visit.id(), on.atTime(CLOSING));
     }

@@ -31,6 +31,9 @@ import outfell.skin.Zone;
  * @param takenOut products taken out by hand
  * @param steps steps changed by hand
  * @param patches patch tests and waivers
+ * @param week how nights come round; by weekday when absent
+ * @param checkIns how the skin took the weeks before
+ * @param pauses days on which strong work pauses
  */
 public record CaseDocument(
         @Nullable Client client,
@@ -44,7 +47,10 @@ public record CaseDocument(
         @Nullable List<Choice> pins,
         @Nullable List<Choice> takenOut,
         @Nullable List<StepByHand> steps,
-        @Nullable List<Patch> patches) {
+        @Nullable List<Patch> patches,
+        @Nullable Week week,
+        @Nullable List<CheckIn> checkIns,
+        @Nullable List<Pause> pauses) {
 
     /** Who it is about; names are not needed to plan. */
     public record Client(@Nullable String name, @Nullable String trade) {}
@@ -191,4 +197,44 @@ public record CaseDocument(
 
     /** A product in one routine. */
     public record Choice(Part part, String product) {}
+
+    /**
+     * How nights come round, and what of hers is in them.
+     *
+     * @param every nights after which they come again
+     * @param first the first night of a round; absent for by weekday
+     */
+    public record Week(
+            int every,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate first,
+            List<OwnEvening> evenings,
+            List<CourseOf> courses,
+            List<NightByHand> byHand) {
+        /** By weekday, with nothing of hers. */
+        public static final Week USUAL = new Week(7, null, List.of(), List.of(), List.of());
+    }
+
+    /** An evening of hers, every week or once. */
+    public record OwnEvening(
+            String kind,
+            @Schema(types = {"string", "null"}) @Nullable DayOfWeek weekday,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate date) {}
+
+    /** A thing that is not for ever. */
+    public record CourseOf(String product, String kind, LocalDate from) {}
+
+    /** A single evening set by hand. */
+    public record NightByHand(String product, LocalDate date, boolean on, String why) {}
+
+    /** How the skin took the weeks before; what nobody asked is absent. */
+    public record CheckIn(
+            LocalDate on,
+            @Schema(types = {"integer", "null"}) @Nullable Integer sting,
+            @Schema(types = {"integer", "null"}) @Nullable Integer redness,
+            @Schema(types = {"integer", "null"}) @Nullable Integer flaking,
+            boolean swelling,
+            @Schema(types = {"integer", "null"}) @Nullable Integer skipped) {}
+
+    /** Days on which strong work pauses. */
+    public record Pause(String kind, LocalDate from, LocalDate until) {}
 }

@@ -37,6 +37,7 @@ import outfell.skin.ProbeReading;
 import outfell.skin.Settlement;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
+import outfell.week.Diary;
 
 /** From a document to what the core plans with. What the schema cannot say is checked here, with the field's pointer. */
 public final class Cases {
@@ -57,7 +58,12 @@ public final class Cases {
                 c.month(),
                 byHand(orNone(c.pins()), orNone(c.takenOut()), orNone(c.steps())),
                 patches(c.date(), orNone(c.patches())),
-                Consultation.House.SHIPPED);
+                Consultation.House.SHIPPED,
+                Diaries.diary(
+                        c.week(),
+                        Diaries.checkIns(orNone(c.checkIns())),
+                        Diaries.pauses(orNone(c.pauses())),
+                        c.reading()));
     }
 
     /** The same from stored parts. */
@@ -71,10 +77,11 @@ public final class Cases {
             Month month,
             Consultation.ByHand byHand,
             List<Consultation.Patched> patches,
-            Consultation.House house) {
+            Consultation.House house,
+            Diary diary) {
         Asked asked = asked(date, intake, reading, shelf, house.bands());
         return new Consultation(
-                asked.face(),
+                diary.onto(asked.face(), date),
                 asked.answers(),
                 life(intake),
                 concerns(intake),
@@ -94,7 +101,8 @@ public final class Cases {
                 byHand,
                 Consultation.Standing.NONE,
                 patches,
-                house);
+                house,
+                diary);
     }
 
     /** What the therapist has decided herself, checked. */
@@ -280,8 +288,7 @@ public final class Cases {
     }
 
     /** Each made, with its pointer on a refusal; no key may stand twice. */
-    private static <D, T> List<T> each(
-            String pointer, List<D> documents, Function<D, Object> key, Function<D, T> make) {
+    static <D, T> List<T> each(String pointer, List<D> documents, Function<D, Object> key, Function<D, T> make) {
         List<T> all = new ArrayList<>();
         Set<Object> seen = new HashSet<>();
         for (int i = 0; i < documents.size(); i++) {
@@ -377,7 +384,7 @@ public final class Cases {
                 .toList();
     }
 
-    private static <T> T at(String pointer, Supplier<T> make) {
+    static <T> T at(String pointer, Supplier<T> make) {
         try {
             return make.get();
         } catch (IllegalArgumentException outside) {

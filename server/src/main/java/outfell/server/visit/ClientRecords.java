@@ -21,6 +21,7 @@ import outfell.server.safekeeping.SafeKeeping;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.server.visit.VisitStore.VisitCorrection;
+import outfell.server.week.CheckIns;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -35,7 +36,8 @@ class ClientRecords {
             Client client,
             List<Shelf.Item> shelf,
             List<VisitRecord> visits,
-            Patches.PatchView patchTests) {}
+            Patches.PatchView patchTests,
+            CheckIns.Diary diary) {}
 
     record VisitRecord(Visit visit, List<VisitCorrection> corrections, List<PlanRecord> plans) {}
 
@@ -51,6 +53,7 @@ class ClientRecords {
     private final VisitStore visits;
     private final PlanStore plans;
     private final Patches patches;
+    private final CheckIns checkIns;
     private final ProductStore products;
     private final JsonMapper json;
     private final Clock clock;
@@ -62,6 +65,7 @@ class ClientRecords {
             VisitStore visits,
             PlanStore plans,
             Patches patches,
+            CheckIns checkIns,
             ProductStore products,
             JsonMapper json,
             Clock clock) {
@@ -71,6 +75,7 @@ class ClientRecords {
         this.visits = visits;
         this.plans = plans;
         this.patches = patches;
+        this.checkIns = checkIns;
         this.products = products;
         this.json = json;
         this.clock = clock;
@@ -84,7 +89,8 @@ class ClientRecords {
                 clients.get(id),
                 shelf.items(id),
                 visits.all(id).stream().map(this::visit).toList(),
-                patches.view(id));
+                patches.view(id),
+                checkIns.view(id));
     }
 
     private VisitRecord visit(Visit visit) {
@@ -110,6 +116,11 @@ class ClientRecords {
                 .formatted(
                         count(tests.tests().size(), "patch test"),
                         count(tests.waivers().size(), "waiver")));
+        CheckIns.Diary diary = checkIns.view(id);
+        goes.add("%s and %s."
+                .formatted(
+                        count(diary.checkIns().size(), "check-in"),
+                        count(diary.pauses().size(), "pause")));
         goes.add("The shelf, with %s that nobody else owns or uses."
                 .formatted(count(ownAlone(id).size(), "product")));
         return new Erasure(
@@ -152,6 +163,7 @@ class ClientRecords {
         plans.erase(id);
         visits.erase(id);
         patches.erase(id);
+        checkIns.erase(id);
         store.erase(id);
         Set<String> used = products.inUse(alone);
         products.deleteAll(alone.stream().filter(p -> !used.contains(p)).toList());

@@ -28,6 +28,7 @@ import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Compared;
 import outfell.regimen.Findings;
+import outfell.regimen.Weeks;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
@@ -207,6 +208,12 @@ class VisitController {
     @GetMapping("/visits/{id}/plan")
     PlanAnswer plan(@PathVariable UUID id, @RequestParam Month month) {
         return visits.plan(id, month);
+    }
+
+    /** The plan in time: what each evening brings, and what is led up to week by week. */
+    @GetMapping("/visits/{id}/weeks")
+    Weeks weeks(@PathVariable UUID id) {
+        return visits.weeks(id);
     }
 
     /** What another month, or the visit's method in place of another, changes in the plan; each with the fact that did it. */

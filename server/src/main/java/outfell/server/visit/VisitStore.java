@@ -68,7 +68,8 @@ public class VisitStore {
             Month month,
             List<CaseDocument.Choice> pins,
             List<CaseDocument.Choice> takenOut,
-            List<CaseDocument.StepByHand> steps) {}
+            List<CaseDocument.StepByHand> steps,
+            CaseDocument.Week week) {}
 
     /**
      * A visit's day.
@@ -85,9 +86,11 @@ public class VisitStore {
     private static final String ALLERGY = "ALLERGY";
 
     private final DSLContext db;
+    private final WeekPartStore weeks;
 
-    VisitStore(DSLContext db) {
+    VisitStore(DSLContext db, WeekPartStore weeks) {
         this.db = db;
+        this.weeks = weeks;
     }
 
     public Optional<Visit> find(UUID id) {
@@ -179,6 +182,16 @@ public class VisitStore {
                 .fetchOptional(this::whole);
     }
 
+    /** A client's last visit before a day. */
+    public Optional<Visit> lastBefore(UUID client, LocalDate day) {
+        return db.selectFrom(VISIT)
+                .where(VISIT.CLIENT_ID.eq(client))
+                .and(VISIT.ON_DATE.lt(day))
+                .orderBy(VISIT.ON_DATE.desc(), VISIT.WORKED_AT.desc(), VISIT.ID)
+                .limit(1)
+                .fetchOptional(this::whole);
+    }
+
     /** @param worked when it is worked on */
     public void insert(Visit visit, LocalDateTime worked) {
         VisitRecord row = db.newRecord(VISIT);
@@ -238,6 +251,8 @@ public class VisitStore {
         row.setBurns(i.burns());
         row.setTans(i.tans());
         row.setNote(i.note());
+        row.setNightsEvery(v.week().every());
+        row.setNightsFirst(v.week().first());
         write(row, v.reading().conditions());
     }
 
@@ -264,6 +279,7 @@ public class VisitStore {
         clear(VISIT_BY_HAND, VISIT_BY_HAND.VISIT_ID, visit);
         clear(VISIT_CHOICE, VISIT_CHOICE.VISIT_ID, visit);
         clear(VISIT_STEP, VISIT_STEP.VISIT_ID, visit);
+        weeks.clear(visit);
     }
 
     private <R extends Record> void clear(Table<R> table, TableField<R, UUID> key, UUID visit) {
@@ -277,6 +293,7 @@ public class VisitStore {
         choices(all, v.id(), v.pins(), false);
         choices(all, v.id(), v.takenOut(), true);
         steps(all, v.id(), v.steps());
+        weeks.write(all, v.id(), v.week());
         db.batch(all).execute();
     }
 
@@ -446,7 +463,8 @@ public class VisitStore {
                 Month.valueOf(r.getPlanMonth()),
                 choices(r.getId(), false),
                 choices(r.getId(), true),
-                steps(r.getId()));
+                steps(r.getId()),
+                weeks.read(r));
     }
 
     private CaseDocument.Reading reading(VisitRecord r) {

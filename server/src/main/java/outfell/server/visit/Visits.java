@@ -37,6 +37,7 @@ import outfell.product.ProductId;
 import outfell.regimen.Findings;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
+import outfell.regimen.Weeks;
 import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
@@ -47,6 +48,7 @@ import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
 import outfell.server.plan.Cases;
+import outfell.server.plan.Diaries;
 import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.Plans;
 import outfell.server.plan.VerdictView;
@@ -59,10 +61,13 @@ import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.server.week.CheckIns;
 import outfell.shelf.PresentRoutine;
 import outfell.shelf.Substitutes;
 import outfell.skin.ProbeBands;
 import outfell.supply.Supply;
+import outfell.week.CheckIn;
+import outfell.week.Diary;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps visits and plans from them. */
@@ -91,6 +96,7 @@ public class Visits {
     private final Catalogue catalogue;
     private final Plans plans;
     private final Patches patches;
+    private final CheckIns checkIns;
     private final Bands bands;
     private final HouseMethods methods;
     private final Yardsticks yardsticks;
@@ -108,6 +114,7 @@ public class Visits {
             Catalogue catalogue,
             Plans plans,
             Patches patches,
+            CheckIns checkIns,
             Bands bands,
             HouseMethods methods,
             Yardsticks yardsticks,
@@ -123,6 +130,7 @@ public class Visits {
         this.catalogue = catalogue;
         this.plans = plans;
         this.patches = patches;
+        this.checkIns = checkIns;
         this.bands = bands;
         this.methods = methods;
         this.yardsticks = yardsticks;
@@ -156,7 +164,8 @@ public class Visits {
                 today.getMonth(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                last.map(v -> carriedOver(v.week(), today)).orElse(CaseDocument.Week.USUAL));
         store.insert(visit, LocalDateTime.now(clock));
         events.publishEvent(new ClientChanged(client));
         return visit;
@@ -197,6 +206,7 @@ public class Visits {
         document.pins().forEach(p -> known(p.product()));
         document.takenOut().forEach(p -> known(p.product()));
         document.steps().forEach(p -> known(p.product()));
+        after.week().courses().forEach(c -> known(c.product()));
         // what is put right later does not make the visit one of today
         LocalDateTime last = putRight ? day.workedAt() : worked != null ? worked : LocalDateTime.now(clock);
         if (!store.update(after, last, save)) {
@@ -470,7 +480,8 @@ public class Visits {
                 document.month(),
                 document.pins(),
                 document.takenOut(),
-                document.steps());
+                document.steps(),
+                Optional.ofNullable(document.week()).orElse(before.week()));
     }
 
     private Consultation consultation(Visit v) {
@@ -484,7 +495,45 @@ public class Visits {
                 v.month(),
                 Cases.byHand(v.pins(), v.takenOut(), v.steps()),
                 patches.of(v.client()),
-                new Consultation.House(bands.current(), yardsticks.current(), schools.current(), settings.currency()));
+                new Consultation.House(bands.current(), yardsticks.current(), schools.current(), settings.currency()),
+                diary(v));
+    }
+
+    private Diary diary(Visit v) {
+        List<CheckIn> said = checkIns.said(v.client());
+        Optional<LocalDate> first = said.stream().findFirst().map(CheckIn::on);
+        // only what was read before the first check-in tells whether anything rose
+        Optional<Visit> read = first.filter(d -> !v.date().isBefore(d)).isPresent()
+                ? store.lastBefore(v.client(), first.orElseThrow())
+                : Optional.of(v);
+        return Diaries.diary(
+                v.week(),
+                said,
+                checkIns.pauses(v.client()),
+                read.map(Visit::reading).orElse(null));
+    }
+
+    /** The visit's plan in time, as it stands today. */
+    public Weeks weeks(UUID id) {
+        return weeks(id, LocalDate.now(clock));
+    }
+
+    private Weeks weeks(UUID id, LocalDate now) {
+        return Planner.weeks(consultation(find(id)), now)
+                .orElseThrow(() ->
+                        Problem.refused("refer-first", "There are no nights to lay until the referral is settled."));
+    }
+
+    /** The rhythm and her evenings stand; single evenings that have passed do not come along. */
+    private static CaseDocument.Week carriedOver(CaseDocument.Week w, LocalDate today) {
+        return new CaseDocument.Week(
+                w.every(),
+                w.first(),
+                w.evenings().stream()
+                        .filter(e -> e.date() == null || !e.date().isBefore(today))
+                        .toList(),
+                w.courses(),
+                w.byHand().stream().filter(n -> !n.date().isBefore(today)).toList());
     }
 
     /** What stands until it is asked again; a wait that has run out and a release for one visit do not come along. */

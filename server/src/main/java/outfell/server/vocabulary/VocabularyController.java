@@ -19,6 +19,7 @@ import outfell.product.StepKind;
 import outfell.routine.Coverage;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
+import outfell.server.week.WeekWords;
 import outfell.skin.Concern;
 import outfell.skin.How;
 import outfell.skin.PhototypeReader;
@@ -44,6 +45,7 @@ class VocabularyController {
             List<PhototypeReader.SunClass> phototypes,
             List<QuantityWords> quantities,
             PatchWords patch,
+            WeekWords weeks,
             Map<Evidence, String> evidence,
             Map<String, String> sources) {}
 
@@ -105,6 +107,7 @@ class VocabularyController {
                         .map(q -> new QuantityWords(q, q.label(), q.unit(), q.least(), q.most()))
                         .toList(),
                 new PatchWords(PatchTest.kinds(), PatchTest.sites(), PatchTest.grades()),
+                WeekWords.all(),
                 Arrays.stream(Evidence.values())
                         .collect(java.util.stream.Collectors.toMap(
                                 e -> e, Evidence::words, (a, _) -> a, java.util.TreeMap::new)),

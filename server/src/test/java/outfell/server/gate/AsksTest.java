@@ -22,6 +22,7 @@ import outfell.safety.Answers;
 import outfell.skin.History;
 import outfell.skin.ProbeConditions;
 import outfell.skin.SkinReading;
+import outfell.week.Diary;
 
 /** A question that is being worked out can be given up by whoever asked it, and by nobody else. */
 class AsksTest {
@@ -76,6 +77,7 @@ class AsksTest {
                 Consultation.ByHand.NOTHING,
                 Consultation.Standing.NONE,
                 List.of(),
-                Consultation.House.SHIPPED);
+                Consultation.House.SHIPPED,
+                Diary.NONE);
     }
 }

@@ -1,0 +1,133 @@
+package outfell.regimen;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.product.ProductId;
+import outfell.routine.Routine;
+import outfell.week.Course;
+import outfell.week.Diary;
+import outfell.week.Ramp;
+import outfell.week.Rhythm;
+
+/**
+ * A plan in time: what is led up to week by week, and what each evening brings.
+ *
+ * @param begun the day of the visit
+ * @param from the day on which its first evening is: the visit's, or that of the last check-in
+ * @param first the first day of the tracks: some weeks before it when something is in use already
+ * @param until the last day
+ * @param rhythm how the nights come round
+ * @param nights in a round
+ * @param bears what this skin bears
+ * @param checkIns that were, each with what it asked
+ * @param dueCheckIns days on which the next are due
+ * @param calm the routine of a calm reset that is on; absent when none is
+ * @param out what a reset leaves out of the plan
+ * @param verdicts when the concerns of the plan may be judged
+ */
+public record Weeks(
+        LocalDate begun,
+        LocalDate from,
+        LocalDate first,
+        LocalDate until,
+        Rhythm rhythm,
+        int nights,
+        Bears bears,
+        List<Track> tracks,
+        List<Evening> evenings,
+        List<Diary.Read> checkIns,
+        List<LocalDate> dueCheckIns,
+        Optional<Calm> calm,
+        List<Verdicts.Due> verdicts) {
+    /**
+     * What this skin bears.
+     *
+     * @param week load points of a week
+     * @param night of one night
+     * @param three of any three nights running
+     * @param daily what every day brings by itself
+     */
+    public record Bears(double week, double night, double three, double daily, Because because) {}
+
+    /**
+     * A calm reset that is on.
+     *
+     * @param since the day on which it began
+     * @param evening what is done instead
+     * @param out names of what stays off
+     * @param ends what ends it
+     */
+    public record Calm(LocalDate since, Routine morning, Routine evening, List<String> out, Because ends) {}
+
+    /**
+     * One thing with nights of its own, through the weeks.
+     *
+     * @param letter of its leading active
+     * @param points load of one night of it
+     * @param queued whether it is not in today's plan: it is next in line
+     * @param weeks from the first day of the tracks on
+     * @param course that it is on
+     * @param more what would have to give for one more night of it
+     * @param turns days on which its nights change, in words
+     */
+    public record Track(
+            ProductId product,
+            String name,
+            String letter,
+            double points,
+            boolean queued,
+            List<Ramp.Week> weeks,
+            Optional<Course> course,
+            String more,
+            List<Turn> turns) {}
+
+    /** From a day on a thing has these nights. */
+    public record Turn(LocalDate from, String nights) {}
+
+    /** A thing on an evening. */
+    public record Use(ProductId product, String name, String letter, double points, boolean byHand, String why) {}
+
+    /** A thing that has no place on an evening though its pattern says so. */
+    public record LeftOut(ProductId product, String name, Because because) {}
+
+    /**
+     * One evening.
+     *
+     * @param round which round it is in, from 0
+     * @param uses what has nights of its own and is used
+     * @param products all that is used, in the order of the evening
+     * @param load points, with what every day brings
+     * @param three points of it and the two evenings before it
+     * @param calm whether it is one of a calm reset
+     * @param rest why nothing strong is used; absent when something is
+     * @param leftOut what would be used and is not
+     * @param over why it is more than this skin bears; absent when it is not
+     */
+    public record Evening(
+            LocalDate date,
+            int round,
+            List<Use> uses,
+            List<ProductId> products,
+            double load,
+            double three,
+            double minutes,
+            boolean calm,
+            Optional<Because> rest,
+            List<LeftOut> leftOut,
+            Optional<Because> over) {}
+
+    public Weeks {
+        tracks = List.copyOf(tracks);
+        evenings = List.copyOf(evenings);
+        checkIns = List.copyOf(checkIns);
+        dueCheckIns = List.copyOf(dueCheckIns);
+        verdicts = List.copyOf(verdicts);
+    }
+
+    /** The evening of a day; none outside of its days. */
+    public Optional<Evening> on(LocalDate day) {
+        return evenings.stream().filter(e -> e.date().equals(day)).findFirst();
+    }
+}

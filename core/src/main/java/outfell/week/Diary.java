@@ -1,0 +1,149 @@
+package outfell.week;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import outfell.knowledge.Because;
+import outfell.product.Product;
+import outfell.skin.ByHand;
+import outfell.skin.SkinReading;
+import outfell.skin.SkinVerdict;
+
+/**
+ * What happened to the skin and to her days since the plan began, and how her nights come round.
+ *
+ * @param before redness and flaking as they were read when the plan began
+ * @param checkIns in the order of their days
+ * @param evenings of her own
+ * @param courses of things that are not for ever, at most one for a product
+ * @param byHand single evenings that the therapist has set
+ */
+public record Diary(
+        CheckIn.Before before,
+        List<CheckIn> checkIns,
+        List<Pause> pauses,
+        Rhythm rhythm,
+        List<HerEvening> evenings,
+        List<Course> courses,
+        List<HandNight> byHand) {
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+
+    /** Nothing happened, nights by weekday. */
+    public static final Diary NONE =
+            new Diary(CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(), List.of());
+
+    public Diary {
+        checkIns = checkIns.stream().sorted(Comparator.comparing(CheckIn::on)).toList();
+        pauses = pauses.stream().sorted(Comparator.comparing(Pause::from)).toList();
+        evenings = List.copyOf(evenings);
+        courses = List.copyOf(courses);
+        byHand = List.copyOf(byHand);
+        if (courses.stream().map(Course::product).distinct().count() < courses.size()) {
+            throw new IllegalArgumentException("A product has one course at a time; end the one before.");
+        }
+    }
+
+    /** A check-in with what it asks, held against the one before. */
+    public record Read(CheckIn checkIn, CheckIn.Says says, Because because) {}
+
+    /** Every check-in up to a day with what it asks. */
+    public List<Read> read(LocalDate until) {
+        List<Read> all = new ArrayList<>();
+        CheckIn.Before then = before;
+        for (CheckIn c : checkIns) {
+            if (!c.on().isAfter(until)) {
+                all.add(new Read(c, c.says(then), c.because(then)));
+                then = new CheckIn.Before(
+                        c.redness().isPresent() ? c.redness() : then.redness(),
+                        c.flaking().isPresent() ? c.flaking() : then.flaking());
+            }
+        }
+        return all;
+    }
+
+    /** The check-in that began a calm reset which is still on; none when there is no reset, or enough calm ones ended it. */
+    public Optional<Read> reset(LocalDate day) {
+        Optional<Read> begun = Optional.empty();
+        int calm = 0;
+        for (Read r : read(day)) {
+            if (r.says() == CheckIn.Says.RESET || r.says() == CheckIn.Says.REFER) {
+                begun = Optional.of(r);
+                calm = 0;
+            } else {
+                calm = r.checkIn().allLow() ? calm + 1 : 0;
+                begun = calm >= CheckIn.CALM_ENDS ? Optional.empty() : begun;
+            }
+        }
+        return begun;
+    }
+
+    /** The check-in that ended the last calm reset; none when there was none, or it is still on. */
+    public Optional<LocalDate> calmSince(LocalDate day) {
+        Optional<LocalDate> since = Optional.empty();
+        for (CheckIn c : checkIns) {
+            if (!c.on().isAfter(day)
+                    && reset(c.on()).isEmpty()
+                    && reset(c.on().minusDays(1)).isPresent()) {
+                since = Optional.of(c.on());
+            }
+        }
+        return reset(day).isPresent() ? Optional.empty() : since;
+    }
+
+    /** The face as it is to be planned for: during a calm reset its barrier counts as broken, whatever it looks like. */
+    public SkinReading onto(SkinReading reading, LocalDate day) {
+        return reset(day)
+                .map(r -> {
+                    List<ByHand> others = new ArrayList<>(reading.byHand().stream()
+                            .filter(b -> b.verdict() != ByHand.Verdict.BARRIER)
+                            .toList());
+                    others.add(new ByHand(
+                            ByHand.Verdict.BARRIER,
+                            SkinVerdict.BarrierState.BROKEN.name(),
+                            "the check-in",
+                            r.because().sentence()));
+                    return new SkinReading(
+                            reading.observations(),
+                            reading.probe(),
+                            reading.conditions(),
+                            reading.history(),
+                            reading.events(),
+                            reading.settlements(),
+                            others);
+                })
+                .orElse(reading);
+    }
+
+    /** The step back that holds on a day: the newest that began no longer ago than it lasts. */
+    public Optional<Read> stepBack(LocalDate day) {
+        return read(day).stream()
+                .filter(r -> r.says() == CheckIn.Says.STEP_BACK
+                        && day.isBefore(r.checkIn().on().plusWeeks(CheckIn.WEEKS_BACK)))
+                .reduce((a, b) -> b);
+    }
+
+    /** Why a product stays off on an evening: a pause, an evening of hers, a course that is not on. */
+    public Optional<Because> keepsOff(Product p, LocalDate evening) {
+        return pauses.stream()
+                .filter(x -> x.keepsOff(p, evening))
+                .map(x -> x.kind().because())
+                .findFirst()
+                .or(() -> evenings.stream()
+                        .filter(x -> x.keepsOff(p, evening))
+                        .map(x -> x.kind().because())
+                        .findFirst())
+                .or(() -> courses.stream()
+                        .filter(c -> c.product().equals(p.id()) && !c.isOn(evening))
+                        .map(c -> c.because(evening))
+                        .findFirst());
+    }
+
+    /** The latest check-in up to a day. */
+    public Optional<LocalDate> lastCheckIn(LocalDate until) {
+        return checkIns.stream().map(CheckIn::on).filter(d -> !d.isAfter(until)).reduce((a, b) -> b);
+    }
+}

@@ -1,0 +1,116 @@
+package outfell.server.week;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import outfell.server.client.ClientChanged;
+import outfell.server.client.ClientStore;
+import outfell.server.plan.CaseDocument;
+import outfell.server.plan.Diaries;
+import outfell.server.problem.Problem;
+import outfell.week.CheckIn;
+import outfell.week.Pause;
+
+/** What clients say between visits. One check-in a day: a second of the same day takes the place of the first. */
+@Service
+public class CheckIns {
+    /** Everything of one client, in the order of their days. */
+    public record Diary(List<CheckInStore.Kept> checkIns, List<CheckInStore.KeptPause> pauses) {}
+
+    private final CheckInStore store;
+    private final ClientStore clients;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+
+    CheckIns(CheckInStore store, ClientStore clients, ApplicationEventPublisher events, Clock clock) {
+        this.store = store;
+        this.clients = clients;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    public Diary view(UUID client) {
+        return new Diary(store.checkIns(client), store.pauses(client));
+    }
+
+    /** As the core reads them. */
+    public List<CheckIn> said(UUID client) {
+        return Diaries.checkIns(
+                store.checkIns(client).stream().map(CheckInStore.Kept::said).toList());
+    }
+
+    /** As the core reads them. */
+    public List<Pause> pauses(UUID client) {
+        return Diaries.pauses(store.pauses(client).stream()
+                .map(CheckInStore.KeptPause::pause)
+                .distinct()
+                .toList());
+    }
+
+    /** @throws Problem when it lies ahead, or a figure outside of its range */
+    @Transactional
+    public Diary say(UUID client, CaseDocument.CheckIn said, CheckInStore.How how, String remark) {
+        hold(client);
+        if (said.on().isAfter(LocalDate.now(clock))) {
+            throw Problem.field("/on", "This check-in lies ahead; was the day mistyped?");
+        }
+        try {
+            Diaries.checkIn(said);
+        } catch (IllegalArgumentException e) {
+            throw Problem.field("/sting", String.valueOf(e.getMessage()));
+        }
+        store.put(client, new CheckInStore.Kept(UUID.randomUUID(), said, how, remark, LocalDateTime.now(clock)));
+        events.publishEvent(new ClientChanged(client));
+        return view(client);
+    }
+
+    @Transactional
+    public Diary takeBack(UUID id) {
+        UUID client = store.ofCheckIn(id).orElseThrow(() -> Problem.notFound("check-in", id));
+        hold(client);
+        store.dropCheckIn(id);
+        events.publishEvent(new ClientChanged(client));
+        return view(client);
+    }
+
+    /** Keeps a pause; the same one told twice is one. */
+    @Transactional
+    public Diary pause(UUID client, CaseDocument.Pause pause, String remark) {
+        hold(client);
+        try {
+            Diaries.pause(pause);
+        } catch (IllegalArgumentException e) {
+            throw Problem.field("/until", String.valueOf(e.getMessage()));
+        }
+        if (store.pauses(client).stream().noneMatch(p -> p.pause().equals(pause))) {
+            store.add(client, new CheckInStore.KeptPause(UUID.randomUUID(), pause, remark, LocalDateTime.now(clock)));
+            events.publishEvent(new ClientChanged(client));
+        }
+        return view(client);
+    }
+
+    @Transactional
+    public Diary goOn(UUID id) {
+        UUID client = store.ofPause(id).orElseThrow(() -> Problem.notFound("pause", id));
+        hold(client);
+        store.dropPause(id);
+        events.publishEvent(new ClientChanged(client));
+        return view(client);
+    }
+
+    /** Takes out everything of a client's for good. */
+    public void erase(UUID client) {
+        store.erase(client);
+    }
+
+    private void hold(UUID client) {
+        if (clients.hold(client).isEmpty()) {
+            throw Problem.notFound("client", client);
+        }
+    }
+}
