@@ -36,6 +36,8 @@ export const keys = {
   findings: (visit: string, version: number) => ['plan', 'findings', visit, version] as const,
   ladders: (visit: string, version: number) => ['plan', 'ladders', visit, version] as const,
   compared: (visit: string, version: number, with_: 'computed') => ['plan', with_, visit, version] as const,
+  diary: (client: string) => ['diary', client] as const,
+  weeks: (visit: string, version: number, shelf: string) => ['plan', 'weeks', visit, version, shelf] as const,
   rule: (at: string) => ['rule', at] as const,
   methods: ['methods'] as const,
   yardstick: ['yardstick'] as const,
@@ -550,3 +552,40 @@ export const useRecipe = (product: string) =>
     queryKey: keys.recipe(product),
     queryFn: () => ask(api.GET('/api/products/{id}/recipe', { params: { path: { id: product } } })),
   })
+
+/** What was said between visits. */
+export const useDiary = (client: string) =>
+  useQuery({
+    queryKey: keys.diary(client),
+    queryFn: () => ask(api.GET('/api/clients/{client}/diary', { params: { path: { client } } })),
+  })
+
+/** Check-ins and pauses; each has its effect on every plan of the client. */
+export function useDiaryChange(client: string) {
+  const queries = useQueryClient()
+  const settle = (view: Schemas['Diary']) => {
+    queries.setQueryData(keys.diary(client), view)
+    void queries.invalidateQueries({ queryKey: ['plan'] })
+    void queries.invalidateQueries({ queryKey: keys.desk })
+  }
+  return {
+    say: useMutation({
+      mutationFn: (body: Schemas['Said']) =>
+        ask(api.POST('/api/clients/{client}/check-ins', { params: { path: { client } }, body })),
+      onSuccess: settle,
+    }),
+    takeBack: useMutation({
+      mutationFn: (id: string) => ask(api.DELETE('/api/check-ins/{id}', { params: { path: { id } } })),
+      onSuccess: settle,
+    }),
+    pause: useMutation({
+      mutationFn: (body: Schemas['Pausing']) =>
+        ask(api.POST('/api/clients/{client}/pauses', { params: { path: { client } }, body })),
+      onSuccess: settle,
+    }),
+    goOn: useMutation({
+      mutationFn: (id: string) => ask(api.DELETE('/api/pauses/{id}', { params: { path: { id } } })),
+      onSuccess: settle,
+    }),
+  }
+}

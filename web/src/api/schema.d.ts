@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check-ins/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -30,6 +46,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/check-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["say_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/diary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["diary"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -79,6 +127,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["unwaive"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{client}/pauses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pause"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -559,6 +623,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pauses/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["goOn"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1108,6 +1188,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/choices/check": {
         parameters: {
             query?: never;
@@ -1332,6 +1428,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/supply": {
         parameters: {
             query?: never;
@@ -1358,6 +1470,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["verdict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{id}/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weeks"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1508,6 +1636,17 @@ export interface components {
             /** @enum {string} */
             state: "SOUND" | "STRAINED" | "BROKEN" | "NOT_YET";
         };
+        Bears: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            daily: number;
+            /** Format: double */
+            night: number;
+            /** Format: double */
+            three: number;
+            /** Format: double */
+            week: number;
+        };
         Because: {
             /** @enum {string} */
             evidence: "CONTROLLED" | "SMALL" | "MECHANISM" | "CONVENTION" | "DEBATED" | "PROPOSED";
@@ -1525,8 +1664,17 @@ export interface components {
             /** Format: double */
             low: number;
         };
+        Calm: {
+            ends: components["schemas"]["Because"];
+            evening: components["schemas"]["Routine"];
+            morning: components["schemas"]["Routine"];
+            out: string[];
+            /** Format: date */
+            since: string;
+        };
         CaseDocument: {
             catalogue: components["schemas"]["ProductFacts"][];
+            checkIns: components["schemas"]["SaidOfSkin"][];
             client: components["schemas"]["Client"];
             /** Format: date */
             date: string;
@@ -1536,10 +1684,12 @@ export interface components {
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
             owned: components["schemas"]["OwnedProduct"][];
             patches: components["schemas"]["Patch"][];
+            pauses: components["schemas"]["PauseOf"][];
             pins: components["schemas"]["Choice"][];
             reading: components["schemas"]["Reading"];
             steps: components["schemas"]["StepByHand"][];
             takenOut: components["schemas"]["Choice"][];
+            week: components["schemas"]["Week"];
         };
         Caution: {
             because: components["schemas"]["Because"];
@@ -1590,6 +1740,35 @@ export interface components {
             /** Format: double */
             saves: number;
         };
+        CheckIn: {
+            flaking: {
+                /** Format: int32 */
+                asInt?: number;
+                empty?: boolean;
+                present?: boolean;
+            };
+            /** Format: date */
+            on: string;
+            redness: {
+                /** Format: int32 */
+                asInt?: number;
+                empty?: boolean;
+                present?: boolean;
+            };
+            skipped: {
+                /** Format: int32 */
+                asInt?: number;
+                empty?: boolean;
+                present?: boolean;
+            };
+            sting: {
+                /** Format: int32 */
+                asInt?: number;
+                empty?: boolean;
+                present?: boolean;
+            };
+            swelling: boolean;
+        };
         Choice: {
             /** @enum {string} */
             part: "MORNING" | "EVENING";
@@ -1616,6 +1795,7 @@ export interface components {
         };
         ClientRecord: {
             client: components["schemas"]["Person"];
+            diary: components["schemas"]["Diary"];
             format: string;
             patchTests: components["schemas"]["PatchView"];
             shelf: components["schemas"]["Item"][];
@@ -1690,6 +1870,18 @@ export interface components {
             /** Format: int32 */
             version: number;
             who: string;
+        };
+        Course: {
+            /** Format: date */
+            from: string;
+            kind: components["schemas"]["KindOfCourse"];
+            product: string;
+        };
+        CourseOf: {
+            /** Format: date */
+            from: string;
+            kind: string;
+            product: string;
         };
         CoverageWords: {
             /** @enum {string} */
@@ -1772,6 +1964,10 @@ export interface components {
             name: string;
             telephone: string;
         };
+        Diary: {
+            checkIns: components["schemas"]["Kept"][];
+            pauses: components["schemas"]["KeptPause"][];
+        };
         Dilution: {
             oil: string;
             /** Format: double */
@@ -1816,6 +2012,24 @@ export interface components {
         Erasure: {
             goes: string[];
             stays: string[];
+        };
+        Evening: {
+            calm: boolean;
+            /** Format: date */
+            date: string;
+            leftOut: components["schemas"]["LeftOut"][];
+            /** Format: double */
+            load: number;
+            /** Format: double */
+            minutes: number;
+            over?: components["schemas"]["Because"];
+            products: string[];
+            rest?: components["schemas"]["Because"];
+            /** Format: int32 */
+            round: number;
+            /** Format: double */
+            three: number;
+            uses: components["schemas"]["UsedThen"][];
         };
         FaceWords: {
             id: string;
@@ -1944,6 +2158,12 @@ export interface components {
             column: string;
             printed: string;
             sample: string;
+        };
+        Heard: {
+            because: components["schemas"]["Because"];
+            checkIn: components["schemas"]["CheckIn"];
+            /** @enum {string} */
+            says: "CALM" | "NOT_TOLD" | "STEP_BACK" | "RESET" | "REFER";
         };
         Hint: {
             /** @enum {string} */
@@ -2081,16 +2301,44 @@ export interface components {
             textual: boolean;
             valueNode: boolean;
         };
+        JudgedFrom: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            concern: "BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER";
+            /** Format: date */
+            fair: string;
+            /** Format: date */
+            first: string;
+            look: string;
+        };
         Keeps: {
             because: components["schemas"]["Because"];
             /** Format: int32 */
             days: number;
+        };
+        Kept: {
+            /** @enum {string} */
+            how: "VISIT" | "TELEPHONE" | "HOME";
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            notedAt: string;
+            remark: string;
+            said: components["schemas"]["SaidOfSkin"];
         };
         KeptOut: {
             because: components["schemas"]["Because"];
             guess: boolean;
             name: string;
             products: string[];
+        };
+        KeptPause: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            notedAt: string;
+            pause: components["schemas"]["PauseOf"];
+            remark: string;
         };
         KeptPlanView: {
             answer: components["schemas"]["PlanAnswer"];
@@ -2125,6 +2373,26 @@ export interface components {
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
             label: string;
+        };
+        KindOfCourse: {
+            because: components["schemas"]["Because"];
+            id: string;
+            label: string;
+            /** Format: int32 */
+            off: number;
+            /** Format: int32 */
+            on: number;
+        };
+        KindOfPause: {
+            /** Format: int32 */
+            after: number;
+            because: components["schemas"]["Because"];
+            /** Format: int32 */
+            before: number;
+            id: string;
+            label: string;
+            leavesOut: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
+            stops: ("RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC")[];
         };
         KindOfTest: {
             because: components["schemas"]["Because"];
@@ -2188,6 +2456,11 @@ export interface components {
             because: components["schemas"]["Because"];
             /** Format: int32 */
             value: number;
+        };
+        LeftOut: {
+            because: components["schemas"]["Because"];
+            name: string;
+            product: string;
         };
         Line: {
             /** @enum {string} */
@@ -2321,6 +2594,18 @@ export interface components {
             nextVisit?: string | null;
             trade: string;
         };
+        NightByHand: {
+            /** Format: date */
+            date: string;
+            on: boolean;
+            product: string;
+            why: string;
+        };
+        NightsFrom: {
+            /** Format: date */
+            from: string;
+            nights: string;
+        };
         Now: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
@@ -2347,6 +2632,13 @@ export interface components {
             sentence: string;
             /** @enum {string} */
             where: "TALK" | "READ" | "REGIMEN" | "PATCH" | "CLIENT";
+        };
+        OwnEvening: {
+            /** Format: date */
+            date?: string | null;
+            kind: string;
+            /** @enum {string|null} */
+            weekday?: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY" | null;
         };
         OwnForm: {
             common: string;
@@ -2457,6 +2749,21 @@ export interface components {
             grades: string[];
             kinds: components["schemas"]["KindOfTest"][];
             sites: components["schemas"]["SiteOfTest"][];
+        };
+        PauseOf: {
+            /** Format: date */
+            from: string;
+            kind: string;
+            /** Format: date */
+            until: string;
+        };
+        Pausing: {
+            /** Format: date */
+            from: string;
+            kind: string;
+            remark: string;
+            /** Format: date */
+            until: string;
         };
         Person: {
             /** Format: date-time */
@@ -2761,6 +3068,12 @@ export interface components {
             version: number;
             who: string;
         };
+        Rhythm: {
+            /** Format: int32 */
+            every: number;
+            /** Format: date */
+            first: string;
+        };
         Routine: {
             /** @enum {string} */
             part: "MORNING" | "EVENING";
@@ -2814,6 +3127,35 @@ export interface components {
             questions: components["schemas"]["Question"][];
             referrals: components["schemas"]["Referral"][];
             unasked: string[];
+        };
+        Said: {
+            /** Format: int32 */
+            flaking?: number | null;
+            /** @enum {string} */
+            how: "VISIT" | "TELEPHONE" | "HOME";
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            redness?: number | null;
+            remark: string;
+            /** Format: int32 */
+            skipped?: number | null;
+            /** Format: int32 */
+            sting?: number | null;
+            swelling: boolean;
+        };
+        SaidOfSkin: {
+            /** Format: int32 */
+            flaking?: number | null;
+            /** Format: date */
+            on: string;
+            /** Format: int32 */
+            redness?: number | null;
+            /** Format: int32 */
+            skipped?: number | null;
+            /** Format: int32 */
+            sting?: number | null;
+            swelling: boolean;
         };
         SavedPlan: {
             /** Format: uuid */
@@ -3032,6 +3374,7 @@ export interface components {
             nightsBecause: components["schemas"]["Because"];
             /** Format: int32 */
             number: number;
+            often: string;
             owned: boolean;
             part: string;
             place: components["schemas"]["Because"];
@@ -3208,6 +3551,20 @@ export interface components {
             /** Format: double */
             shortestMinutes: number;
         };
+        Track: {
+            course?: components["schemas"]["Course"];
+            letter: string;
+            more: string;
+            name: string;
+            /** Format: double */
+            points: number;
+            product: string;
+            queued: boolean;
+            stronger?: components["schemas"]["Because"];
+            turns: components["schemas"]["NightsFrom"][];
+            weekdays: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            weeks: components["schemas"]["WeekOfIt"][];
+        };
         Turn: {
             face: string;
             plugged: boolean;
@@ -3242,6 +3599,15 @@ export interface components {
             version: number;
             /** Format: int32 */
             weeks: number;
+        };
+        UsedThen: {
+            byHand: boolean;
+            letter: string;
+            name: string;
+            /** Format: double */
+            points: number;
+            product: string;
+            why: string;
         };
         Verdict: {
             because: components["schemas"]["Because"];
@@ -3311,6 +3677,7 @@ export interface components {
             takenOut: components["schemas"]["Choice"][];
             /** Format: int32 */
             version: number;
+            week: components["schemas"]["Week"];
         };
         VisitCorrection: {
             /** Format: uuid */
@@ -3331,6 +3698,7 @@ export interface components {
             takenOut: components["schemas"]["Choice"][];
             /** Format: int32 */
             version: number;
+            week: components["schemas"]["Week"];
         };
         VisitRecord: {
             corrections: components["schemas"]["VisitCorrection"][];
@@ -3355,6 +3723,7 @@ export interface components {
                 [key: string]: string;
             };
             textures: components["schemas"]["TextureWords"][];
+            weeks: components["schemas"]["WeekWords"];
             zones: components["schemas"]["ZoneWords"][];
         };
         Waive: {
@@ -3375,6 +3744,55 @@ export interface components {
             product: string;
             who: string;
             why: string;
+        };
+        Week: {
+            byHand: components["schemas"]["NightByHand"][];
+            courses: components["schemas"]["CourseOf"][];
+            evenings: components["schemas"]["OwnEvening"][];
+            /** Format: int32 */
+            every: number;
+            /** Format: date */
+            first?: string | null;
+        };
+        WeekOfIt: {
+            because: components["schemas"]["Because"];
+            /** Format: date */
+            from: string;
+            /** Format: int32 */
+            led: number;
+            /** @enum {string} */
+            standing: "WAITS" | "LED_UP" | "SETTLED" | "HELD" | "HALVED" | "PAUSED" | "RESET" | "OFF_COURSE";
+            /** Format: int32 */
+            uses: number;
+        };
+        WeekWords: {
+            courses: components["schemas"]["KindOfCourse"][];
+            evenings: components["schemas"]["KindOfPause"][];
+            pauses: components["schemas"]["KindOfPause"][];
+        };
+        Weeks: {
+            bears: components["schemas"]["Bears"];
+            /** Format: date */
+            begun: string;
+            calm?: components["schemas"]["Calm"];
+            checkIns: components["schemas"]["Heard"][];
+            dueCheckIns: string[];
+            evenings: components["schemas"]["Evening"][];
+            /** Format: date */
+            first: string;
+            /** Format: date */
+            from: string;
+            /** Format: double */
+            fullestThree: number;
+            /** Format: int32 */
+            nights: number;
+            /** Format: date */
+            now: string;
+            rhythm: components["schemas"]["Rhythm"];
+            tracks: components["schemas"]["Track"][];
+            /** Format: date */
+            until: string;
+            verdicts: components["schemas"]["JudgedFrom"][];
         };
         Whether: {
             because: components["schemas"]["Because"];
@@ -3467,6 +3885,28 @@ export interface operations {
             };
         };
     };
+    takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
+                };
+            };
+        };
+    };
     add_2: {
         parameters: {
             query?: never;
@@ -3487,6 +3927,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Person"];
+                };
+            };
+        };
+    };
+    say_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Said"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
+                };
+            };
+        };
+    };
+    diary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
                 };
             };
         };
@@ -3584,6 +4072,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    pause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pausing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
                 };
             };
         };
@@ -4439,6 +4953,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PatchView"];
+                };
+            };
+        };
+    };
+    goOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
                 };
             };
         };
@@ -5433,6 +5969,28 @@ export interface operations {
             };
         };
     };
+    file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     check: {
         parameters: {
             query?: never;
@@ -5778,6 +6336,28 @@ export interface operations {
             };
         };
     };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     supply: {
         parameters: {
             query: {
@@ -5824,6 +6404,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VerdictView"];
+                };
+            };
+        };
+    };
+    weeks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Weeks"];
                 };
             };
         };

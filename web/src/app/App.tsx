@@ -22,6 +22,7 @@ const VisitShell = lazy(() => import('../visit/VisitShell'))
 const Talk = lazy(() => import('../visit/Talk'))
 const Read = lazy(() => import('../visit/Read'))
 const RegimenPage = lazy(() => import('../regimen/RegimenPage'))
+const WeekPage = lazy(() => import('../week/WeekPage'))
 const SheetPage = lazy(() => import('../sheet/SheetPage'))
 const ReferralNote = lazy(() => import('../visit/ReferralNote'))
 const PatchPage = lazy(() => import('../patch/PatchPage'))
@@ -119,6 +120,7 @@ export function App() {
                     <Route path="now" element={<NowPage />} />
                     <Route path="read" element={<Read />} />
                     <Route path="regimen" element={<RegimenPage />} />
+                    <Route path="nights" element={<WeekPage />} />
                     <Route path="sheet" element={<SheetPage />} />
                     <Route path="referral" element={<ReferralNote />} />
                   </Route>

@@ -11,6 +11,7 @@ const STEPS = [
   { path: 'talk', name: say('app.talk') },
   { path: 'read', name: say('app.read') },
   { path: 'regimen', name: say('app.regimen') },
+  { path: 'nights', name: say('app.nights') },
   { path: 'sheet', name: say('app.sheet') },
 ]
 

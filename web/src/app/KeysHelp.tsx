@@ -19,6 +19,7 @@ const KEYS: [string, string][] = [
   ['H', say('app.readSeenFeltTold')],
   ['Z', say('app.readUndo')],
   [say('app.delete'), say('app.readNotLookedAt')],
+  [say('app.arrows'), say('app.nightsNextEvening')],
   [say('app.enter'), say('app.regimenOpenTheStep')],
   [say('app.esc'), say('app.regimenCloseIt')],
   [say('app.shiftAndArrows'), say('app.regimenMoveTheStep')],

@@ -23,6 +23,20 @@ export function usePlan({ visit, work }: VisitContext, month: Month) {
   })
 }
 
+/** The plan in time, for the visit as it is saved. */
+export function useWeeks({ visit, work }: VisitContext) {
+  const shelf = useShelf(visit.client)
+  const shelfKey = (shelf.data ?? []).map((i) => i.id).join(' ')
+  return useQuery({
+    queryKey: keys.weeks(visit.id, work.draft.document.version, shelfKey),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/weeks', { params: { path: { id: visit.id } }, signal })),
+    enabled: !work.draft.dirty && shelf.isSuccess,
+    placeholderData: keepPreviousData,
+    retry: false,
+  })
+}
+
 /** Why no plan may be shown now: what was typed last is not saved, so no plan knows it. */
 export function withheld({ work }: VisitContext): string | null {
   if (!work.draft.dirty) return null

@@ -70,9 +70,9 @@ export const dayShort = (day: string) =>
 /** "MORNING" as "Morning". */
 export const partName = (part: Part) => (part === 'MORNING' ? say('shared.morning') : say('shared.evening'))
 
-/** "Tue, Sat"; empty for a step of every day. */
-export const nightsWords = (step: Pick<Step, 'nights'>) =>
-  step.nights.length === 7 ? '' : step.nights.map(dayShort).join(', ')
+/** "Tue, Sat", or "1 night in 3"; empty for a step of every day. A plan that was kept before nights had a rhythm goes by weekday. */
+export const nightsWords = (step: Pick<Step, 'nights'> & { often?: string }) =>
+  step.often ? step.often : step.nights.length === 7 ? '' : step.nights.map(dayShort).join(', ')
 
 /** "1 min 30 s" or "45 s". */
 export function secondsWords(seconds: number) {

@@ -28,6 +28,7 @@ export function Paper({
   kept,
   cautions,
   mind,
+  weeks,
 }: {
   regimen: Regimen
   client: Schemas['Person']
@@ -37,6 +38,8 @@ export function Paper({
   kept: Schemas['SavedPlan'] | null
   cautions: Schemas['Caution'][]
   mind: string[]
+  /** the evenings by their dates; a plan that was handed over tells them by weekday */
+  weeks?: Schemas['Weeks']
 }) {
   const waits = regimen.patches
     .filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
@@ -77,18 +80,22 @@ export function Paper({
         <List routine={regimen.morning} waits={waits} />
         <List routine={regimen.evening} waits={waits} />
       </div>
-      {nightly.length > 0 && (
-        <section>
-          <h2>{say('sheet.yourEvenings')}</h2>
-          <div className="paper-week">
-            {week().map((d) => (
-              <div key={d}>
-                <b>{dayShort(d)}</b>
-                <span>{evening(nightly, d)}</span>
-              </div>
-            ))}
-          </div>
-        </section>
+      {weeks && weeks.tracks.length > 0 ? (
+        <Dated weeks={weeks} />
+      ) : (
+        nightly.length > 0 && (
+          <section>
+            <h2>{say('sheet.yourEvenings')}</h2>
+            <div className="paper-week">
+              {week().map((d) => (
+                <div key={d}>
+                  <b>{dayShort(d)}</b>
+                  <span>{evening(nightly, d)}</span>
+                </div>
+              ))}
+            </div>
+          </section>
+        )
       )}
       <section className="paper-notes">
         {regimen.sheetNotes.map((n) => (
@@ -128,6 +135,44 @@ export function Paper({
         </span>
       </footer>
     </article>
+  )
+}
+
+const FORTNIGHT = 14
+
+/** The next fourteen evenings, and what changes after them. */
+function Dated({ weeks }: { weeks: Schemas['Weeks'] }) {
+  const shown = weeks.evenings.filter((e) => e.date >= weeks.now).slice(0, FORTNIGHT)
+  const turns = weeks.tracks
+    .map((t) => ({ name: t.name, turns: t.turns.filter((turn) => turn.from > weeks.now) }))
+    .filter((t) => t.turns.length > 0)
+  return (
+    <section>
+      <h2>
+        {say('sheet.yourEveningsFrom', {
+          first: dateWords(shown[0]?.date ?? weeks.now),
+          last: dateWords(shown.at(-1)?.date ?? weeks.now),
+        })}
+      </h2>
+      <div className="paper-week dated">
+        {shown.map((e) => (
+          <div key={e.date}>
+            <b>{dateWords(e.date).replace(/ \d{4}$/, '')}</b>
+            <span>
+              {e.calm ? say('sheet.calm') : e.uses.map((u) => u.name).join(', ') || say('sheet.rest')}
+            </span>
+          </div>
+        ))}
+      </div>
+      {turns.map((t) => (
+        <p key={t.name} className="paper-turns">
+          <b>{t.name}</b>{' '}
+          {t.turns
+            .map((turn) => say('sheet.fromDay', { day: dateWords(turn.from), nights: turn.nights }))
+            .join('; ')}
+        </p>
+      ))}
+    </section>
   )
 }
 

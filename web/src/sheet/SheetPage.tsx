@@ -4,7 +4,7 @@ import type { PlanAnswer } from '../api/client'
 import { useKeptPlan, useKeptPlans } from '../api/hooks'
 import { dateWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
-import { usePlan, withheld } from '../regimen/usePlan'
+import { usePlan, useWeeks, withheld } from '../regimen/usePlan'
 import { useShortcut } from '../shared/shortcuts'
 import { useVisitContext } from '../visit/VisitShell'
 import { Finish } from './Finish'
@@ -17,6 +17,7 @@ export default function SheetPage() {
   const context = useVisitContext()
   const { work, client, visit } = context
   const plan = usePlan(context, work.draft.document.month)
+  const weeks = useWeeks(context)
   const kept = useThatIsKept(visit.id, plan.data)
   useShortcut('p', () => window.print())
   if (plan.isError) {
@@ -58,12 +59,19 @@ export default function SheetPage() {
         client={client}
         made={visit.date}
         kept={kept}
+        weeks={weeks.data}
         cautions={plan.data.verdict.safety.cautions.filter((c) => c.forClient !== '')}
         mind={[...new Set(plan.data.verdict.safety.bans.map((b) => b.name))]}
       />
       <aside className="no-print sheet-side">
         <Button variant="contained" fullWidth sx={{ minHeight: 52 }} onClick={() => window.print()}>
           {say('sheet.printTheSheet')}
+        </Button>
+        <Button fullWidth href={`/api/visits/${visit.id}/sheet.pdf`} target="_blank" sx={{ mt: 1 }}>
+          {say('sheet.asPdf')}
+        </Button>
+        <Button fullWidth href={`/api/visits/${visit.id}/calendar.ics`} download sx={{ mt: 1 }}>
+          {say('sheet.asCalendar')}
         </Button>
         <p className="second">{say('sheet.oneSideOfA4AcrossInBlack')}</p>
         <p>

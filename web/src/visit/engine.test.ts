@@ -1,3 +1,4 @@
+import { byHand } from '../week/edits'
 import type { Grade, Visit, VisitDocument } from '../api/client'
 import {
   begun,
@@ -36,6 +37,7 @@ const visit = (edit: (d: Visit) => void = () => {}, version = 3): Visit => {
     pins: [],
     takenOut: [],
     steps: [],
+    week: { every: 7, first: null, evenings: [], courses: [], byHand: [] },
   } as unknown as Visit
   edit(made)
   return made
@@ -311,6 +313,13 @@ describe('fields', () => {
     expect(documentOf(fieldsOf(document), document)).toEqual(document)
   })
 
+  test('what was kept before nights had a rhythm is by weekday', () => {
+    const { week, ...older } = begun(visit()).document
+    const kept = older as VisitDocument
+    expect(fieldsOf(kept).get('week/every')).toBe(week?.every)
+    expect(documentOf(fieldsOf(kept), kept).week).toEqual(week)
+  })
+
   test('the order of names and the way of saying nothing are no difference', () => {
     expect(same({ a: 1, b: null }, { b: undefined, a: 1 })).toBe(true)
     expect(same([1, 2], [2, 1])).toBe(false)
@@ -330,7 +339,14 @@ describe('fields', () => {
       }
       const zones = ['NOSE', 'CHIN', 'FOREHEAD', 'LEFT_CHEEK'] as Grade['zone'][]
       const some = (d: VisitDocument): VisitDocument => {
-        switch (random(4)) {
+        switch (random(5)) {
+          case 3:
+            return byHand({
+              product: 'retinol',
+              date: `2026-12-0${1 + random(3)}`,
+              on: random(2) === 0,
+              why: '',
+            })(d)
           case 0:
             return note(`note ${random(5)}`)(d)
           case 1:

@@ -53,8 +53,8 @@ const ONE_BREATH_MS = 1200
 const SIGNED = ['reading/byHand/', 'reading/settlements/', 'intake/settled/']
 
 export function documentOfVisit(visit: Visit): VisitDocument {
-  const { version, intake, reading, method, month, pins, takenOut, steps } = visit
-  return { version, intake, reading, method, month, pins, takenOut, steps }
+  const { version, intake, reading, method, month, pins, takenOut, steps, week } = visit
+  return { version, intake, reading, method, month, pins, takenOut, steps, week }
 }
 
 export function begun(visit: Visit): Work {

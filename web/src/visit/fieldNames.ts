@@ -9,6 +9,11 @@ export const FIELD_NAMES: Record<string, string> = {
   pins: say('visit.putInByHand'),
   takenOut: say('visit.takenOutByHand'),
   steps: say('visit.stepChangedByHand'),
+  'week/every': say('visit.howTheNightsComeRound'),
+  'week/first': say('visit.howTheNightsComeRound'),
+  'week/evenings': say('visit.eveningOfTheirOwn'),
+  'week/courses': say('visit.courseThatEnds'),
+  'week/byHand': say('visit.eveningSetByHand'),
   'intake/site': say('visit.livesAndWorksAt'),
   'intake/places': say('visit.theDayIsSpentIn'),
   'intake/outdoorHours': say('visit.hoursOutdoorsADay'),
@@ -45,7 +50,7 @@ export const FIELD_NAMES: Record<string, string> = {
 /** A field as the therapist would call it: "Shine, nose" for a grade, "Note" for the note. */
 export function fieldName(path: string, words: Vocabulary): string {
   const parts = path.split('/')
-  const depth = parts[0] === 'intake' || parts[0] === 'reading' ? 2 : 1
+  const depth = ['intake', 'reading', 'week'].includes(parts[0] ?? '') ? 2 : 1
   const group = parts.slice(0, depth).join('/')
   const one = parts.slice(depth).join('/')
   const name = FIELD_NAMES[group] ?? group

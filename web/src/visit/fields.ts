@@ -1,4 +1,4 @@
-import type { VisitDocument } from '../api/client'
+import type { Schemas, VisitDocument } from '../api/client'
 
 /**
  * A visit as its single fields: one for each answer, each grade, each step, so that two people who change different
@@ -25,14 +25,20 @@ const KEYED: Record<string, string[]> = {
   pins: ['part', 'product'],
   takenOut: ['part', 'product'],
   steps: ['part', 'product'],
+  'week/evenings': ['kind', 'weekday', 'date'],
+  'week/courses': ['product'],
+  'week/byHand': ['product', 'date'],
 }
 /** Lists of words, each its own name. */
 const WORDS = new Set(['intake/places', 'intake/medicines', 'intake/otherAllergies', 'intake/matters'])
-const GROUPS = new Set(['intake', 'reading'])
+const GROUPS = new Set(['intake', 'reading', 'week'])
+
+/** By weekday, with nothing of hers; what was kept before nights had a rhythm says nothing of it. */
+export const USUAL_WEEK: Schemas['Week'] = { every: 7, first: null, evenings: [], courses: [], byHand: [] }
 
 export function fieldsOf(document: VisitDocument): Fields {
   const all: Fields = new Map()
-  for (const [name, value] of Object.entries(document)) {
+  for (const [name, value] of Object.entries({ ...document, week: document.week ?? USUAL_WEEK })) {
     if (name === 'version') continue
     if (GROUPS.has(name)) {
       for (const [inner, own] of Object.entries(value as Entry)) put(all, `${name}/${inner}`, own)
@@ -54,7 +60,12 @@ function put(all: Fields, path: string, value: unknown) {
 
 /** The visit that has these fields; everything that `like` has and no field names is a list that is empty now. */
 export function documentOf(fields: Fields, like: VisitDocument): VisitDocument {
-  const made: Entry = { ...like, intake: { ...like.intake }, reading: { ...like.reading } }
+  const made: Entry = {
+    ...like,
+    intake: { ...like.intake },
+    reading: { ...like.reading },
+    week: { ...(like.week ?? USUAL_WEEK) },
+  }
   const lists = new Map<string, unknown[]>([...Object.keys(KEYED), ...WORDS].map((path) => [path, []]))
   for (const [path, value] of fields) {
     const list = lists.get(listOf(path))

@@ -87,6 +87,9 @@ public final class Parting {
         if (apart.isPresent()) {
             return apart;
         }
+        if (method.maskAfterScrub() && (rinsedThenClay(a, b) || rinsedThenClay(b, a))) {
+            return Optional.empty();
+        }
         Optional<Meetings.Rule> met =
                 atNight.stream().filter(r -> r.between(a, b) || r.between(b, a)).findFirst();
         if (met.isPresent()) {
@@ -105,6 +108,11 @@ public final class Parting {
             }
         }
         return Optional.empty();
+    }
+
+    /** The one exfoliation that some schools put straight before another: it is rinsed off, and clay follows. */
+    private static boolean rinsedThenClay(Product first, Product then) {
+        return then.kind() == StepKind.CLAY_MASK && (first.kind() == StepKind.SCRUB || first.kind() == StepKind.ENZYME);
     }
 
     private static List<ActiveIn> strong(Product p) {

@@ -72,8 +72,15 @@ public final class Uses {
 
     private int passed(Product p) {
         Owned o = owned.get(p.id());
-        int before = o == null ? 0 : o.weeks();
+        int before = Math.max(o == null ? 0 : o.weeks(), standing.before().getOrDefault(p.id(), 0));
         return standing.has(p.id()) ? before + standing.weeks() : before;
+    }
+
+    /** Weeks for which a product counts as used though nobody put it on the shelf: a plan kept before has it. */
+    public Optional<Integer> countedAsUsed(Product p) {
+        return owns(p)
+                ? Optional.empty()
+                : Optional.ofNullable(standing.before().get(p.id()));
     }
 
     /** A product as it is led up to from a day on. */

@@ -5,8 +5,10 @@ import java.time.LocalDate;
 import java.time.Month;
 import java.util.ArrayList;
 import java.util.Currency;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -93,16 +95,29 @@ public record Consultation(
      *
      * @param steps its steps, each counted like a thing she owns
      * @param weeks for which she will have used it
+     * @param before weeks for which a product had been in use when that began; absent for none
      */
-    public record Standing(Set<Choice> steps, int weeks) {
+    public record Standing(Set<Choice> steps, int weeks, Map<ProductId, Integer> before) {
         public static final Standing NONE = new Standing(Set.of(), 0);
 
         public Standing {
             steps = Set.copyOf(steps);
+            before = Map.copyOf(before);
+        }
+
+        public Standing(Set<Choice> steps, int weeks) {
+            this(steps, weeks, Map.of());
         }
 
         public boolean has(ProductId product) {
             return steps.stream().anyMatch(s -> s.product().equals(product));
+        }
+
+        /** The same after another plan, whose weeks count on. */
+        private Standing after(Standing earlier) {
+            Map<ProductId, Integer> all = new HashMap<>(before);
+            earlier.before().forEach((p, w) -> all.merge(p, w, Math::max));
+            return new Standing(steps, weeks, all);
         }
     }
 
@@ -227,7 +242,7 @@ public record Consultation(
     }
 
     public Consultation keeping(Standing plan) {
-        return parts().standing(plan).together();
+        return parts().standing(plan.after(standing)).together();
     }
 
     public Consultation with(Choice pin) {

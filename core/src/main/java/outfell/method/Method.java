@@ -12,6 +12,7 @@ import outfell.knowledge.Because;
  * @param serumsEvening most serums in the evening, treatments apart
  * @param strongActives most strong actives in one week, each on its own nights
  * @param masks whether clay, enzyme or scrub nights belong to it
+ * @param maskAfterScrub whether a scrub or an enzyme may come straight before clay, on one evening
  * @param mostSteps most steps in one routine
  * @param places of its routines, first to last
  * @param lipPlace when lips are done
@@ -34,6 +35,7 @@ public record Method(
         int serumsEvening,
         int strongActives,
         boolean masks,
+        boolean maskAfterScrub,
         RetinoidPlace retinoidPlace,
         EyePlace eyePlace,
         OilPlace oilPlace,

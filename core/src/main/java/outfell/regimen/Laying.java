@@ -103,7 +103,8 @@ final class Laying {
             Candidate c = rationed.get(i);
             nights.put(
                     c.product().id(),
-                    new Layout.OnNights(found.days(i, consultation.answers().today()), nightsBecause(c, found, i)));
+                    new Layout.OnNights(
+                            found.days(i, consultation.answers().today()), nightsBecause(c, found, i), found.often(i)));
         }
         return nights;
     }
@@ -144,13 +145,16 @@ final class Laying {
                     .withSentence("%s at first: it is new, and a %s skin is led up to it%s.%s"
                             .formatted(often, tolerance.label(), alone, found.fewer(thing)));
         }
+        String since = uses.countedAsUsed(c.product())
+                .map(weeks -> " Counted as in use for %d weeks, as the plan kept before says.".formatted(weeks))
+                .orElse("");
         String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
                 ? " " + asked.exfoliantsHalved().because().sentence()
                 : "";
         return tolerance
                 .because()
-                .withSentence("%s: what a %s skin bears%s.%s%s"
-                        .formatted(often, tolerance.label(), alone, found.fewer(thing), halved));
+                .withSentence("%s: what a %s skin bears%s.%s%s%s"
+                        .formatted(often, tolerance.label(), alone, found.fewer(thing), halved, since));
     }
 
     private Layout.Said said(List<Candidate> all, ProductId id) {

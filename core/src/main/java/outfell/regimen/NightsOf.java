@@ -49,14 +49,29 @@ final class NightsOf {
             return Integer.bitCount(laid.on().get(thing));
         }
 
-        /** Weekdays of a thing, of a round that comes by weekday; of any other those of the week from a day on. */
+        /**
+         * Weekdays of a thing, of a round that comes by weekday; of any other those of the week from a day on, or of its next
+         * night when that week has none.
+         */
         List<DayOfWeek> days(int thing, LocalDate from) {
-            return IntStream.range(0, Rhythm.WEEK)
+            List<DayOfWeek> soon = IntStream.range(0, round.nights())
+                    .mapToObj(from::plusDays)
+                    .filter(d -> on(thing, d))
+                    .limit(1)
+                    .map(LocalDate::getDayOfWeek)
+                    .toList();
+            List<DayOfWeek> week = IntStream.range(0, Rhythm.WEEK)
                     .mapToObj(from::plusDays)
                     .filter(d -> on(thing, d))
                     .map(LocalDate::getDayOfWeek)
                     .sorted()
                     .toList();
+            return week.isEmpty() ? soon : week;
+        }
+
+        /** How often, in words, where the nights do not come by weekday; else empty. */
+        String often(int thing) {
+            return round.nights() == Rhythm.WEEK || uses(thing) == 0 ? "" : Weekdays.times(uses(thing), round.nights());
         }
 
         /** Why it has fewer nights than it may have, as one more sentence; empty when it has them all. */

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import outfell.causes.Ladder;
 import outfell.consultation.Consultation;
 import outfell.hand.Refusal;
@@ -19,6 +18,7 @@ import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.SkinReader;
+import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
 import outfell.week.Tolerance;
 
@@ -38,10 +38,18 @@ public final class Planner {
 
     /** The same in air that asks otherwise, to find out what the air has done. */
     public static Outcome plan(Consultation consultation, Airing airing) {
+        // a calm reset that is on counts as a broken barrier, whatever the face looks like
+        return plan(
+                consultation,
+                consultation
+                        .diary()
+                        .onto(consultation.reading(), consultation.answers().today()),
+                airing);
+    }
+
+    private static Outcome plan(Consultation consultation, SkinReading face, Airing airing) {
         SkinVerdict skin = SkinReader.read(
-                consultation.reading(),
-                consultation.lifted(),
-                consultation.house().bands());
+                face, consultation.lifted(), consultation.house().bands());
         SafetyVerdict safety = SafetyScreen.screen(
                 consultation.answers(),
                 consultation.reading(),
@@ -72,7 +80,8 @@ public final class Planner {
      * @param now the day on which it is looked at: what happened until then has its effect
      */
     public static Optional<Weeks> weeks(Consultation consultation, LocalDate now) {
-        if (!(plan(consultation) instanceof Outcome.Planned planned)) {
+        // what comes back after a calm reset is known from the plan without it
+        if (!(plan(consultation, consultation.reading(), Consultation::ask) instanceof Outcome.Planned planned)) {
             return Optional.empty();
         }
         Draft draft = new Draft(
@@ -93,7 +102,7 @@ public final class Planner {
         while (more && day.isBefore(until)) {
             int weeks = (int) ChronoUnit.WEEKS.between(from, day);
             Consultation later = consultation
-                    .keeping(new Consultation.Standing(steps(standing), weeks))
+                    .keeping(new Consultation.Standing(standing.choices(), weeks))
                     .in(day.getMonth());
             Optional<Product> next = Optional.empty();
             // what would put another strong thing out is for the next visit to decide
@@ -121,22 +130,15 @@ public final class Planner {
                 .collect(Collectors.toSet());
     }
 
-    private static Set<Consultation.Choice> steps(Regimen regimen) {
-        return Stream.of(regimen.morning(), regimen.evening())
-                .flatMap(r -> r.steps().stream().map(s -> new Consultation.Choice(r.part(), s.product())))
-                .collect(Collectors.toSet());
-    }
-
     /** What is done while a calm reset is on. */
     private static Optional<Regimen> calm(Consultation consultation, LocalDate now) {
         if (consultation.diary().reset(now).isEmpty()) {
             return Optional.empty();
         }
-        Consultation reset = consultation
-                .parts()
-                .reading(consultation.diary().onto(consultation.reading(), now))
-                .together();
-        return plan(reset) instanceof Outcome.Planned planned ? Optional.of(planned.regimen()) : Optional.empty();
+        SkinReading calm = consultation.diary().onto(consultation.reading(), now);
+        return plan(consultation, calm, Consultation::ask) instanceof Outcome.Planned planned
+                ? Optional.of(planned.regimen())
+                : Optional.empty();
     }
 
     /** What the steps of the consultation's plan do to one another, gravest first, each with what mends it. */

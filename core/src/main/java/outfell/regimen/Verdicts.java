@@ -23,7 +23,7 @@ public final class Verdicts {
      * @param first earliest day of a sign
      * @param fair from here a verdict is fair
      */
-    public record Due(Concern concern, LocalDate first, LocalDate fair, String look, Because because) {}
+    public record JudgedFrom(Concern concern, LocalDate first, LocalDate fair, String look, Because because) {}
 
     private static final List<Time> ALL =
             Row.unique(KnowledgeFile.yaml("verdicts.yaml").rows("verdicts"), Verdicts::read, Time::concern);
@@ -31,11 +31,11 @@ public final class Verdicts {
     private Verdicts() {}
 
     /** @param begun the day on which the plan began */
-    static Optional<Due> of(Concern concern, LocalDate begun) {
+    static Optional<JudgedFrom> of(Concern concern, LocalDate begun) {
         return ALL.stream()
                 .filter(t -> t.concern() == concern)
-                .map(t ->
-                        new Due(concern, begun.plusWeeks(t.first()), begun.plusWeeks(t.fair()), t.look(), t.because()))
+                .map(t -> new JudgedFrom(
+                        concern, begun.plusWeeks(t.first()), begun.plusWeeks(t.fair()), t.look(), t.because()))
                 .findFirst();
     }
 

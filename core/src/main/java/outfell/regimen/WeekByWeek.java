@@ -21,6 +21,7 @@ import outfell.aims.Uses;
 import outfell.aims.Weigher;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -43,7 +44,7 @@ final class WeekByWeek {
     record Queued(Product product, LocalDate begins) {}
 
     private record Going(
-            Product product, boolean queued, Ramp.Thing thing, List<Ramp.Week> weeks, List<DayOfWeek> fixed) {
+            Product product, boolean queued, Ramp.Thing thing, List<Ramp.WeekOfIt> weeks, List<DayOfWeek> fixed) {
         int uses(int week) {
             return weeks.get(week).uses();
         }
@@ -134,6 +135,7 @@ final class WeekByWeek {
         int today = (int) ChronoUnit.WEEKS.between(from, now);
         NightsOf.Found current = found.get(today);
         return new Weeks(
+                now,
                 begun,
                 from,
                 first,
@@ -142,6 +144,11 @@ final class WeekByWeek {
                 current.round().nights(),
                 new Weeks.Bears(
                         tolerance.cap(), tolerance.night(), tolerance.three(), nights.daily(), tolerance.because()),
+                evenings.stream()
+                        .filter(e -> !e.date().isBefore(now))
+                        .mapToDouble(Weeks.Evening::three)
+                        .max()
+                        .orElse(0),
                 going.stream().map(g -> track(g, first, found, current)).toList(),
                 evenings,
                 diary.read(now),
@@ -173,7 +180,8 @@ final class WeekByWeek {
             }
         }
         for (Queued q : queued) {
-            LocalDate begins = q.begins().isBefore(next) ? next : q.begins();
+            LocalDate soonest = next.isBefore(now) ? now : next;
+            LocalDate begins = q.begins().isBefore(soonest) ? soonest : q.begins();
             all.add(going(q.product(), true, begins, Optional.of(ONE_AT_A_TIME), all.size()));
             next = begins.plusDays(Tolerance.DAYS_BETWEEN_NEW);
         }
@@ -183,7 +191,7 @@ final class WeekByWeek {
     private Going going(Product p, boolean queued, LocalDate begins, Optional<Because> waits, int place) {
         int back = p.prescription() ? 0 : place * Tolerance.DAYS_BETWEEN_NEW / DAYS;
         Ramp.Thing thing = uses.ramp(p, begins, waits, back, tolerance.because());
-        List<Ramp.Week> all = Ramp.of(thing, diary, from, weeks);
+        List<Ramp.WeekOfIt> all = Ramp.of(thing, diary, from, weeks);
         return new Going(p, queued, thing, all.subList(all.size() - weeks, all.size()), laying.fixed(p));
     }
 
@@ -228,7 +236,7 @@ final class WeekByWeek {
                 0,
                 Routine.minutes(steps),
                 true,
-                diary.reset(date).map(Diary.Read::because),
+                diary.reset(date).map(Diary.Heard::because),
                 List.of(),
                 Optional.empty());
     }
@@ -241,7 +249,7 @@ final class WeekByWeek {
             NightsOf.Found found,
             List<Weeks.Evening> before,
             Map<ProductId, LocalDate> last) {
-        List<Weeks.Use> used = new ArrayList<>();
+        List<Weeks.UsedThen> used = new ArrayList<>();
         List<Weeks.LeftOut> left = new ArrayList<>();
         double load = nights.daily();
         double carried = before.stream()
@@ -271,7 +279,7 @@ final class WeekByWeek {
                 left.add(new Weeks.LeftOut(p.id(), p.name(), off.get()));
             } else {
                 load = would;
-                used.add(new Weeks.Use(
+                used.add(new Weeks.UsedThen(
                         p.id(),
                         p.name(),
                         letter(p),
@@ -287,7 +295,7 @@ final class WeekByWeek {
                 date,
                 round(date, day, found),
                 used,
-                steps.stream().map(Step::product).toList(),
+                products(steps, used),
                 load,
                 load + carried,
                 Routine.minutes(steps),
@@ -295,6 +303,13 @@ final class WeekByWeek {
                 rest,
                 left,
                 over(used, load, load + carried));
+    }
+
+    /** In the order of the evening; what is only next in line has no place in it yet and stands last. */
+    private static List<ProductId> products(List<Step> steps, List<Weeks.UsedThen> used) {
+        return Stream.concat(steps.stream().map(Step::product), used.stream().map(Weeks.UsedThen::product))
+                .distinct()
+                .toList();
     }
 
     private static int round(LocalDate date, int day, NightsOf.Found found) {
@@ -317,7 +332,7 @@ final class WeekByWeek {
     private Optional<Because> off(Product p, LocalDate date) {
         return p.prescription()
                 ? Optional.empty()
-                : diary.reset(date).map(Diary.Read::because).or(() -> diary.keepsOff(p, date));
+                : diary.reset(date).map(Diary.Heard::because).or(() -> diary.keepsOff(p, date));
     }
 
     /** Where one pattern of nights meets the next. */
@@ -343,13 +358,13 @@ final class WeekByWeek {
     }
 
     /** Only what was put on by hand, or by a prescriber, can be more than this skin bears: it is told. */
-    private Optional<Because> over(List<Weeks.Use> used, double load, double three) {
+    private Optional<Because> over(List<Weeks.UsedThen> used, double load, double three) {
         return used.isEmpty() ? Optional.empty() : tooMuch(load, three - load);
     }
 
     /** The steps of an evening: those of every day, those whose night it is, and no course that is not on. */
-    private List<Step> steps(List<Going> going, int week, List<Weeks.Use> used, LocalDate date) {
-        Set<ProductId> tonight = used.stream().map(Weeks.Use::product).collect(Collectors.toSet());
+    private List<Step> steps(List<Going> going, int week, List<Weeks.UsedThen> used, LocalDate date) {
+        Set<ProductId> tonight = used.stream().map(Weeks.UsedThen::product).collect(Collectors.toSet());
         Set<ProductId> withNights = going.stream()
                 .filter(g -> !isDaily(g, week))
                 .map(g -> g.product().id())
@@ -360,6 +375,7 @@ final class WeekByWeek {
                         : own.stream().anyMatch(c -> c.product().id().equals(s.product()))
                                 || s.everyDay()
                                 || s.nights().contains(date.getDayOfWeek()))
+                .filter(s -> !diary.doesWithout(s.kind(), date))
                 .filter(s -> diary.courses().stream().noneMatch(c -> c.product().equals(s.product()) && !c.isOn(date)))
                 .toList();
     }
@@ -372,40 +388,79 @@ final class WeekByWeek {
         }
         List<Going> strong =
                 going.stream().filter(g -> Tolerance.points(g.product()) > 0).toList();
-        Optional<Ramp.Week> stopped = strong.stream()
+        Optional<Ramp.WeekOfIt> stopped = strong.stream()
                 .map(g -> g.weeks().get(week))
                 .filter(w -> w.uses() == 0)
                 .findFirst();
         boolean none = strong.stream().allMatch(g -> g.uses(week) == 0);
         if (none) {
-            return stopped.map(Ramp.Week::because)
+            return stopped.map(Ramp.WeekOfIt::because)
+                    .or(() -> regimen.unsure().stream().findFirst())
                     .orElse(Because.house("Nothing in this plan needs a night of its own."));
+        }
+        List<Optional<Because>> off = strong.stream()
+                .filter(g -> g.uses(week) > 0)
+                .map(g -> off(g.product(), date))
+                .toList();
+        if (off.stream().allMatch(Optional::isPresent)) {
+            return off.getFirst().orElseThrow();
         }
         return IntStream.range(0, found.things().size())
                 .filter(i -> found.wanted().get(i).points() > 0 && found.uses(i) > 0)
                 .mapToObj(i ->
                         kept(found, i, found.rhythm().night(date, found.round().nights())))
                 .min(Comparator.comparingInt((Kept k) -> k.limits().size()))
-                .map(k -> Because.house("Rest. No more of %s: %s.".formatted(k.name(), words(k.limits()))))
+                .map(k -> set(found, k)
+                        .or(() -> halved(going, week, k))
+                        .orElseGet(
+                                () -> Because.house("Rest. No more of %s: %s.".formatted(k.name(), words(k.limits())))))
                 .orElse(Because.house("Rest."));
     }
 
-    private record Kept(String name, Set<Round.Limit> limits) {}
+    private record Kept(ProductId product, String name, Set<Round.Limit> limits) {}
+
+    /** Of a thing whose nights somebody has set, that is the reason. */
+    private static Optional<Because> set(NightsOf.Found found, Kept kept) {
+        return found.things().stream()
+                .filter(t ->
+                        t.product().id().equals(kept.product()) && !t.fixed().isEmpty())
+                .map(t -> t.product().prescription()
+                        ? Because.custom("Rest. The nights of %s are the prescriber's.".formatted(kept.name()))
+                        : Because.house("Rest. The nights of %s are set by hand.".formatted(kept.name())))
+                .findFirst();
+    }
+
+    /** Where it is the check-in that leaves it fewer nights, that is told. */
+    private static Optional<Because> halved(List<Going> going, int week, Kept kept) {
+        return going.stream()
+                .filter(g ->
+                        g.product().id().equals(kept.product()) && kept.limits().contains(Round.Limit.USES))
+                .map(g -> g.weeks().get(week))
+                .filter(w -> w.standing() == Ramp.Standing.HALVED || w.standing() == Ramp.Standing.HELD)
+                .map(Ramp.WeekOfIt::because)
+                .findFirst();
+    }
 
     private static Kept kept(NightsOf.Found found, int thing, int night) {
+        Product product = found.things().get(thing).product();
         return new Kept(
-                found.things().get(thing).product().name(),
+                product.id(),
+                product.name(),
                 EmptyNight.keepsOff(found.wanted(), found.round(), found.laid(), thing, night));
     }
 
     private static String words(Set<Round.Limit> limits) {
+        if (limits.contains(Round.Limit.USES)) {
+            // it is of the thing itself, whatever the night
+            return Round.Limit.USES.words();
+        }
         return limits.isEmpty()
                 ? "nothing stands against it but the nights already chosen"
                 : limits.stream().map(Round.Limit::words).collect(Collectors.joining("; "));
     }
 
     private Weeks.Track track(Going g, LocalDate first, List<NightsOf.Found> found, NightsOf.Found current) {
-        List<Ramp.Week> all = Ramp.of(g.thing(), diary, from, weeks);
+        List<Ramp.WeekOfIt> all = Ramp.of(g.thing(), diary, from, weeks);
         int shown = (int) ChronoUnit.WEEKS.between(first, from) + weeks;
         return new Weeks.Track(
                 g.product().id(),
@@ -417,8 +472,42 @@ final class WeekByWeek {
                 diary.courses().stream()
                         .filter(c -> c.product().equals(g.product().id()))
                         .findFirst(),
+                weekdays(g, current),
                 more(g, current),
+                stronger(g, all),
                 turns(g, found));
+    }
+
+    private List<DayOfWeek> weekdays(Going g, NightsOf.Found found) {
+        int thing = found.place(g.product());
+        return thing >= 0
+                        && found.round().nights() == Rhythm.WEEK
+                        && found.wanted().get(thing).free()
+                ? found.days(thing, now)
+                : List.of();
+    }
+
+    /** Strength goes up only when the nights rest, and after some weeks of enough of them without a sign. */
+    private static Optional<Because> stronger(Going g, List<Ramp.WeekOfIt> weeks) {
+        if (!g.product().has(ActiveKind.RETINOID) || g.product().prescription()) {
+            return Optional.empty();
+        }
+        int calm = 0;
+        for (Ramp.WeekOfIt w : weeks) {
+            boolean goes = w.standing() == Ramp.Standing.LED_UP || w.standing() == Ramp.Standing.SETTLED;
+            calm = goes && w.uses() >= Tolerance.STRONGER_NIGHTS ? calm + 1 : 0;
+            if (calm >= Tolerance.STRONGER_WEEKS && w.standing() == Ramp.Standing.SETTLED) {
+                return Optional.of(Because.custom(
+                        "A stronger one not before %s: %d weeks of %d nights or more without a sign, and not while the nights still rise."
+                                .formatted(
+                                        Weekdays.dated(w.from().plusWeeks(1)),
+                                        Tolerance.STRONGER_WEEKS,
+                                        Tolerance.STRONGER_NIGHTS)));
+            }
+        }
+        return Optional.of(Because.custom(
+                "A stronger one not within these weeks: it asks for %d weeks of %d nights or more without a sign, with nights that no longer rise."
+                        .formatted(Tolerance.STRONGER_WEEKS, Tolerance.STRONGER_NIGHTS)));
     }
 
     private static String more(Going g, NightsOf.Found found) {
@@ -434,18 +523,21 @@ final class WeekByWeek {
                 .findFirst()
                 .map(l -> words(l.isEmpty() ? EnumSet.noneOf(Round.Limit.class) : EnumSet.copyOf(l)))
                 .orElse("no night bears it");
-        return "One more night of it: %s.%s"
-                .formatted(limits, gives.isEmpty() ? "" : " One night less of %s would make room.".formatted(gives));
+        return "One more night of %s: %s.%s"
+                .formatted(
+                        g.product().name(),
+                        limits,
+                        gives.isEmpty() ? "" : " One night less of %s would make room.".formatted(gives));
     }
 
     /** The days on which its nights change. */
-    private List<Weeks.Turn> turns(Going g, List<NightsOf.Found> found) {
-        List<Weeks.Turn> turns = new ArrayList<>();
+    private List<Weeks.NightsFrom> turns(Going g, List<NightsOf.Found> found) {
+        List<Weeks.NightsFrom> turns = new ArrayList<>();
         String before = "";
         for (int w = 0; w < weeks; w++) {
             String now = said(g, w, found.get(w));
             if (!now.equals(before)) {
-                turns.add(new Weeks.Turn(from.plusWeeks(w), now));
+                turns.add(new Weeks.NightsFrom(from.plusWeeks(w), now));
                 before = now;
             }
         }
@@ -453,7 +545,7 @@ final class WeekByWeek {
     }
 
     private String said(Going g, int week, NightsOf.Found found) {
-        Ramp.Week w = g.weeks().get(week);
+        Ramp.WeekOfIt w = g.weeks().get(week);
         if (w.uses() == 0) {
             return switch (w.standing()) {
                 case WAITS -> "not yet";
@@ -513,7 +605,13 @@ final class WeekByWeek {
                                 .map(Step::name)
                                 .distinct()
                                 .toList(),
-                        r.because()));
+                        r.because()
+                                .withSentence("%s %s"
+                                        .formatted(
+                                                r.because().sentence(),
+                                                diary.calmSoFar(now) == 0
+                                                        ? "None is yet."
+                                                        : "So far %d.".formatted(diary.calmSoFar(now))))));
     }
 
     private static String letter(Product p) {

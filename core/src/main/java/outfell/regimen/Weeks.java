@@ -1,5 +1,6 @@
 package outfell.regimen;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import outfell.week.Rhythm;
 /**
  * A plan in time: what is led up to week by week, and what each evening brings.
  *
+ * @param now the day on which it is looked at
  * @param begun the day of the visit
  * @param from the day on which its first evening is: the visit's, or that of the last check-in
  * @param first the first day of the tracks: some weeks before it when something is in use already
@@ -21,6 +23,7 @@ import outfell.week.Rhythm;
  * @param rhythm how the nights come round
  * @param nights in a round
  * @param bears what this skin bears
+ * @param fullestThree the most that any three evenings running carry from now on
  * @param checkIns that were, each with what it asked
  * @param dueCheckIns days on which the next are due
  * @param calm the routine of a calm reset that is on; absent when none is
@@ -28,6 +31,7 @@ import outfell.week.Rhythm;
  * @param verdicts when the concerns of the plan may be judged
  */
 public record Weeks(
+        LocalDate now,
         LocalDate begun,
         LocalDate from,
         LocalDate first,
@@ -35,12 +39,13 @@ public record Weeks(
         Rhythm rhythm,
         int nights,
         Bears bears,
+        double fullestThree,
         List<Track> tracks,
         List<Evening> evenings,
-        List<Diary.Read> checkIns,
+        List<Diary.Heard> checkIns,
         List<LocalDate> dueCheckIns,
         Optional<Calm> calm,
-        List<Verdicts.Due> verdicts) {
+        List<Verdicts.JudgedFrom> verdicts) {
     /**
      * What this skin bears.
      *
@@ -69,7 +74,9 @@ public record Weeks(
      * @param queued whether it is not in today's plan: it is next in line
      * @param weeks from the first day of the tracks on
      * @param course that it is on
+     * @param weekdays its nights this week, where they come by weekday and nobody has set them; else none
      * @param more what would have to give for one more night of it
+     * @param stronger when a stronger one may be thought of, and why not before; empty for what comes in one strength
      * @param turns days on which its nights change, in words
      */
     public record Track(
@@ -78,16 +85,18 @@ public record Weeks(
             String letter,
             double points,
             boolean queued,
-            List<Ramp.Week> weeks,
+            List<Ramp.WeekOfIt> weeks,
             Optional<Course> course,
+            List<DayOfWeek> weekdays,
             String more,
-            List<Turn> turns) {}
+            Optional<Because> stronger,
+            List<NightsFrom> turns) {}
 
     /** From a day on a thing has these nights. */
-    public record Turn(LocalDate from, String nights) {}
+    public record NightsFrom(LocalDate from, String nights) {}
 
     /** A thing on an evening. */
-    public record Use(ProductId product, String name, String letter, double points, boolean byHand, String why) {}
+    public record UsedThen(ProductId product, String name, String letter, double points, boolean byHand, String why) {}
 
     /** A thing that has no place on an evening though its pattern says so. */
     public record LeftOut(ProductId product, String name, Because because) {}
@@ -108,7 +117,7 @@ public record Weeks(
     public record Evening(
             LocalDate date,
             int round,
-            List<Use> uses,
+            List<UsedThen> uses,
             List<ProductId> products,
             double load,
             double three,

@@ -36,8 +36,13 @@ public final class Layout {
      * Nights of a step that is not daily.
      *
      * @param because why these nights
+     * @param often how often, in words, where they do not come by weekday; else empty
      */
-    public record OnNights(List<DayOfWeek> nights, Because because) {}
+    public record OnNights(List<DayOfWeek> nights, Because because, String often) {
+        public OnNights(List<DayOfWeek> nights, Because because) {
+            this(nights, because, "");
+        }
+    }
 
     private final Method method;
     private final Band band;
@@ -231,6 +236,7 @@ public final class Layout {
                 task.settle(),
                 settleBecause(p, task.settle(), underSunscreen),
                 on.nights(),
+                on.often(),
                 on.because(),
                 hand.on().or(about::zone).map(Coverage::words).orElse(part(p)),
                 owned.contains(p.id()),

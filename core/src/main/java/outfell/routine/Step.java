@@ -21,6 +21,7 @@ import outfell.product.StepKind;
  * @param settle seconds before the next step
  * @param settleBecause why; its sentence is empty of meaning when there is no wait
  * @param nights on which evenings; all seven for a daily step
+ * @param often how often, in words, where its nights do not come by weekday; else empty
  * @param nightsBecause why these
  * @param part words for a step that covers part of the face only; empty for the whole face
  * @param owned whether it stands on the client's own shelf
@@ -52,6 +53,7 @@ public record Step(
         int settle,
         Because settleBecause,
         List<DayOfWeek> nights,
+        String often,
         Because nightsBecause,
         String part,
         boolean owned,

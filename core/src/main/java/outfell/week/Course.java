@@ -14,27 +14,27 @@ import outfell.product.ProductId;
  *
  * @param from its first day
  */
-public record Course(ProductId product, Kind kind, LocalDate from) {
+public record Course(ProductId product, KindOfCourse kind, LocalDate from) {
     /**
      * One kind of course, from courses.yaml.
      *
      * @param on days of it
      * @param off days between two of it; none for one that is once
      */
-    public record Kind(String id, String label, int on, int off, Because because) {
+    public record KindOfCourse(String id, String label, int on, int off, Because because) {
         public boolean comesAgain() {
             return off > 0;
         }
     }
 
-    private static final List<Kind> KINDS =
-            Row.unique(KnowledgeFile.yaml("courses.yaml").rows("courses"), Course::read, Kind::id);
+    private static final List<KindOfCourse> KINDS =
+            Row.unique(KnowledgeFile.yaml("courses.yaml").rows("courses"), Course::read, KindOfCourse::id);
 
-    public static List<Kind> kinds() {
+    public static List<KindOfCourse> kinds() {
         return KINDS;
     }
 
-    public static Optional<Kind> kind(String id) {
+    public static Optional<KindOfCourse> kind(String id) {
         return KINDS.stream().filter(k -> k.id().equals(id)).findFirst();
     }
 
@@ -66,8 +66,8 @@ public record Course(ProductId product, Kind kind, LocalDate from) {
         return kind.because().withSentence(sentence);
     }
 
-    private static Kind read(Row row) {
-        return new Kind(
+    private static KindOfCourse read(Row row) {
+        return new KindOfCourse(
                 row.text("id"),
                 row.text("label"),
                 row.whole("on", 1, 366),

@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import outfell.knowledge.Because;
 import outfell.product.Product;
+import outfell.product.StepKind;
 import outfell.skin.ByHand;
 import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
@@ -48,15 +49,15 @@ public record Diary(
     }
 
     /** A check-in with what it asks, held against the one before. */
-    public record Read(CheckIn checkIn, CheckIn.Says says, Because because) {}
+    public record Heard(CheckIn checkIn, CheckIn.Says says, Because because) {}
 
     /** Every check-in up to a day with what it asks. */
-    public List<Read> read(LocalDate until) {
-        List<Read> all = new ArrayList<>();
+    public List<Heard> read(LocalDate until) {
+        List<Heard> all = new ArrayList<>();
         CheckIn.Before then = before;
         for (CheckIn c : checkIns) {
             if (!c.on().isAfter(until)) {
-                all.add(new Read(c, c.says(then), c.because(then)));
+                all.add(new Heard(c, c.says(then), c.because(then)));
                 then = new CheckIn.Before(
                         c.redness().isPresent() ? c.redness() : then.redness(),
                         c.flaking().isPresent() ? c.flaking() : then.flaking());
@@ -66,10 +67,10 @@ public record Diary(
     }
 
     /** The check-in that began a calm reset which is still on; none when there is no reset, or enough calm ones ended it. */
-    public Optional<Read> reset(LocalDate day) {
-        Optional<Read> begun = Optional.empty();
+    public Optional<Heard> reset(LocalDate day) {
+        Optional<Heard> begun = Optional.empty();
         int calm = 0;
-        for (Read r : read(day)) {
+        for (Heard r : read(day)) {
             if (r.says() == CheckIn.Says.RESET || r.says() == CheckIn.Says.REFER) {
                 begun = Optional.of(r);
                 calm = 0;
@@ -79,6 +80,16 @@ public record Diary(
             }
         }
         return begun;
+    }
+
+    /** Calm check-ins since the reset that is on began; 0 when none is on. */
+    public int calmSoFar(LocalDate day) {
+        int calm = 0;
+        for (Heard h : read(day)) {
+            boolean begins = h.says() == CheckIn.Says.RESET || h.says() == CheckIn.Says.REFER;
+            calm = begins || !h.checkIn().allLow() ? 0 : calm + 1;
+        }
+        return reset(day).isPresent() ? calm : 0;
     }
 
     /** The check-in that ended the last calm reset; none when there was none, or it is still on. */
@@ -119,7 +130,7 @@ public record Diary(
     }
 
     /** The step back that holds on a day: the newest that began no longer ago than it lasts. */
-    public Optional<Read> stepBack(LocalDate day) {
+    public Optional<Heard> stepBack(LocalDate day) {
         return read(day).stream()
                 .filter(r -> r.says() == CheckIn.Says.STEP_BACK
                         && day.isBefore(r.checkIn().on().plusWeeks(CheckIn.WEEKS_BACK)))
@@ -140,6 +151,11 @@ public record Diary(
                         .filter(c -> c.product().equals(p.id()) && !c.isOn(evening))
                         .map(c -> c.because(evening))
                         .findFirst());
+    }
+
+    /** Whether an evening of hers does without a kind of step. */
+    public boolean doesWithout(StepKind kind, LocalDate evening) {
+        return evenings.stream().anyMatch(x -> x.kind().leavesOut().contains(kind) && x.isOn(evening));
     }
 
     /** The latest check-in up to a day. */

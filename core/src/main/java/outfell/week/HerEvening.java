@@ -13,18 +13,18 @@ import outfell.product.Product;
  * @param weekday absent for one that is once
  * @param date absent for one that is weekly
  */
-public record HerEvening(Pause.Kind kind, Optional<DayOfWeek> weekday, Optional<LocalDate> date) {
+public record HerEvening(Pause.KindOfPause kind, Optional<DayOfWeek> weekday, Optional<LocalDate> date) {
     public HerEvening {
         if (weekday.isPresent() == date.isPresent()) {
             throw new IllegalArgumentException("An evening of her own is on a weekday or on a date: one of the two.");
         }
     }
 
-    public static List<Pause.Kind> kinds() {
+    public static List<Pause.KindOfPause> kinds() {
         return Pause.evenings();
     }
 
-    public static Optional<Pause.Kind> kind(String id) {
+    public static Optional<Pause.KindOfPause> kind(String id) {
         return kinds().stream().filter(k -> k.id().equals(id)).findFirst();
     }
 

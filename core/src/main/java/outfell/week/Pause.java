@@ -8,6 +8,7 @@ import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
+import outfell.product.StepKind;
 
 /**
  * Days on which strong work pauses, from pauses.yaml: waxing, a treatment, a sunburn, strong sun.
@@ -15,7 +16,7 @@ import outfell.product.Product;
  * @param from the first of the days themselves
  * @param until the last of them
  */
-public record Pause(Kind kind, LocalDate from, LocalDate until) {
+public record Pause(KindOfPause kind, LocalDate from, LocalDate until) {
     /**
      * One kind of pause.
      *
@@ -23,15 +24,23 @@ public record Pause(Kind kind, LocalDate from, LocalDate until) {
      * @param before days before it that are meant, too
      * @param after days after it
      * @param stops families that pause
+     * @param leavesOut kinds of step that the evening does without
      */
-    public record Kind(String id, String label, int before, int after, List<ActiveKind> stops, Because because) {
+    public record KindOfPause(
+            String id,
+            String label,
+            int before,
+            int after,
+            List<ActiveKind> stops,
+            List<StepKind> leavesOut,
+            Because because) {
         public boolean stops(Product p) {
             return !p.prescription() && p.hasAny(stops);
         }
     }
 
     private static final Row FILE = KnowledgeFile.yaml("pauses.yaml");
-    private static final List<Kind> KINDS = Row.unique(FILE.rows("pauses"), Pause::read, Kind::id);
+    private static final List<KindOfPause> KINDS = Row.unique(FILE.rows("pauses"), Pause::read, KindOfPause::id);
     /** Days off in a row after which a ramp goes back, and by how many weeks. */
     static final int BACK_AFTER_DAYS = FILE.whole("back-after-days", 1, 90);
 
@@ -43,11 +52,11 @@ public record Pause(Kind kind, LocalDate from, LocalDate until) {
         }
     }
 
-    public static List<Kind> kinds() {
+    public static List<KindOfPause> kinds() {
         return KINDS;
     }
 
-    public static Optional<Kind> kind(String id) {
+    public static Optional<KindOfPause> kind(String id) {
         return KINDS.stream().filter(k -> k.id().equals(id)).findFirst();
     }
 
@@ -58,19 +67,20 @@ public record Pause(Kind kind, LocalDate from, LocalDate until) {
                 && !day.isAfter(until.plusDays(kind.after()));
     }
 
-    private static Kind read(Row row) {
-        return new Kind(
+    private static KindOfPause read(Row row) {
+        return new KindOfPause(
                 row.text("id"),
                 row.text("label"),
                 row.whole("before", 0, 60),
                 row.has("after") ? row.whole("after", 0, 60) : 0,
                 row.several("stops", ActiveKind.class),
+                row.several("leaves-out", StepKind.class),
                 row.because(row.text("reason")));
     }
 
-    static List<Kind> evenings() {
+    static List<KindOfPause> evenings() {
         return EVENINGS;
     }
 
-    private static final List<Kind> EVENINGS = Row.unique(FILE.rows("evenings"), Pause::read, Kind::id);
+    private static final List<KindOfPause> EVENINGS = Row.unique(FILE.rows("evenings"), Pause::read, KindOfPause::id);
 }

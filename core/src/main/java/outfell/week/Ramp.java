@@ -39,7 +39,7 @@ public final class Ramp {
      * @param led weeks of getting used to it that count, before this one
      * @param uses nights that it may have
      */
-    public record Week(LocalDate from, int led, int uses, Standing standing, Because because) {}
+    public record WeekOfIt(LocalDate from, int led, int uses, Standing standing, Because because) {}
 
     /**
      * @param begins the first day on which it is used, or was
@@ -66,15 +66,15 @@ public final class Ramp {
      * @param from first day of a week that is asked for; weeks before it are counted from there
      * @param weeks how many from there
      */
-    public static List<Week> of(Thing thing, Diary diary, LocalDate from, int weeks) {
+    public static List<WeekOfIt> of(Thing thing, Diary diary, LocalDate from, int weeks) {
         long before = Math.max(0, Math.ceilDiv(ChronoUnit.DAYS.between(thing.begins(), from), DAYS));
         LocalDate first = from.minusWeeks(before);
-        List<Week> all = new ArrayList<>();
+        List<WeekOfIt> all = new ArrayList<>();
         int led = 0;
         int daysOff = 0;
         for (int w = 0; w < before + weeks; w++) {
             LocalDate start = first.plusWeeks(w);
-            Week week = week(thing, diary, start, led);
+            WeekOfIt week = week(thing, diary, start, led);
             int off = daysOff(thing, diary, start);
             daysOff = off == 0 ? 0 : daysOff + off;
             if (daysOff >= Pause.BACK_AFTER_DAYS && off > 0 && daysOff - off < Pause.BACK_AFTER_DAYS) {
@@ -95,12 +95,12 @@ public final class Ramp {
         return of(thing, diary, day, 1).getLast().led();
     }
 
-    private static boolean counts(Diary diary, Week week, int off) {
+    private static boolean counts(Diary diary, WeekOfIt week, int off) {
         return 2 * off < DAYS && !skipped(diary, week);
     }
 
     /** Whether too many of its strong nights were left out, as the first check-in after it says. */
-    private static boolean skipped(Diary diary, Week week) {
+    private static boolean skipped(Diary diary, WeekOfIt week) {
         LocalDate end = week.from().plusDays(DAYS);
         return diary.checkIns().stream()
                 .filter(c -> !c.on().isBefore(end))
@@ -116,48 +116,48 @@ public final class Ramp {
                 .count();
     }
 
-    private static Week week(Thing thing, Diary diary, LocalDate from, int led) {
+    private static WeekOfIt week(Thing thing, Diary diary, LocalDate from, int led) {
         if (from.plusDays(DAYS - 1).isBefore(thing.begins())
                 || (thing.waits().isPresent() && from.isBefore(thing.begins()))) {
-            return new Week(from, 0, 0, Standing.WAITS, thing.waits().orElse(thing.because()));
+            return new WeekOfIt(from, 0, 0, Standing.WAITS, thing.waits().orElse(thing.because()));
         }
         int uses = thing.uses().applyAsInt(led);
         if (thing.product().prescription()) {
-            return new Week(from, led, uses, Standing.SETTLED, thing.because());
+            return new WeekOfIt(from, led, uses, Standing.SETTLED, thing.because());
         }
-        Optional<Diary.Read> reset = diary.reset(from);
+        Optional<Diary.Heard> reset = diary.reset(from);
         if (reset.isPresent()) {
-            return new Week(from, led, 0, Standing.RESET, reset.get().because());
+            return new WeekOfIt(from, led, 0, Standing.RESET, reset.get().because());
         }
         Optional<Because> later = comesLater(thing, diary, from);
         if (later.isPresent()) {
-            return new Week(from, led, 0, Standing.WAITS, later.get());
+            return new WeekOfIt(from, led, 0, Standing.WAITS, later.get());
         }
         Optional<Because> off = offCourse(thing, diary, from);
         if (off.isPresent()) {
-            return new Week(from, led, 0, Standing.OFF_COURSE, off.get());
+            return new WeekOfIt(from, led, 0, Standing.OFF_COURSE, off.get());
         }
         if (daysOff(thing, diary, from) == DAYS) {
-            return new Week(
+            return new WeekOfIt(
                     from,
                     led,
                     0,
                     Standing.PAUSED,
                     diary.keepsOff(thing.product(), from).orElse(thing.because()));
         }
-        Optional<Diary.Read> back = diary.stepBack(from);
+        Optional<Diary.Heard> back = diary.stepBack(from);
         if (back.isPresent()) {
             long into = ChronoUnit.DAYS.between(back.get().checkIn().on(), from) / DAYS;
             // of an odd number the smaller half comes first, so that one night a week is one in two weeks
             int half = into == 0 ? uses / 2 : uses - uses / 2;
-            return new Week(from, led, half, Standing.HALVED, back.get().because());
+            return new WeekOfIt(from, led, half, Standing.HALVED, back.get().because());
         }
         Optional<Because> held = held(diary, from);
         if (held.isPresent()) {
-            return new Week(from, led, uses, Standing.HELD, held.get());
+            return new WeekOfIt(from, led, uses, Standing.HELD, held.get());
         }
         boolean settled = uses == thing.uses().applyAsInt(Tolerance.GOT_USED_TO);
-        return new Week(from, led, uses, settled ? Standing.SETTLED : Standing.LED_UP, thing.because());
+        return new WeekOfIt(from, led, uses, settled ? Standing.SETTLED : Standing.LED_UP, thing.because());
     }
 
     /** After a calm reset things come back one by one: why this one does not yet. */
@@ -181,7 +181,7 @@ public final class Ramp {
         return diary.read(from).stream()
                 .filter(r -> r.says() == CheckIn.Says.NOT_TOLD
                         && from.isBefore(r.checkIn().on().plusDays(DAYS)))
-                .map(Diary.Read::because)
+                .map(Diary.Heard::because)
                 .reduce((a, b) -> b);
     }
 }

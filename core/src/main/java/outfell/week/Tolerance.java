@@ -67,6 +67,11 @@ public record Tolerance(
     private static final int FIRST_WEEKS_USES = FILE.whole("first-weeks-uses", 0, 7);
     /** Evenings a week of a daily step that is led up to. */
     public static final int LED_UP_TO_USES = FILE.whole("led-up-to-uses", 1, 7);
+    /** A stronger one is thought of after so many weeks of so many nights without a sign. */
+    public static final int STRONGER_WEEKS = FILE.row("stronger").whole("weeks", 1, 52);
+
+    public static final int STRONGER_NIGHTS = FILE.row("stronger").whole("nights", 1, 7);
+
     /** Days from something new and mild, or rinsed off, to the next new thing. */
     public static final int DAYS_AFTER_MILD = FILE.whole("days-after-mild", 1, 60);
 

@@ -72,7 +72,7 @@ class PlansSaidTest {
             Optional.of(StepKind.CLAY_MASK),
             OptionalDouble.empty(),
             false));
-    private static final Product PRESCRIBED = ProductReader.read(new Product.Facts(
+    static final Product PRESCRIBED = ProductReader.read(new Product.Facts(
             new ProductId("prescribed"),
             "Tretinoin cream 0.05 %",
             "",

@@ -72,6 +72,7 @@ public final class RulesSeen {
         all.put("safety", RulesSeen::safety);
         all.put("actives", RulesSeen::actives);
         all.put("load", RulesSeen::load);
+        all.put("weeks", WeeksSeen::weeks);
         all.put("amounts", RulesSeen::amounts);
         all.put("weighing", RulesSeen::weighing);
         all.put("balance", RulesSeen::balance);

@@ -116,7 +116,7 @@ class WeeksSaidTest {
             text.append("== %s [%s] %.1f%s%n".formatted(t.name(), t.letter(), t.points(), t.queued() ? " queued" : ""));
             Ramp.Standing before = null;
             String why = "";
-            for (Ramp.Week week : t.weeks()) {
+            for (Ramp.WeekOfIt week : t.weeks()) {
                 boolean same =
                         week.standing() == before && week.because().sentence().equals(why);
                 text.append("  %s led %d, %d nights, %s%s%n"
@@ -131,6 +131,7 @@ class WeeksSaidTest {
             }
             t.turns().forEach(turn -> text.append("  from %s: %s%n".formatted(turn.from(), turn.nights())));
             text.append("  %s%n".formatted(t.more()));
+            t.stronger().ifPresent(b -> text.append("  %s%n".formatted(b.sentence())));
         }
         String before = "";
         // the first weeks night by night; the tracks tell of the others
@@ -144,7 +145,7 @@ class WeeksSaidTest {
                             e.date(),
                             e.date().getDayOfWeek().name().substring(0, 3),
                             e.round(),
-                            e.uses().stream().map(Weeks.Use::name).toList(),
+                            e.uses().stream().map(Weeks.UsedThen::name).toList(),
                             e.load(),
                             e.three(),
                             e.minutes(),

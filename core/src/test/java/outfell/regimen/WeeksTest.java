@@ -18,8 +18,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import outfell.consultation.Consultation;
+import outfell.method.Methods;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.StepKind;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
 import outfell.week.HandNight;
@@ -34,7 +36,7 @@ class WeeksTest {
     private static final double HAIR = 1e-9;
 
     static IntStream clients() {
-        return IntStream.rangeClosed(1, 60);
+        return IntStream.rangeClosed(1, 36);
     }
 
     private static Consultation client(int n) {
@@ -95,7 +97,7 @@ class WeeksTest {
         for (Weeks.Evening e : w.evenings()) {
             double strong = 0;
             boolean prescribed = false;
-            for (Weeks.Use u : e.uses()) {
+            for (Weeks.UsedThen u : e.uses()) {
                 Product p = c.find(u.product()).orElseThrow();
                 prescribed |= p.prescription();
                 strong += u.points();
@@ -135,7 +137,7 @@ class WeeksTest {
         Consultation c = client(n);
         Planner.weeks(c, c.answers().today())
                 .ifPresent(w -> w.tracks().forEach(t -> {
-                    List<Ramp.Week> weeks = t.weeks()
+                    List<Ramp.WeekOfIt> weeks = t.weeks()
                             .subList(
                                     t.weeks().size() - w.evenings().size() / 7,
                                     t.weeks().size());
@@ -159,10 +161,10 @@ class WeeksTest {
             List<LocalDate> begins = w.tracks().stream()
                     .filter(t ->
                             c.shelf().stream().noneMatch(o -> o.product().id().equals(t.product()) && o.weeks() > 0))
-                    .flatMap(t ->
-                            t.weeks().stream()
+                    .flatMap(
+                            t -> t.weeks().stream()
                                     .filter(week -> week.uses() > 0)
-                                    .map(Ramp.Week::from)
+                                    .map(Ramp.WeekOfIt::from)
                                     .findFirst()
                                     .stream())
                     .sorted()
@@ -189,7 +191,7 @@ class WeeksTest {
                 .filter(e -> e.uses().stream().anyMatch(u -> u.points() > 0))
                 .findFirst()
                 .orElseThrow();
-        Weeks.Use use = used.uses().getFirst();
+        Weeks.UsedThen use = used.uses().getFirst();
         LocalDate next = used.date().plusDays(1);
 
         Weeks after = Planner.weeks(
@@ -214,5 +216,107 @@ class WeeksTest {
     private static Diary byHand(HandNight... nights) {
         return new Diary(
                 CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(), List.of(nights));
+    }
+
+    @Test
+    void what_is_next_in_line_begins_two_weeks_after_what_is_begun_before_it() {
+        List<Weeks> queues = IntStream.rangeClosed(1, 36)
+                .mapToObj(PlansSaidTest::consultation)
+                .map(c -> c.by(Methods.answering(
+                        Methods.answering(c.method(), "strong-actives", "3"), "exfoliations-a-week", "3")))
+                .flatMap(c -> Planner.weeks(c, c.answers().today()).stream())
+                .filter(w -> w.tracks().stream().anyMatch(Weeks.Track::queued))
+                .toList();
+
+        assertThat(queues.isEmpty()).isFalse();
+        queues.forEach(w -> {
+            List<LocalDate> begins = w.tracks().stream()
+                    .flatMap(t ->
+                            t.weeks().stream().filter(x -> x.uses() > 0).map(Ramp.WeekOfIt::from).findFirst().stream())
+                    .sorted()
+                    .toList();
+            for (int i = 1; i < begins.size(); i++) {
+                assertThat(ChronoUnit.DAYS.between(begins.get(i - 1), begins.get(i)))
+                        .isGreaterThanOrEqualTo(Tolerance.DAYS_AFTER_MILD);
+            }
+        });
+    }
+
+    @Test
+    void two_that_are_queued_wait_for_each_other() {
+        Consultation c = IntStream.rangeClosed(1, 36)
+                .mapToObj(PlansSaidTest::consultation)
+                .filter(x -> Planner.plan(x) instanceof Outcome.Planned)
+                .findFirst()
+                .orElseThrow();
+        Outcome.Planned planned = (Outcome.Planned) Planner.plan(c);
+        LocalDate begun = c.answers().today();
+        List<Weeks.Track> tracks = new Draft(
+                        c, planned.skin(), planned.safety(), c.ask(planned.skin(), planned.safety()))
+                        .weeks(
+                                begun,
+                                List.of(
+                                        new WeekByWeek.Queued(
+                                                Consultations.product("retinol-serum-02"), begun.plusDays(14)),
+                                        new WeekByWeek.Queued(
+                                                Consultations.product("lactic-serum-5"), begun.plusDays(15))),
+                                Optional.empty())
+                        .tracks()
+                        .stream()
+                        .filter(Weeks.Track::queued)
+                        .toList();
+
+        assertThat(tracks.stream().map(t -> t.product().value())).containsExactly("retinol-serum-02", "lactic-serum-5");
+        List<Long> waits = tracks.stream()
+                .map(t -> t.weeks().stream()
+                        .takeWhile(w -> w.standing() == Ramp.Standing.WAITS)
+                        .count())
+                .toList();
+        assertThat(waits.get(1) - waits.get(0)).isGreaterThanOrEqualTo(2);
+    }
+
+    @Test
+    void a_prescription_of_every_night_stands_and_leaves_nothing_to_others() {
+        Consultation.Owned every = new Consultation.Owned(PlansSaidTest.PRESCRIBED, 20, List.of(DayOfWeek.values()));
+        Consultation c =
+                PlansSaidTest.consultation(8).parts().shelf(List.of(every)).together();
+        Weeks w = Planner.weeks(c, c.answers().today()).orElseThrow();
+
+        assertThat(w.evenings())
+                .allSatisfy(e -> assertThat(e.uses().stream().map(Weeks.UsedThen::product))
+                        .containsExactly(PlansSaidTest.PRESCRIBED.id()));
+    }
+
+    @Test
+    void on_a_bare_evening_the_first_cleanse_is_left_out() {
+        Consultation c = IntStream.rangeClosed(1, 36)
+                .mapToObj(PlansSaidTest::consultation)
+                .filter(x -> Planner.plan(x) instanceof Outcome.Planned p
+                        && p.regimen().evening().steps().stream()
+                                .anyMatch(s -> s.kind() == StepKind.FIRST_CLEANSE && s.everyDay()))
+                .findFirst()
+                .orElseThrow();
+        HerEvening bare =
+                new HerEvening(HerEvening.kind("bare").orElseThrow(), Optional.of(DayOfWeek.SUNDAY), Optional.empty());
+        Weeks w = Planner.weeks(
+                        c.parts()
+                                .diary(new Diary(
+                                        CheckIn.Before.UNKNOWN,
+                                        List.of(),
+                                        List.of(),
+                                        Rhythm.weekly(),
+                                        List.of(bare),
+                                        List.of(),
+                                        List.of()))
+                                .together(),
+                        c.answers().today())
+                .orElseThrow();
+
+        w.evenings()
+                .forEach(e -> assertThat(e.products().stream()
+                                .map(p -> c.find(p).orElseThrow().kind())
+                                .anyMatch(k -> k == StepKind.FIRST_CLEANSE))
+                        .as("%s", e.date())
+                        .isEqualTo(e.date().getDayOfWeek() != DayOfWeek.SUNDAY));
     }
 }

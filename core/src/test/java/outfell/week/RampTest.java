@@ -46,13 +46,13 @@ class RampTest {
 
     private static List<Integer> uses(Diary diary, int weeks) {
         return Ramp.of(retinol(0), diary, MONDAY, weeks).stream()
-                .map(Ramp.Week::uses)
+                .map(Ramp.WeekOfIt::uses)
                 .toList();
     }
 
     private static List<Standing> standing(Diary diary, int weeks) {
         return Ramp.of(retinol(0), diary, MONDAY, weeks).stream()
-                .map(Ramp.Week::standing)
+                .map(Ramp.WeekOfIt::standing)
                 .toList();
     }
 
@@ -125,9 +125,9 @@ class RampTest {
                 checkIn(stung.plusWeeks(1), 0, 0, 0, 0),
                 checkIn(stung.plusWeeks(2), 0, 0, 0, 0)));
 
-        List<Ramp.Week> second = Ramp.of(retinol(2), calm, MONDAY, 8);
+        List<Ramp.WeekOfIt> second = Ramp.of(retinol(2), calm, MONDAY, 8);
 
-        assertThat(second.stream().map(Ramp.Week::standing))
+        assertThat(second.stream().map(Ramp.WeekOfIt::standing))
                 .containsExactly(
                         Standing.LED_UP,
                         Standing.LED_UP,

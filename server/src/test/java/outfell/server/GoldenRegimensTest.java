@@ -45,6 +45,7 @@ class GoldenRegimensTest extends OverHttp {
         }
     }
 
+    /** Night by night: what is used, the load, and why a night is rest. */
     @ParameterizedTest
     @ValueSource(
             strings = {
@@ -55,7 +56,83 @@ class GoldenRegimensTest extends OverHttp {
                 "Ines Varro",
                 "Anselm Roake",
                 "Sunniva Thorne",
-                "Edda Quill"
+                "Edda Quill",
+                "Hedda Saltvik",
+                "Orrin Teague",
+                "Lisbet Marl"
+            })
+    void the_weeks_of_a_client_are_what_was_agreed(String client) throws Exception {
+        String visit = lastVisit(client);
+        ObjectNode d = document(visit);
+        d.put("method", "classic");
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        JsonNode weeks = get("/api/visits/" + visit + "/weeks").body();
+        StringBuilder text = new StringBuilder("begun %s, counted from %s, every %d, next check-ins %s%n"
+                .formatted(
+                        weeks.at("/begun").asString(),
+                        weeks.at("/from").asString(),
+                        weeks.at("/rhythm/every").asInt(),
+                        weeks.at("/dueCheckIns")));
+        weeks.at("/checkIns")
+                .valueStream()
+                .forEach(c -> text.append(
+                        "check-in: %s%n".formatted(c.at("/because/sentence").asString())));
+        if (weeks.has("calm") && !weeks.at("/calm").isNull()) {
+            text.append("calm: %s without %s%n"
+                    .formatted(weeks.at("/calm/ends/sentence").asString(), weeks.at("/calm/out")));
+        }
+        weeks.at("/tracks").valueStream().forEach(t -> {
+            text.append("== %s%s%n"
+                    .formatted(t.at("/name").asString(), t.at("/queued").asBoolean() ? ", next in line" : ""));
+            t.at("/turns")
+                    .valueStream()
+                    .forEach(n -> text.append("  from %s: %s%n"
+                            .formatted(n.at("/from").asString(), n.at("/nights").asString())));
+            text.append("  %s%n".formatted(t.at("/more").asString()));
+        });
+        weeks.at("/evenings")
+                .valueStream()
+                .limit(28)
+                .forEach(e -> text.append("%s: %s, load %s, %s min%s%s%n"
+                        .formatted(
+                                e.at("/date").asString(),
+                                e.at("/uses")
+                                        .valueStream()
+                                        .map(u -> u.at("/name").asString())
+                                        .toList(),
+                                e.at("/load").asString(),
+                                e.at("/minutes").asString(),
+                                e.at("/rest/sentence").isMissingNode()
+                                        ? ""
+                                        : ": " + e.at("/rest/sentence").asString(),
+                                e.at("/leftOut")
+                                        .valueStream()
+                                        .map(l -> "; without %s: %s"
+                                                .formatted(
+                                                        l.at("/name").asString(),
+                                                        l.at("/because/sentence")
+                                                                .asString()))
+                                        .toList())));
+        same(
+                GOLDEN.resolveSibling("weeks")
+                        .resolve(client.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".txt"),
+                text.toString());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Maren Oskell",
+                "Tobit Harl",
+                "Wilma Crake",
+                "Jorun Pell",
+                "Ines Varro",
+                "Anselm Roake",
+                "Sunniva Thorne",
+                "Edda Quill",
+                "Hedda Saltvik",
+                "Orrin Teague",
+                "Lisbet Marl"
             })
     void each_method_plans_for_a_client_what_was_agreed(String client) throws Exception {
         String visit = lastVisit(client);

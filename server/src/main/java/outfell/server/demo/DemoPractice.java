@@ -37,6 +37,8 @@ import outfell.server.plan.CaseDocument;
 import outfell.server.practice.House;
 import outfell.server.visit.VisitStore;
 import outfell.server.visit.Visits;
+import outfell.server.week.CheckInStore;
+import outfell.server.week.CheckIns;
 import outfell.skin.Concern;
 import outfell.skin.History;
 import outfell.skin.ProbeReading;
@@ -65,7 +67,25 @@ class DemoPractice implements SmartLifecycle {
             @Nullable Map<Sign, List<Integer>> grades,
             @Nullable DemoProbe probe,
             @Nullable List<DemoPatch> patches,
+            @Nullable List<CaseDocument.Choice> pins,
+            @Nullable Boolean kept,
+            @Nullable List<DemoCheckIn> checkIns,
+            @Nullable List<CaseDocument.OwnEvening> evenings,
+            @Nullable List<DemoCourse> courses,
+            @Nullable Integer every,
             List<DemoItem> shelf) {}
+
+    /** How the skin took the weeks before, said so many days ago. */
+    record DemoCheckIn(
+            int daysAgo,
+            CheckInStore.How how,
+            @Nullable Integer sting,
+            @Nullable Integer redness,
+            @Nullable Integer flaking,
+            @Nullable Integer skipped,
+            String remark) {}
+
+    record DemoCourse(String known, String kind, int daysAgo) {}
 
     /**
      * A visit before the one that is told whole.
@@ -149,6 +169,7 @@ class DemoPractice implements SmartLifecycle {
     private final Visits planning;
     private final House house;
     private final Patches patches;
+    private final CheckIns checkIns;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -162,6 +183,7 @@ class DemoPractice implements SmartLifecycle {
             Visits planning,
             House house,
             Patches patches,
+            CheckIns checkIns,
             JsonMapper json,
             ApplicationEventPublisher events,
             Clock clock) {
@@ -172,6 +194,7 @@ class DemoPractice implements SmartLifecycle {
         this.planning = planning;
         this.house = house;
         this.patches = patches;
+        this.checkIns = checkIns;
         this.json = json;
         this.events = events;
         this.clock = clock;
@@ -247,12 +270,14 @@ class DemoPractice implements SmartLifecycle {
                         orNone(item.nights()));
             }
         }
+        orNone(demo.patches()).forEach(p -> patch(id, p));
         if (demo.intake() != null && demo.grades() != null && demo.visitDaysAgo() != null) {
             orNone(demo.earlier()).forEach(e -> earlier(id, demo, e));
             LocalDate on = today.minusDays(demo.visitDaysAgo());
+            UUID visit = UUID.randomUUID();
             visits.insert(
                     new VisitStore.Visit(
-                            UUID.randomUUID(),
+                            visit,
                             id,
                             on,
                             0,
@@ -260,14 +285,34 @@ class DemoPractice implements SmartLifecycle {
                             reading(demo, demo.grades()),
                             "classic",
                             today.getMonth(),
+                            orNone(demo.pins()),
                             List.of(),
                             List.of(),
-                            List.of(),
-                            CaseDocument.Week.USUAL),
+                            week(demo, today, on)),
                     on.equals(today) ? LocalDateTime.now(clock) : on.atTime(CLOSING));
+            if (Boolean.TRUE.equals(demo.kept())) {
+                planning.keepPlan(visit, on.atTime(CLOSING));
+            }
         }
-        orNone(demo.patches()).forEach(p -> patch(id, p));
+        orNone(demo.checkIns()).forEach(c -> checkIns.say(id, said(c, today), c.how(), c.remark()));
         events.publishEvent(new ClientChanged(id));
+    }
+
+    private static CaseDocument.Week week(DemoClient demo, LocalDate today, LocalDate first) {
+        CaseDocument.Week usual = CaseDocument.Week.USUAL;
+        return new CaseDocument.Week(
+                or(demo.every(), usual.every()),
+                demo.every() == null ? null : first,
+                orNone(demo.evenings()),
+                orNone(demo.courses()).stream()
+                        .map(c -> new CaseDocument.CourseOf(c.known(), c.kind(), today.minusDays(c.daysAgo())))
+                        .toList(),
+                List.of());
+    }
+
+    private static CaseDocument.SaidOfSkin said(DemoCheckIn c, LocalDate today) {
+        return new CaseDocument.SaidOfSkin(
+                today.minusDays(c.daysAgo()), c.sting(), c.redness(), c.flaking(), false, c.skipped());
     }
 
     /** An earlier visit with the plan that was kept at it. */

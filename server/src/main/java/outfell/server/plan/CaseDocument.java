@@ -49,8 +49,8 @@ public record CaseDocument(
         @Nullable List<StepByHand> steps,
         @Nullable List<Patch> patches,
         @Nullable Week week,
-        @Nullable List<CheckIn> checkIns,
-        @Nullable List<Pause> pauses) {
+        @Nullable List<SaidOfSkin> checkIns,
+        @Nullable List<PauseOf> pauses) {
 
     /** Who it is about; names are not needed to plan. */
     public record Client(@Nullable String name, @Nullable String trade) {}
@@ -227,7 +227,7 @@ public record CaseDocument(
     public record NightByHand(String product, LocalDate date, boolean on, String why) {}
 
     /** How the skin took the weeks before; what nobody asked is absent. */
-    public record CheckIn(
+    public record SaidOfSkin(
             LocalDate on,
             @Schema(types = {"integer", "null"}) @Nullable Integer sting,
             @Schema(types = {"integer", "null"}) @Nullable Integer redness,
@@ -236,5 +236,5 @@ public record CaseDocument(
             @Schema(types = {"integer", "null"}) @Nullable Integer skipped) {}
 
     /** Days on which strong work pauses. */
-    public record Pause(String kind, LocalDate from, LocalDate until) {}
+    public record PauseOf(String kind, LocalDate from, LocalDate until) {}
 }

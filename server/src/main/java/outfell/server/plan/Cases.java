@@ -81,7 +81,7 @@ public final class Cases {
             Diary diary) {
         Asked asked = asked(date, intake, reading, shelf, house.bands());
         return new Consultation(
-                diary.onto(asked.face(), date),
+                asked.face(),
                 asked.answers(),
                 life(intake),
                 concerns(intake),

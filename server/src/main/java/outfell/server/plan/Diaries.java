@@ -86,34 +86,36 @@ public final class Diaries {
                         .orElseThrow(() -> unknown(
                                 "course",
                                 c.kind(),
-                                Course.kinds().stream().map(Course.Kind::id).toList())),
+                                Course.kinds().stream()
+                                        .map(Course.KindOfCourse::id)
+                                        .toList())),
                 c.from());
     }
 
-    public static List<CheckIn> checkIns(List<CaseDocument.CheckIn> checkIns) {
-        return Cases.each("/checkIns", checkIns, CaseDocument.CheckIn::on, Diaries::checkIn);
+    public static List<CheckIn> checkIns(List<CaseDocument.SaidOfSkin> checkIns) {
+        return Cases.each("/checkIns", checkIns, CaseDocument.SaidOfSkin::on, Diaries::checkIn);
     }
 
     /** @throws IllegalArgumentException when a figure lies outside of its range */
-    public static CheckIn checkIn(CaseDocument.CheckIn c) {
+    public static CheckIn checkIn(CaseDocument.SaidOfSkin c) {
         return new CheckIn(
                 c.on(), whole(c.sting()), whole(c.redness()), whole(c.flaking()), c.swelling(), whole(c.skipped()));
     }
 
-    public static List<Pause> pauses(List<CaseDocument.Pause> pauses) {
+    public static List<Pause> pauses(List<CaseDocument.PauseOf> pauses) {
         return Cases.each("/pauses", pauses, p -> p, Diaries::pause);
     }
 
     /** @throws IllegalArgumentException when there is no such kind, or it ends before it begins */
-    public static Pause pause(CaseDocument.Pause p) {
+    public static Pause pause(CaseDocument.PauseOf p) {
         return new Pause(
                 Pause.kind(p.kind()).orElseThrow(() -> unknown("pause", p.kind(), ids(Pause.kinds()))),
                 p.from(),
                 p.until());
     }
 
-    private static List<String> ids(List<Pause.Kind> kinds) {
-        return kinds.stream().map(Pause.Kind::id).toList();
+    private static List<String> ids(List<Pause.KindOfPause> kinds) {
+        return kinds.stream().map(Pause.KindOfPause::id).toList();
     }
 
     private static IllegalArgumentException unknown(String what, String id, List<String> known) {

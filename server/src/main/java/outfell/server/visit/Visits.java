@@ -7,6 +7,7 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
+import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import outfell.aims.PatchCall;
 import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Changes;
@@ -38,6 +40,8 @@ import outfell.regimen.Findings;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
 import outfell.regimen.Weeks;
+import outfell.routine.Part;
+import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
@@ -68,6 +72,7 @@ import outfell.skin.ProbeBands;
 import outfell.supply.Supply;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps visits and plans from them. */
@@ -82,6 +87,9 @@ public class Visits {
      */
     public record DayView(
             LocalDate date, boolean earlier, boolean open, List<VisitStore.VisitCorrection> corrections) {}
+
+    private static final Set<String> WAITS =
+            Set.of(PatchCall.PatchState.MISSING.name(), PatchCall.PatchState.RUNNING.name());
 
     /** How long after the last touch a visit of yesterday is still going on; a judgement of this house. */
     private static final Duration STILL_AT_WORK = Duration.ofHours(3);
@@ -399,6 +407,16 @@ public class Visits {
         return saved;
     }
 
+    /** The newest kept plan of the visit, when it is this answer word for word. */
+    public Optional<SavedPlan> keptAs(UUID id, PlanAnswer answer) {
+        return planStore.ofVisit(id).stream()
+                .findFirst()
+                .filter(p -> planStore
+                        .document(p.id())
+                        .filter(json.writeValueAsString(answer)::equals)
+                        .isPresent());
+    }
+
     /** What of the client's newest kept plan is no longer what it was. */
     public List<PlanStore.Moved> moved(UUID id) {
         return planStore.moved(find(id).client());
@@ -485,18 +503,63 @@ public class Visits {
     }
 
     private Consultation consultation(Visit v) {
+        List<Consultation.Patched> tested = patches.of(v.client());
         return Cases.consultation(
-                v.date(),
-                v.intake(),
-                v.reading(),
-                shelf.owned(v.client()),
-                catalogue.house(),
-                methods.get(v.method()),
-                v.month(),
-                Cases.byHand(v.pins(), v.takenOut(), v.steps()),
-                patches.of(v.client()),
-                new Consultation.House(bands.current(), yardsticks.current(), schools.current(), settings.currency()),
-                diary(v));
+                        v.date(),
+                        v.intake(),
+                        v.reading(),
+                        shelf.owned(v.client()),
+                        catalogue.house(),
+                        methods.get(v.method()),
+                        v.month(),
+                        Cases.byHand(v.pins(), v.takenOut(), v.steps()),
+                        tested,
+                        new Consultation.House(
+                                bands.current(), yardsticks.current(), schools.current(), settings.currency()),
+                        diary(v))
+                .keeping(used(v, tested));
+    }
+
+    /** The plan that was kept at an earlier visit counts as used since; but for what waited for its patch test and still does. */
+    private Consultation.Standing used(Visit v, List<Consultation.Patched> tested) {
+        return planStore.ofClient(v.client()).stream()
+                .filter(p -> p.visitDate().isBefore(v.date()))
+                .findFirst()
+                .map(p -> used(p.plan(), v.date(), tested))
+                .orElse(Consultation.Standing.NONE);
+    }
+
+    private Consultation.Standing used(SavedPlan plan, LocalDate day, List<Consultation.Patched> tested) {
+        int weeks = (int) ChronoUnit.WEEKS.between(plan.savedAt().toLocalDate(), day);
+        JsonNode regimen =
+                json.readTree(planStore.document(plan.id()).orElse("{}")).path("regimen");
+        Set<Consultation.Choice> steps = Stream.of(Part.values())
+                .flatMap(part -> regimen.path(part.words())
+                        .path("steps")
+                        .valueStream()
+                        .map(s -> new Consultation.Choice(
+                                part, new ProductId(s.path("product").asString("")))))
+                .collect(Collectors.toSet());
+        Set<String> waited = regimen.path("patches")
+                .valueStream()
+                .filter(c -> WAITS.contains(c.path("state").asString("")))
+                .map(c -> c.path("product").asString(""))
+                .collect(Collectors.toSet());
+        Set<ProductId> mayBeUsed = tested.stream()
+                .filter(t -> t.waiver().isPresent()
+                        || t.test()
+                                .filter(x -> x.standing() == PatchTest.Standing.MAY_USE)
+                                .isPresent())
+                .map(Consultation.Patched::product)
+                .collect(Collectors.toSet());
+        return new Consultation.Standing(
+                steps,
+                0,
+                steps.stream()
+                        .map(Consultation.Choice::product)
+                        .distinct()
+                        .filter(p -> !waited.contains(p.value()) || mayBeUsed.contains(p))
+                        .collect(Collectors.toMap(p -> p, _ -> weeks)));
     }
 
     private Diary diary(Visit v) {

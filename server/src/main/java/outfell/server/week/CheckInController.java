@@ -80,7 +80,7 @@ class CheckInController {
     CheckIns.Diary say(@PathVariable UUID client, @RequestBody @Valid Said form) {
         return checkIns.say(
                 client,
-                new CaseDocument.CheckIn(
+                new CaseDocument.SaidOfSkin(
                         form.on(), form.sting(), form.redness(), form.flaking(), form.swelling(), form.skipped()),
                 form.how(),
                 form.remark().strip());
@@ -95,7 +95,7 @@ class CheckInController {
     CheckIns.Diary pause(@PathVariable UUID client, @RequestBody @Valid Pausing form) {
         return checkIns.pause(
                 client,
-                new CaseDocument.Pause(form.kind(), form.from(), form.until()),
+                new CaseDocument.PauseOf(form.kind(), form.from(), form.until()),
                 form.remark().strip());
     }
 

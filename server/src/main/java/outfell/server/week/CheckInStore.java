@@ -22,10 +22,10 @@ public class CheckInStore {
     }
 
     /** A check-in as kept. */
-    public record Kept(UUID id, CaseDocument.CheckIn said, How how, String remark, LocalDateTime notedAt) {}
+    public record Kept(UUID id, CaseDocument.SaidOfSkin said, How how, String remark, LocalDateTime notedAt) {}
 
     /** A pause as kept. */
-    public record KeptPause(UUID id, CaseDocument.Pause pause, String remark, LocalDateTime notedAt) {}
+    public record KeptPause(UUID id, CaseDocument.PauseOf pause, String remark, LocalDateTime notedAt) {}
 
     private final DSLContext db;
 
@@ -40,7 +40,7 @@ public class CheckInStore {
                 .orderBy(CHECK_IN.ON_DATE)
                 .fetch(r -> new Kept(
                         r.getId(),
-                        new CaseDocument.CheckIn(
+                        new CaseDocument.SaidOfSkin(
                                 r.getOnDate(),
                                 r.getSting(),
                                 r.getRedness(),
@@ -54,7 +54,7 @@ public class CheckInStore {
 
     /** Keeps it in place of another of the same day. */
     void put(UUID client, Kept kept) {
-        CaseDocument.CheckIn said = kept.said();
+        CaseDocument.SaidOfSkin said = kept.said();
         db.deleteFrom(CHECK_IN)
                 .where(CHECK_IN.CLIENT_ID.eq(client))
                 .and(CHECK_IN.ON_DATE.eq(said.on()))
@@ -93,7 +93,7 @@ public class CheckInStore {
                 .orderBy(PAUSE.FROM_DATE, PAUSE.ID)
                 .fetch(r -> new KeptPause(
                         r.getId(),
-                        new CaseDocument.Pause(r.getKind(), r.getFromDate(), r.getUntilDate()),
+                        new CaseDocument.PauseOf(r.getKind(), r.getFromDate(), r.getUntilDate()),
                         r.getRemark(),
                         r.getNotedAt()));
     }

@@ -54,7 +54,7 @@ public class CheckIns {
 
     /** @throws Problem when it lies ahead, or a figure outside of its range */
     @Transactional
-    public Diary say(UUID client, CaseDocument.CheckIn said, CheckInStore.How how, String remark) {
+    public Diary say(UUID client, CaseDocument.SaidOfSkin said, CheckInStore.How how, String remark) {
         hold(client);
         if (said.on().isAfter(LocalDate.now(clock))) {
             throw Problem.field("/on", "This check-in lies ahead; was the day mistyped?");
@@ -80,7 +80,7 @@ public class CheckIns {
 
     /** Keeps a pause; the same one told twice is one. */
     @Transactional
-    public Diary pause(UUID client, CaseDocument.Pause pause, String remark) {
+    public Diary pause(UUID client, CaseDocument.PauseOf pause, String remark) {
         hold(client);
         try {
             Diaries.pause(pause);

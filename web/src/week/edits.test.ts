@@ -1,0 +1,59 @@
+import { describe, expect, test } from 'vitest'
+import type { VisitDocument } from '../api/client'
+import {
+  byHand,
+  daysAfter,
+  every,
+  planned,
+  shifted,
+  weekOf,
+  withCourse,
+  withEvening,
+  withoutCourse,
+  withoutEvening,
+} from './edits'
+
+const document = {} as VisitDocument
+const swims = { kind: 'swim', weekday: 'WEDNESDAY' as const, date: null }
+
+describe('the nights of a visit', () => {
+  test('a visit that says nothing goes by weekday', () => {
+    expect(weekOf(document)).toEqual({ every: 7, first: null, evenings: [], courses: [], byHand: [] })
+  })
+
+  test('other nights are counted from a first one, and shifted with it', () => {
+    const third = every(3, '2026-11-30')(document)
+    expect(weekOf(third)).toMatchObject({ every: 3, first: '2026-11-30' })
+    expect(weekOf(shifted('2026-12-01')(third)).first).toBe('2026-12-01')
+    expect(weekOf(every(7, '2026-11-30')(third)).first).toBeNull()
+    expect(weekOf(shifted('2026-12-01')(document)).first).toBeNull()
+  })
+
+  test('an evening that is not free stands once, and is taken back by what it is', () => {
+    const twice = withEvening(swims)(withEvening(swims)(document))
+    expect(weekOf(twice).evenings).toEqual([swims])
+    expect(weekOf(withoutEvening({ ...swims, weekday: 'MONDAY' })(twice)).evenings).toHaveLength(1)
+    expect(weekOf(withoutEvening(swims)(twice)).evenings).toEqual([])
+  })
+
+  test('a product has one course at a time', () => {
+    const one = withCourse({ product: 'a', kind: 'thirty_days', from: '2026-12-01' })(document)
+    const other = withCourse({ product: 'a', kind: 'three_months', from: '2026-12-01' })(one)
+    expect(weekOf(other).courses.map((c) => c.kind)).toEqual(['three_months'])
+    expect(weekOf(withoutCourse('a')(other)).courses).toEqual([])
+  })
+
+  test('the last word about an evening counts, and as planned takes it back', () => {
+    const night = { product: 'a', date: '2026-12-01', on: true, why: 'x' }
+    const off = byHand({ ...night, on: false })(byHand(night)(document))
+    expect(weekOf(off).byHand).toEqual([{ ...night, on: false }])
+    expect(weekOf(planned('a', '2026-12-02')(off)).byHand).toHaveLength(1)
+    expect(weekOf(planned('a', '2026-12-01')(off)).byHand).toEqual([])
+  })
+
+  test('days go over months, a leap day and a clock change', () => {
+    expect(daysAfter('2026-11-30', 1)).toBe('2026-12-01')
+    expect(daysAfter('2028-02-28', 1)).toBe('2028-02-29')
+    expect(daysAfter('2027-03-27', 2)).toBe('2027-03-29')
+  })
+})

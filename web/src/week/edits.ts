@@ -1,0 +1,58 @@
+import type { Schemas, VisitDocument } from '../api/client'
+import { USUAL_WEEK } from '../visit/fields'
+
+export type Week = Schemas['Week']
+export type Evening = Schemas['Evening']
+export type Track = Schemas['Track']
+export type Weeks = Schemas['Weeks']
+
+export const weekOf = (document: VisitDocument): Week => document.week ?? USUAL_WEEK
+
+type Edit = (document: VisitDocument) => VisitDocument
+
+const edited =
+  (edit: (week: Week) => Week): Edit =>
+  (document) => ({ ...document, week: edit(weekOf(document)) })
+
+/** @param first the night from which a rhythm of other nights than a week's is counted */
+export const every = (nights: number, first: string) =>
+  edited((w) => ({ ...w, every: nights, first: nights === 7 ? null : first }))
+
+/** All nights one later. */
+export const shifted = (first: string) => edited((w) => (w.every === 7 ? w : { ...w, first }))
+
+export const withEvening = (evening: Schemas['OwnEvening']) =>
+  edited((w) => ({
+    ...w,
+    evenings: [...w.evenings.filter((e) => !sameEvening(e, evening)), evening],
+  }))
+
+export const withoutEvening = (evening: Schemas['OwnEvening']) =>
+  edited((w) => ({ ...w, evenings: w.evenings.filter((e) => !sameEvening(e, evening)) }))
+
+const sameEvening = (a: Schemas['OwnEvening'], b: Schemas['OwnEvening']) =>
+  a.kind === b.kind && (a.weekday ?? '') === (b.weekday ?? '') && (a.date ?? '') === (b.date ?? '')
+
+export const withCourse = (course: Schemas['CourseOf']) =>
+  edited((w) => ({ ...w, courses: [...w.courses.filter((c) => c.product !== course.product), course] }))
+
+export const withoutCourse = (product: string) =>
+  edited((w) => ({ ...w, courses: w.courses.filter((c) => c.product !== product) }))
+
+/** One evening of one thing by hand; it takes the place of an earlier word about the same evening. */
+export const byHand = (night: Schemas['NightByHand']) =>
+  edited((w) => ({ ...w, byHand: [...others(w, night.product, night.date), night] }))
+
+/** The evening as it is planned again. */
+export const planned = (product: string, date: string) =>
+  edited((w) => ({ ...w, byHand: others(w, product, date) }))
+
+const others = (w: Week, product: string, date: string) =>
+  w.byHand.filter((n) => n.product !== product || n.date !== date)
+
+/** The day so many days after a day, both as written. */
+export function daysAfter(iso: string, days: number) {
+  const at = new Date(`${iso}T12:00:00Z`)
+  at.setUTCDate(at.getUTCDate() + days)
+  return at.toISOString().slice(0, 10)
+}
