@@ -19,6 +19,8 @@ import { say } from '../words/say'
 
 /** More steps than this are printed a little smaller, so that one side always holds them. */
 const MANY = 10
+/** What the evenings by their dates take of a side, in steps. */
+const DATED = 2
 
 /** The client's sheet: two lists, the week, the cautions; of a kept plan with its number and day, else marked as a draft. */
 export function Paper({
@@ -44,10 +46,13 @@ export function Paper({
   const waits = regimen.patches
     .filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
     .map((p) => p.product)
+  const dated = weeks !== undefined && weeks.tracks.length > 0
+  const steps = regimen.morning.steps.length + regimen.evening.steps.length
+  const many = steps + (dated ? DATED : 0) > MANY
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article
-      className={`paper ${regimen.morning.steps.length + regimen.evening.steps.length > MANY ? 'many' : ''}`}
+      className={`paper ${many ? 'many' : ''} ${dated ? 'dated' : ''}`}
       data-paper
       aria-label={say('sheet.planFor', { name: client.name })}
     >
@@ -80,7 +85,7 @@ export function Paper({
         <List routine={regimen.morning} waits={waits} />
         <List routine={regimen.evening} waits={waits} />
       </div>
-      {weeks && weeks.tracks.length > 0 ? (
+      {dated ? (
         <Dated weeks={weeks} />
       ) : (
         nightly.length > 0 && (

@@ -7,7 +7,6 @@ import java.time.Duration;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
-import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
@@ -22,13 +21,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import outfell.aims.PatchCall;
 import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Changes;
 import outfell.changes.Compared;
 import outfell.climate.Sites;
-import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
@@ -40,8 +37,6 @@ import outfell.regimen.Findings;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
 import outfell.regimen.Weeks;
-import outfell.routine.Part;
-import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
@@ -49,30 +44,22 @@ import outfell.server.catalogue.ProductView;
 import outfell.server.client.ClientChanged;
 import outfell.server.client.ClientStore;
 import outfell.server.client.Shelf;
-import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
 import outfell.server.plan.Cases;
-import outfell.server.plan.Diaries;
 import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.Plans;
 import outfell.server.plan.VerdictView;
 import outfell.server.practice.Bands;
 import outfell.server.practice.FollowedSchools;
 import outfell.server.practice.HouseMethods;
-import outfell.server.practice.Settings;
-import outfell.server.practice.Yardsticks;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
-import outfell.server.week.CheckIns;
 import outfell.shelf.PresentRoutine;
 import outfell.shelf.Substitutes;
 import outfell.skin.ProbeBands;
 import outfell.supply.Supply;
-import outfell.week.CheckIn;
-import outfell.week.Diary;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps visits and plans from them. */
@@ -88,9 +75,6 @@ public class Visits {
     public record DayView(
             LocalDate date, boolean earlier, boolean open, List<VisitStore.VisitCorrection> corrections) {}
 
-    private static final Set<String> WAITS =
-            Set.of(PatchCall.PatchState.MISSING.name(), PatchCall.PatchState.RUNNING.name());
-
     /** How long after the last touch a visit of yesterday is still going on; a judgement of this house. */
     private static final Duration STILL_AT_WORK = Duration.ofHours(3);
 
@@ -103,12 +87,9 @@ public class Visits {
     private final Shelf shelf;
     private final Catalogue catalogue;
     private final Plans plans;
-    private final Patches patches;
-    private final CheckIns checkIns;
+    private final VisitCases consultations;
     private final Bands bands;
     private final HouseMethods methods;
-    private final Yardsticks yardsticks;
-    private final Settings settings;
     private final FollowedSchools schools;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
@@ -121,12 +102,9 @@ public class Visits {
             Shelf shelf,
             Catalogue catalogue,
             Plans plans,
-            Patches patches,
-            CheckIns checkIns,
+            VisitCases consultations,
             Bands bands,
             HouseMethods methods,
-            Yardsticks yardsticks,
-            Settings settings,
             FollowedSchools schools,
             JsonMapper json,
             ApplicationEventPublisher events,
@@ -137,12 +115,9 @@ public class Visits {
         this.shelf = shelf;
         this.catalogue = catalogue;
         this.plans = plans;
-        this.patches = patches;
-        this.checkIns = checkIns;
+        this.consultations = consultations;
         this.bands = bands;
         this.methods = methods;
-        this.yardsticks = yardsticks;
-        this.settings = settings;
         this.schools = schools;
         this.json = json;
         this.events = events;
@@ -203,7 +178,7 @@ public class Visits {
         if (day.madeBySave().equals(save)) {
             return before;
         }
-        consultation(after);
+        consultations.of(after);
         LocalDateTime worked = typed != null && typed.toLocalDate().equals(day.date()) ? typed : null;
         boolean putRight = worked == null && isEarlier(day);
         if (putRight && !correctedToday(id)) {
@@ -270,37 +245,37 @@ public class Visits {
     }
 
     public PlanAnswer plan(UUID id, Month shown) {
-        return plans.plan(consultation(find(id)), shown);
+        return plans.plan(consultations.of(find(id)), shown);
     }
 
     /** What the air of another month changes in the visit's plan, and what did it. */
     public List<Change> turned(UUID id, Month shown) {
-        return plans.turned(consultation(find(id)), shown);
+        return plans.turned(consultations.of(find(id)), shown);
     }
 
     /** What the visit's method changes in the plan of another, and which of its answers did it. */
     public List<Change> instead(UUID id, String method) {
-        return plans.instead(consultation(find(id)), methods.get(method));
+        return plans.instead(consultations.of(find(id)), methods.get(method));
     }
 
     /** What the practice's own rules change in the visit's plan, and which of them. */
     public List<Change> byOwnRules(UUID id) {
-        return plans.byOwnRules(consultation(find(id)));
+        return plans.byOwnRules(consultations.of(find(id)));
     }
 
     /** What the steps of the visit's plan do to one another, and what mends it. */
     public List<Findings.Met> findings(UUID id) {
-        return Planner.findings(consultation(find(id)));
+        return Planner.findings(consultations.of(find(id)));
     }
 
     /** For each of the client's limits, what less would take from the visit's plan and what more would buy. */
     public List<Ladder> ladders(UUID id) {
-        return plans.ladders(consultation(find(id)));
+        return plans.ladders(consultations.of(find(id)));
     }
 
     /** The visit's plan against the computed one; nothing when there is no plan. */
     public Optional<Compared> withComputed(UUID id) {
-        return Changes.withComputed(consultation(find(id)));
+        return Changes.withComputed(consultations.of(find(id)));
     }
 
     /** What the plan costs and how long its packs last, those in use by what is left of them. */
@@ -359,7 +334,7 @@ public class Visits {
     public void check(UUID id, CaseDocument.Choice choice) {
         known(choice.product());
         Optional<Because> refusal = Planner.refusal(
-                consultation(find(id)), Cases.choices(List.of(choice)).getFirst());
+                consultations.of(find(id)), Cases.choices(List.of(choice)).getFirst());
         refusal.ifPresent(because -> {
             throw Problem.refused("forbidden", because.sentence());
         });
@@ -502,87 +477,13 @@ public class Visits {
                 Optional.ofNullable(document.week()).orElse(before.week()));
     }
 
-    private Consultation consultation(Visit v) {
-        List<Consultation.Patched> tested = patches.of(v.client());
-        return Cases.consultation(
-                        v.date(),
-                        v.intake(),
-                        v.reading(),
-                        shelf.owned(v.client()),
-                        catalogue.house(),
-                        methods.get(v.method()),
-                        v.month(),
-                        Cases.byHand(v.pins(), v.takenOut(), v.steps()),
-                        tested,
-                        new Consultation.House(
-                                bands.current(), yardsticks.current(), schools.current(), settings.currency()),
-                        diary(v))
-                .keeping(used(v, tested));
-    }
-
-    /** The plan that was kept at an earlier visit counts as used since; but for what waited for its patch test and still does. */
-    private Consultation.Standing used(Visit v, List<Consultation.Patched> tested) {
-        return planStore.ofClient(v.client()).stream()
-                .filter(p -> p.visitDate().isBefore(v.date()))
-                .findFirst()
-                .map(p -> used(p.plan(), v.date(), tested))
-                .orElse(Consultation.Standing.NONE);
-    }
-
-    private Consultation.Standing used(SavedPlan plan, LocalDate day, List<Consultation.Patched> tested) {
-        int weeks = (int) ChronoUnit.WEEKS.between(plan.savedAt().toLocalDate(), day);
-        JsonNode regimen =
-                json.readTree(planStore.document(plan.id()).orElse("{}")).path("regimen");
-        Set<Consultation.Choice> steps = Stream.of(Part.values())
-                .flatMap(part -> regimen.path(part.words())
-                        .path("steps")
-                        .valueStream()
-                        .map(s -> new Consultation.Choice(
-                                part, new ProductId(s.path("product").asString("")))))
-                .collect(Collectors.toSet());
-        Set<String> waited = regimen.path("patches")
-                .valueStream()
-                .filter(c -> WAITS.contains(c.path("state").asString("")))
-                .map(c -> c.path("product").asString(""))
-                .collect(Collectors.toSet());
-        Set<ProductId> mayBeUsed = tested.stream()
-                .filter(t -> t.waiver().isPresent()
-                        || t.test()
-                                .filter(x -> x.standing() == PatchTest.Standing.MAY_USE)
-                                .isPresent())
-                .map(Consultation.Patched::product)
-                .collect(Collectors.toSet());
-        return new Consultation.Standing(
-                steps,
-                0,
-                steps.stream()
-                        .map(Consultation.Choice::product)
-                        .distinct()
-                        .filter(p -> !waited.contains(p.value()) || mayBeUsed.contains(p))
-                        .collect(Collectors.toMap(p -> p, _ -> weeks)));
-    }
-
-    private Diary diary(Visit v) {
-        List<CheckIn> said = checkIns.said(v.client());
-        Optional<LocalDate> first = said.stream().findFirst().map(CheckIn::on);
-        // only what was read before the first check-in tells whether anything rose
-        Optional<Visit> read = first.filter(d -> !v.date().isBefore(d)).isPresent()
-                ? store.lastBefore(v.client(), first.orElseThrow())
-                : Optional.of(v);
-        return Diaries.diary(
-                v.week(),
-                said,
-                checkIns.pauses(v.client()),
-                read.map(Visit::reading).orElse(null));
-    }
-
     /** The visit's plan in time, as it stands today. */
     public Weeks weeks(UUID id) {
         return weeks(id, LocalDate.now(clock));
     }
 
     private Weeks weeks(UUID id, LocalDate now) {
-        return Planner.weeks(consultation(find(id)), now)
+        return Planner.weeks(consultations.of(find(id)), now)
                 .orElseThrow(() ->
                         Problem.refused("refer-first", "There are no nights to lay until the referral is settled."));
     }

@@ -1,0 +1,153 @@
+package outfell.server.visit;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import outfell.aims.PatchCall;
+import outfell.consultation.Consultation;
+import outfell.product.ProductId;
+import outfell.routine.Part;
+import outfell.safety.PatchTest;
+import outfell.server.catalogue.Catalogue;
+import outfell.server.client.Shelf;
+import outfell.server.patch.Patches;
+import outfell.server.plan.Cases;
+import outfell.server.plan.Diaries;
+import outfell.server.practice.Bands;
+import outfell.server.practice.FollowedSchools;
+import outfell.server.practice.HouseMethods;
+import outfell.server.practice.Settings;
+import outfell.server.practice.Yardsticks;
+import outfell.server.visit.PlanStore.SavedPlan;
+import outfell.server.visit.VisitStore.Visit;
+import outfell.server.week.CheckIns;
+import outfell.week.CheckIn;
+import outfell.week.Diary;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** From a visit, and all that is known of its client and the practice, to what the core plans with. */
+@Service
+class VisitCases {
+    private static final Set<String> WAITS =
+            Set.of(PatchCall.PatchState.MISSING.name(), PatchCall.PatchState.RUNNING.name());
+
+    private final VisitStore store;
+    private final PlanStore planStore;
+    private final Shelf shelf;
+    private final Catalogue catalogue;
+    private final Patches patches;
+    private final CheckIns checkIns;
+    private final Bands bands;
+    private final HouseMethods methods;
+    private final Yardsticks yardsticks;
+    private final Settings settings;
+    private final FollowedSchools schools;
+    private final JsonMapper json;
+
+    VisitCases(
+            VisitStore store,
+            PlanStore planStore,
+            Shelf shelf,
+            Catalogue catalogue,
+            Patches patches,
+            CheckIns checkIns,
+            Bands bands,
+            HouseMethods methods,
+            Yardsticks yardsticks,
+            Settings settings,
+            FollowedSchools schools,
+            JsonMapper json) {
+        this.store = store;
+        this.planStore = planStore;
+        this.shelf = shelf;
+        this.catalogue = catalogue;
+        this.patches = patches;
+        this.checkIns = checkIns;
+        this.bands = bands;
+        this.methods = methods;
+        this.yardsticks = yardsticks;
+        this.settings = settings;
+        this.schools = schools;
+        this.json = json;
+    }
+
+    Consultation of(Visit v) {
+        List<Consultation.Patched> tested = patches.of(v.client());
+        return Cases.consultation(
+                        v.date(),
+                        v.intake(),
+                        v.reading(),
+                        shelf.owned(v.client()),
+                        catalogue.house(),
+                        methods.get(v.method()),
+                        v.month(),
+                        Cases.byHand(v.pins(), v.takenOut(), v.steps()),
+                        tested,
+                        new Consultation.House(
+                                bands.current(), yardsticks.current(), schools.current(), settings.currency()),
+                        diary(v))
+                .keeping(used(v, tested));
+    }
+
+    /** The plan that was kept at an earlier visit counts as used since; but for what waited for its patch test and still does. */
+    private Consultation.Standing used(Visit v, List<Consultation.Patched> tested) {
+        return planStore.ofClient(v.client()).stream()
+                .filter(p -> p.visitDate().isBefore(v.date()))
+                .findFirst()
+                .map(p -> used(p.plan(), v.date(), tested))
+                .orElse(Consultation.Standing.NONE);
+    }
+
+    private Consultation.Standing used(SavedPlan plan, LocalDate day, List<Consultation.Patched> tested) {
+        int weeks = (int) ChronoUnit.WEEKS.between(plan.savedAt().toLocalDate(), day);
+        JsonNode regimen =
+                json.readTree(planStore.document(plan.id()).orElse("{}")).path("regimen");
+        Set<Consultation.Choice> steps = Stream.of(Part.values())
+                .flatMap(part -> regimen.path(part.words())
+                        .path("steps")
+                        .valueStream()
+                        .map(s -> new Consultation.Choice(
+                                part, new ProductId(s.path("product").asString("")))))
+                .collect(Collectors.toSet());
+        Set<String> waited = regimen.path("patches")
+                .valueStream()
+                .filter(c -> WAITS.contains(c.path("state").asString("")))
+                .map(c -> c.path("product").asString(""))
+                .collect(Collectors.toSet());
+        Set<ProductId> mayBeUsed = tested.stream()
+                .filter(t -> t.waiver().isPresent()
+                        || t.test()
+                                .filter(x -> x.standing() == PatchTest.Standing.MAY_USE)
+                                .isPresent())
+                .map(Consultation.Patched::product)
+                .collect(Collectors.toSet());
+        return new Consultation.Standing(
+                steps,
+                0,
+                steps.stream()
+                        .map(Consultation.Choice::product)
+                        .distinct()
+                        .filter(p -> !waited.contains(p.value()) || mayBeUsed.contains(p))
+                        .collect(Collectors.toMap(p -> p, _ -> weeks)));
+    }
+
+    private Diary diary(Visit v) {
+        List<CheckIn> said = checkIns.said(v.client());
+        Optional<LocalDate> first = said.stream().findFirst().map(CheckIn::on);
+        // only what was read before the first check-in tells whether anything rose
+        Optional<Visit> read = first.filter(d -> !v.date().isBefore(d)).isPresent()
+                ? store.lastBefore(v.client(), first.orElseThrow())
+                : Optional.of(v);
+        return Diaries.diary(
+                v.week(),
+                said,
+                checkIns.pauses(v.client()),
+                read.map(Visit::reading).orElse(null));
+    }
+}
