@@ -18,7 +18,7 @@ import { From } from './From'
 import { say } from '../words/say'
 
 /** More steps than this are printed a little smaller, so that one side always holds them. */
-const MANY = 10
+const MANY = 9
 /** What the evenings by their dates take of a side, in steps. */
 const DATED = 2
 

@@ -37,7 +37,9 @@ export default function SheetPage() {
       </div>
     )
   }
-  if (!plan.data) return <Fetching what={say('sheet.theSheet')} />
+  // the evenings are printed by their dates, so the sheet waits for them
+  const waits = !plan.data || (plan.data.regimen && weeks.isPending && !weeks.isError)
+  if (!plan.data || waits) return <Fetching what={say('sheet.theSheet')} />
   if (!plan.data.regimen) {
     return (
       <div className="page">
