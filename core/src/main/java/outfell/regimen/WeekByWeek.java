@@ -1,11 +1,8 @@
 package outfell.regimen;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,8 +18,6 @@ import outfell.aims.Uses;
 import outfell.aims.Weigher;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
-import outfell.product.ActiveKind;
-import outfell.product.Actives;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Routine;
@@ -30,25 +25,15 @@ import outfell.routine.Step;
 import outfell.skin.SkinVerdict;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
-import outfell.week.EmptyNight;
 import outfell.week.HandNight;
-import outfell.week.OneMore;
 import outfell.week.Ramp;
 import outfell.week.Rhythm;
-import outfell.week.Round;
 import outfell.week.Tolerance;
 
 /** Lays a plan out over its weeks: every evening from the day of the visit on. */
 final class WeekByWeek {
     /** A new strong thing that comes after the one that is begun now. */
     record Queued(Product product, LocalDate begins) {}
-
-    private record Going(
-            Product product, boolean queued, Ramp.Thing thing, List<Ramp.WeekOfIt> weeks, List<DayOfWeek> fixed) {
-        int uses(int week) {
-            return weeks.get(week).uses();
-        }
-    }
 
     private static final Because ONE_AT_A_TIME =
             Because.custom("One new thing at a time, so that a reaction has one suspect: this one comes next.");
@@ -76,6 +61,7 @@ final class WeekByWeek {
     private final int weeks;
     private final List<Candidate> own;
     private final NightsOf nights;
+    private final WhyRest why;
 
     WeekByWeek(
             Consultation consultation,
@@ -106,6 +92,7 @@ final class WeekByWeek {
                 Stream.concat(sides.morning().stream(), sides.evening().stream())
                         .filter(c -> !own.contains(c))
                         .toList());
+        this.why = new WhyRest(regimen.unsure(), this::off);
     }
 
     /** Weeks of a plan: twelve, and some after today when it is older. */
@@ -134,6 +121,7 @@ final class WeekByWeek {
         List<Weeks.Evening> evenings = evenings(going, found, calm);
         int today = (int) ChronoUnit.WEEKS.between(from, now);
         NightsOf.Found current = found.get(today);
+        Tracks tracks = new Tracks(diary, from, first, now, weeks);
         return new Weeks(
                 now,
                 begun,
@@ -149,7 +137,7 @@ final class WeekByWeek {
                         .mapToDouble(Weeks.Evening::three)
                         .max()
                         .orElse(0),
-                going.stream().map(g -> track(g, first, found, current)).toList(),
+                going.stream().map(g -> tracks.of(g, found, current)).toList(),
                 evenings,
                 diary.read(now),
                 dueCheckIns(going),
@@ -198,14 +186,10 @@ final class WeekByWeek {
     /** What has nights in a week; a step that has become a daily one has none of its own. */
     private NightsOf.Found found(List<Going> going, int week) {
         List<NightsOf.Asking> asking = going.stream()
-                .filter(g -> g.uses(week) > 0 && !isDaily(g, week))
+                .filter(g -> g.uses(week) > 0 && !g.isDaily(week))
                 .map(g -> new NightsOf.Asking(g.product(), g.uses(week), g.fixed()))
                 .toList();
         return nights.from(asking, from.plusWeeks(week));
-    }
-
-    private static boolean isDaily(Going g, int week) {
-        return !g.product().rationed() && g.uses(week) == DAYS;
     }
 
     // ---- evening by evening
@@ -259,7 +243,7 @@ final class WeekByWeek {
         for (Going g : going) {
             Product p = g.product();
             int i = found.place(p);
-            Optional<HandNight> hand = isDaily(g, week) ? Optional.empty() : byHand(p, date);
+            Optional<HandNight> hand = g.isDaily(week) ? Optional.empty() : byHand(p, date);
             boolean planned = i >= 0 && found.on(i, date);
             boolean on = hand.map(HandNight::on).orElse(planned);
             if (!on) {
@@ -282,7 +266,7 @@ final class WeekByWeek {
                 used.add(new Weeks.UsedThen(
                         p.id(),
                         p.name(),
-                        letter(p),
+                        g.letter(),
                         points,
                         hand.isPresent(),
                         hand.map(HandNight::why).orElse("")));
@@ -290,7 +274,7 @@ final class WeekByWeek {
         }
         List<Step> steps = steps(going, week, used, date);
         boolean strong = used.stream().anyMatch(u -> u.points() > 0);
-        Optional<Because> rest = strong ? Optional.empty() : Optional.of(rest(date, going, week, found, left));
+        Optional<Because> rest = strong ? Optional.empty() : Optional.of(why.of(date, going, week, found, left));
         return new Weeks.Evening(
                 date,
                 round(date, day, found),
@@ -366,7 +350,7 @@ final class WeekByWeek {
     private List<Step> steps(List<Going> going, int week, List<Weeks.UsedThen> used, LocalDate date) {
         Set<ProductId> tonight = used.stream().map(Weeks.UsedThen::product).collect(Collectors.toSet());
         Set<ProductId> withNights = going.stream()
-                .filter(g -> !isDaily(g, week))
+                .filter(g -> !g.isDaily(week))
                 .map(g -> g.product().id())
                 .collect(Collectors.toSet());
         return regimen.evening().steps().stream()
@@ -378,193 +362,6 @@ final class WeekByWeek {
                 .filter(s -> !diary.doesWithout(s.kind(), date))
                 .filter(s -> diary.courses().stream().noneMatch(c -> c.product().equals(s.product()) && !c.isOn(date)))
                 .toList();
-    }
-
-    // ---- why
-
-    private Because rest(LocalDate date, List<Going> going, int week, NightsOf.Found found, List<Weeks.LeftOut> left) {
-        if (!left.isEmpty()) {
-            return left.getFirst().because();
-        }
-        List<Going> strong =
-                going.stream().filter(g -> Tolerance.points(g.product()) > 0).toList();
-        Optional<Ramp.WeekOfIt> stopped = strong.stream()
-                .map(g -> g.weeks().get(week))
-                .filter(w -> w.uses() == 0)
-                .findFirst();
-        boolean none = strong.stream().allMatch(g -> g.uses(week) == 0);
-        if (none) {
-            return stopped.map(Ramp.WeekOfIt::because)
-                    .or(() -> regimen.unsure().stream().findFirst())
-                    .orElse(Because.house("Nothing in this plan needs a night of its own."));
-        }
-        List<Optional<Because>> off = strong.stream()
-                .filter(g -> g.uses(week) > 0)
-                .map(g -> off(g.product(), date))
-                .toList();
-        if (off.stream().allMatch(Optional::isPresent)) {
-            return off.getFirst().orElseThrow();
-        }
-        return IntStream.range(0, found.things().size())
-                .filter(i -> found.wanted().get(i).points() > 0 && found.uses(i) > 0)
-                .mapToObj(i ->
-                        kept(found, i, found.rhythm().night(date, found.round().nights())))
-                .min(Comparator.comparingInt((Kept k) -> k.limits().size()))
-                .map(k -> set(found, k)
-                        .or(() -> halved(going, week, k))
-                        .orElseGet(
-                                () -> Because.house("Rest. No more of %s: %s.".formatted(k.name(), words(k.limits())))))
-                .orElse(Because.house("Rest."));
-    }
-
-    private record Kept(ProductId product, String name, Set<Round.Limit> limits) {}
-
-    /** Of a thing whose nights somebody has set, that is the reason. */
-    private static Optional<Because> set(NightsOf.Found found, Kept kept) {
-        return found.things().stream()
-                .filter(t ->
-                        t.product().id().equals(kept.product()) && !t.fixed().isEmpty())
-                .map(t -> t.product().prescription()
-                        ? Because.custom("Rest. The nights of %s are the prescriber's.".formatted(kept.name()))
-                        : Because.house("Rest. The nights of %s are set by hand.".formatted(kept.name())))
-                .findFirst();
-    }
-
-    /** Where it is the check-in that leaves it fewer nights, that is told. */
-    private static Optional<Because> halved(List<Going> going, int week, Kept kept) {
-        return going.stream()
-                .filter(g ->
-                        g.product().id().equals(kept.product()) && kept.limits().contains(Round.Limit.USES))
-                .map(g -> g.weeks().get(week))
-                .filter(w -> w.standing() == Ramp.Standing.HALVED || w.standing() == Ramp.Standing.HELD)
-                .map(Ramp.WeekOfIt::because)
-                .findFirst();
-    }
-
-    private static Kept kept(NightsOf.Found found, int thing, int night) {
-        Product product = found.things().get(thing).product();
-        return new Kept(
-                product.id(),
-                product.name(),
-                EmptyNight.keepsOff(found.wanted(), found.round(), found.laid(), thing, night));
-    }
-
-    private static String words(Set<Round.Limit> limits) {
-        if (limits.contains(Round.Limit.USES)) {
-            // it is of the thing itself, whatever the night
-            return Round.Limit.USES.words();
-        }
-        return limits.isEmpty()
-                ? "nothing stands against it but the nights already chosen"
-                : limits.stream().map(Round.Limit::words).collect(Collectors.joining("; "));
-    }
-
-    private Weeks.Track track(Going g, LocalDate first, List<NightsOf.Found> found, NightsOf.Found current) {
-        List<Ramp.WeekOfIt> all = Ramp.of(g.thing(), diary, from, weeks);
-        int shown = (int) ChronoUnit.WEEKS.between(first, from) + weeks;
-        return new Weeks.Track(
-                g.product().id(),
-                g.product().name(),
-                letter(g.product()),
-                Tolerance.points(g.product()),
-                g.queued(),
-                all.subList(Math.max(0, all.size() - shown), all.size()),
-                diary.courses().stream()
-                        .filter(c -> c.product().equals(g.product().id()))
-                        .findFirst(),
-                weekdays(g, current),
-                more(g, current),
-                stronger(g, all),
-                turns(g, found));
-    }
-
-    private List<DayOfWeek> weekdays(Going g, NightsOf.Found found) {
-        int thing = found.place(g.product());
-        return thing >= 0
-                        && found.round().nights() == Rhythm.WEEK
-                        && found.wanted().get(thing).free()
-                ? found.days(thing, now)
-                : List.of();
-    }
-
-    /** Strength goes up only when the nights rest, and after some weeks of enough of them without a sign. */
-    private static Optional<Because> stronger(Going g, List<Ramp.WeekOfIt> weeks) {
-        if (!g.product().has(ActiveKind.RETINOID) || g.product().prescription()) {
-            return Optional.empty();
-        }
-        int calm = 0;
-        for (Ramp.WeekOfIt w : weeks) {
-            boolean goes = w.standing() == Ramp.Standing.LED_UP || w.standing() == Ramp.Standing.SETTLED;
-            calm = goes && w.uses() >= Tolerance.STRONGER_NIGHTS ? calm + 1 : 0;
-            if (calm >= Tolerance.STRONGER_WEEKS && w.standing() == Ramp.Standing.SETTLED) {
-                return Optional.of(Because.custom(
-                        "A stronger one not before %s: %d weeks of %d nights or more without a sign, and not while the nights still rise."
-                                .formatted(
-                                        Weekdays.dated(w.from().plusWeeks(1)),
-                                        Tolerance.STRONGER_WEEKS,
-                                        Tolerance.STRONGER_NIGHTS)));
-            }
-        }
-        return Optional.of(Because.custom(
-                "A stronger one not within these weeks: it asks for %d weeks of %d nights or more without a sign, with nights that no longer rise."
-                        .formatted(Tolerance.STRONGER_WEEKS, Tolerance.STRONGER_NIGHTS)));
-    }
-
-    private static String more(Going g, NightsOf.Found found) {
-        int thing = found.place(g.product());
-        if (thing < 0 || !found.wanted().get(thing).free()) {
-            return "";
-        }
-        OneMore more = OneMore.of(found.wanted(), found.round(), found.laid(), thing);
-        String gives = more.gives().stream()
-                .map(i -> found.things().get(i).product().name())
-                .collect(Collectors.joining(" or "));
-        String limits = more.limits().stream()
-                .findFirst()
-                .map(l -> words(l.isEmpty() ? EnumSet.noneOf(Round.Limit.class) : EnumSet.copyOf(l)))
-                .orElse("no night bears it");
-        return "One more night of %s: %s.%s"
-                .formatted(
-                        g.product().name(),
-                        limits,
-                        gives.isEmpty() ? "" : " One night less of %s would make room.".formatted(gives));
-    }
-
-    /** The days on which its nights change. */
-    private List<Weeks.NightsFrom> turns(Going g, List<NightsOf.Found> found) {
-        List<Weeks.NightsFrom> turns = new ArrayList<>();
-        String before = "";
-        for (int w = 0; w < weeks; w++) {
-            String now = said(g, w, found.get(w));
-            if (!now.equals(before)) {
-                turns.add(new Weeks.NightsFrom(from.plusWeeks(w), now));
-                before = now;
-            }
-        }
-        return turns;
-    }
-
-    private String said(Going g, int week, NightsOf.Found found) {
-        Ramp.WeekOfIt w = g.weeks().get(week);
-        if (w.uses() == 0) {
-            return switch (w.standing()) {
-                case WAITS -> "not yet";
-                case RESET -> "off until the skin is calm";
-                case PAUSED -> "paused";
-                case OFF_COURSE -> "off";
-                case LED_UP, SETTLED, HELD, HALVED -> "not now";
-            };
-        }
-        if (isDaily(g, week)) {
-            return "every day";
-        }
-        int thing = found.place(g.product());
-        if (thing < 0 || found.uses(thing) == 0) {
-            return "not now";
-        }
-        return found.round().nights() == Rhythm.WEEK
-                ? Weekdays.said(found.days(thing, from.plusWeeks(week)))
-                : Weekdays.times(found.uses(thing), found.round().nights());
     }
 
     // ---- check-ins, calm
@@ -612,14 +409,5 @@ final class WeekByWeek {
                                                 diary.calmSoFar(now) == 0
                                                         ? "None is yet."
                                                         : "So far %d.".formatted(diary.calmSoFar(now))))));
-    }
-
-    private static String letter(Product p) {
-        return p.actives().stream()
-                .map(a -> Actives.of(a.kind()))
-                .filter(a -> a.rationed() || a.ledUpTo())
-                .map(Actives.Family::letter)
-                .findFirst()
-                .orElse("");
     }
 }
