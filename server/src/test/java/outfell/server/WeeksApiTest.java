@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -180,9 +181,10 @@ class WeeksApiTest extends OverHttp {
                 .filter(e ->
                         !(e.at("/date").asString().compareTo(weeks.at("/now").asString()) < 0))
                 .forEach(e -> {
-                    VEvent event = first.get(
-                            "evening-%s-%s@outfell".formatted(e.at("/date").asString(), client(visit)));
-                    assertThat(event).as(e.at("/date").asString()).isNotNull();
+                    VEvent event = Objects.requireNonNull(
+                            first.get("evening-%s-%s@outfell"
+                                    .formatted(e.at("/date").asString(), client(visit))),
+                            e.at("/date").asString());
                     String uses = e.at("/uses")
                             .valueStream()
                             .map(u -> u.at("/name").asString())
@@ -200,7 +202,8 @@ class WeeksApiTest extends OverHttp {
         Map<String, VEvent> second = events(visit);
         assertThat(second.keySet()).isEqualTo(first.keySet());
         second.forEach((uid, event) -> assertThat(event.getSequence().getValue())
-                .isGreaterThanOrEqualTo(first.get(uid).getSequence().getValue()));
+                .isGreaterThanOrEqualTo(
+                        Objects.requireNonNull(first.get(uid)).getSequence().getValue()));
     }
 
     @Test
