@@ -201,7 +201,7 @@ final class WeekByWeek {
             int week = day / DAYS;
             LocalDate date = from.plusDays(day);
             Weeks.Evening evening = diary.reset(date).isPresent() && calm.isPresent()
-                    ? calmEvening(date, day, calm.get())
+                    ? calmEvening(date, day, calm.get(), all)
                     : evening(date, day, going, week, found.get(week), all, last);
             evening.uses().forEach(u -> last.put(u.product(), date));
             all.add(evening);
@@ -209,20 +209,38 @@ final class WeekByWeek {
         return all;
     }
 
-    private Weeks.Evening calmEvening(LocalDate date, int day, Regimen calm) {
-        List<Step> steps = calm.evening().steps();
+    /** What is prescribed stays on its prescriber's nights, and weighs what it weighs. */
+    private Weeks.Evening calmEvening(LocalDate date, int day, Regimen calm, List<Weeks.Evening> before) {
+        List<Step> steps = calm.evening().steps().stream()
+                .filter(s -> s.everyDay() || s.nights().contains(date.getDayOfWeek()))
+                .filter(s -> !diary.doesWithout(s.kind(), date))
+                .toList();
+        List<Weeks.UsedThen> prescribed = steps.stream()
+                .filter(Step::prescription)
+                .flatMap(s -> consultation.find(s.product()).stream())
+                .map(p -> new Weeks.UsedThen(p.id(), p.name(), "", Tolerance.points(p), false, ""))
+                .toList();
+        double load = prescribed.stream().mapToDouble(Weeks.UsedThen::points).sum();
         return new Weeks.Evening(
                 date,
                 round(date, day, nights.always(List.of())),
-                List.of(),
+                prescribed,
                 steps.stream().map(Step::product).toList(),
-                0,
-                0,
+                load,
+                load + carried(before),
                 Routine.minutes(steps),
                 true,
-                diary.reset(date).map(Diary.Heard::because),
+                load > 0 ? Optional.empty() : diary.reset(date).map(Diary.Heard::because),
                 List.of(),
-                Optional.empty());
+                over(prescribed, load, load + carried(before)));
+    }
+
+    /** What the two evenings before carry. */
+    private static double carried(List<Weeks.Evening> before) {
+        return before.stream()
+                .skip(Math.max(0, before.size() - THREE + 1))
+                .mapToDouble(Weeks.Evening::load)
+                .sum();
     }
 
     private Weeks.Evening evening(
@@ -236,10 +254,7 @@ final class WeekByWeek {
         List<Weeks.UsedThen> used = new ArrayList<>();
         List<Weeks.LeftOut> left = new ArrayList<>();
         double load = nights.daily();
-        double carried = before.stream()
-                .skip(Math.max(0, before.size() - THREE + 1))
-                .mapToDouble(Weeks.Evening::load)
-                .sum();
+        double carried = carried(before);
         for (Going g : going) {
             Product p = g.product();
             int i = found.place(p);

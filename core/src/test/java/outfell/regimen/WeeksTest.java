@@ -296,6 +296,41 @@ class WeeksTest {
     }
 
     @Test
+    void in_a_calm_reset_what_is_prescribed_keeps_its_nights_and_its_load() {
+        Consultation with = PlansSaidTest.consultation(8)
+                .parts()
+                .shelf(List.of(new Consultation.Owned(
+                        PlansSaidTest.PRESCRIBED, 20, List.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY))))
+                .together();
+        LocalDate begun = with.answers().today();
+        CheckIn stung = new CheckIn(
+                begun.plusDays(7), OptionalInt.of(4), OptionalInt.of(0), OptionalInt.of(0), false, OptionalInt.empty());
+        Weeks w = Planner.weeks(
+                        with.parts()
+                                .diary(new Diary(
+                                        CheckIn.Before.UNKNOWN,
+                                        List.of(stung),
+                                        List.of(),
+                                        Rhythm.weekly(),
+                                        List.of(),
+                                        List.of(),
+                                        List.of()))
+                                .together(),
+                        begun.plusDays(8))
+                .orElseThrow();
+
+        w.evenings().stream().filter(Weeks.Evening::calm).forEach(e -> {
+            boolean hers =
+                    e.date().getDayOfWeek() == DayOfWeek.MONDAY || e.date().getDayOfWeek() == DayOfWeek.FRIDAY;
+            assertThat(e.products().contains(PlansSaidTest.PRESCRIBED.id()))
+                    .as("%s", e.date())
+                    .isEqualTo(hers);
+            assertThat(e.load() > 0).as("%s", e.date()).isEqualTo(hers);
+        });
+        assertThat(w.evenings()).anyMatch(Weeks.Evening::calm);
+    }
+
+    @Test
     void on_a_bare_evening_the_first_cleanse_is_left_out() {
         Consultation c = IntStream.rangeClosed(1, 36)
                 .mapToObj(PlansSaidTest::consultation)
