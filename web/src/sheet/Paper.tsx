@@ -164,7 +164,9 @@ function Dated({ weeks }: { weeks: Schemas['Weeks'] }) {
           <div key={e.date}>
             <b>{dateWords(e.date).replace(/ \d{4}$/, '')}</b>
             <span>
-              {e.calm ? say('sheet.calm') : e.uses.map((u) => u.name).join(', ') || say('sheet.rest')}
+              {e.calm
+                ? [say('sheet.calm'), ...e.uses.map((u) => u.name)].join(', ')
+                : e.uses.map((u) => u.name).join(', ') || say('sheet.rest')}
             </span>
           </div>
         ))}

@@ -71,7 +71,7 @@ export function Evenings({
 const depth = (on: Step[]) => on.reduce((sum, s) => sum + s.texture * ON, 0)
 
 function what(evening: Evening) {
-  if (evening.calm) return say('week.calm')
+  if (evening.calm) return [say('week.calm'), ...evening.uses.map((u) => u.name)].join(', ')
   if (evening.uses.length === 0) return say('week.rest')
   return evening.uses.map((u) => u.name).join(', ')
 }

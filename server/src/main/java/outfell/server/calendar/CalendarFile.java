@@ -95,7 +95,9 @@ final class CalendarFile {
 
     private static String summary(Weeks.Evening e) {
         if (e.calm()) {
-            return "Skin: calm evening";
+            return e.uses().stream()
+                    .map(u -> ", " + u.name())
+                    .collect(Collectors.joining("", "Skin: calm evening", ""));
         }
         return e.uses().isEmpty()
                 ? "Skin: rest"

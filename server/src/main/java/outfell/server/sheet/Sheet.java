@@ -157,7 +157,7 @@ public record Sheet(
 
     private static EveningOf evening(Weeks.Evening e, Days days) {
         String what = e.calm()
-                ? "calm"
+                ? e.uses().stream().map(u -> ", " + u.name()).collect(Collectors.joining("", "calm", ""))
                 : e.uses().isEmpty()
                         ? "rest"
                         : e.uses().stream().map(Weeks.UsedThen::name).collect(Collectors.joining(", "));
