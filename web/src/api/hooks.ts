@@ -578,6 +578,15 @@ export function useDiaryChange(client: string) {
       mutationFn: (id: string) => ask(api.DELETE('/api/check-ins/{id}', { params: { path: { id } } })),
       onSuccess: settle,
     }),
+    seen: useMutation({
+      mutationFn: ({ id, ...body }: { id: string } & Schemas['SeenBy']) =>
+        ask(api.PUT('/api/check-ins/{id}/seen', { params: { path: { id } }, body })),
+      onSuccess: settle,
+    }),
+    unseen: useMutation({
+      mutationFn: (id: string) => ask(api.DELETE('/api/check-ins/{id}/seen', { params: { path: { id } } })),
+      onSuccess: settle,
+    }),
     pause: useMutation({
       mutationFn: (body: Schemas['Pausing']) =>
         ask(api.POST('/api/clients/{client}/pauses', { params: { path: { client } }, body })),

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check-ins/{id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["seen"];
+        post?: never;
+        delete: operations["unseen"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -1755,6 +1771,7 @@ export interface components {
                 empty?: boolean;
                 present?: boolean;
             };
+            seen?: components["schemas"]["Seen"];
             skipped: {
                 /** Format: int32 */
                 asInt?: number;
@@ -3151,6 +3168,7 @@ export interface components {
             on: string;
             /** Format: int32 */
             redness?: number | null;
+            seen: components["schemas"]["Seen"];
             /** Format: int32 */
             skipped?: number | null;
             /** Format: int32 */
@@ -3201,6 +3219,18 @@ export interface components {
             readAs: components["schemas"]["ReadAs"][];
             /** Format: int32 */
             total: number;
+        };
+        Seen: {
+            by: string;
+            /** Format: date */
+            on: string;
+            said: string;
+        };
+        SeenBy: {
+            by: string;
+            /** Format: date */
+            on: string;
+            said: string;
         };
         Segment: {
             /** @enum {string} */
@@ -3886,6 +3916,54 @@ export interface operations {
         };
     };
     takeBack_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
+                };
+            };
+        };
+    };
+    seen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenBy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Diary"];
+                };
+            };
+        };
+    };
+    unseen: {
         parameters: {
             query?: never;
             header?: never;

@@ -156,7 +156,12 @@ export function CheckIns({
                 {ASKED.map(([key, label]) => `${label} ${c.said[key] ?? say('week.notAsked')}`).join(', ')}
                 {c.remark !== '' && `: ${c.remark}`}
               </span>
-              <span>{said.get(c.said.on) && <Why because={said.get(c.said.on)!.because} />}</span>
+              <span>
+                {said.get(c.said.on) && <Why because={said.get(c.said.on)!.because} />}
+                {c.said.swelling && (
+                  <Looked id={c.id} on={c.said.on} seen={!!c.said.seen} until={weeks.now} change={change} />
+                )}
+              </span>
               <Button
                 onClick={() => change.takeBack.mutate(c.id)}
                 aria-label={say('week.takeBackTheCheckInOf', { day: dateWords(c.said.on) })}
@@ -168,5 +173,60 @@ export function CheckIns({
         </ul>
       )}
     </section>
+  )
+}
+
+/** Who looked at a swelling and what they said: until it is noted, nothing strong comes back. */
+function Looked({
+  id,
+  on,
+  seen,
+  until,
+  change,
+}: {
+  id: string
+  /** the day of the check-in */
+  on: string
+  seen: boolean
+  until: string
+  change: ReturnType<typeof useDiaryChange>
+}) {
+  const form = useKeptForm('swelling-seen', id, { on: until, by: '', said: '' })
+  if (seen) {
+    return (
+      <Button size="small" onClick={() => change.unseen.mutate(id)}>
+        {say('week.takeBackThatItWasLookedAt')}
+      </Button>
+    )
+  }
+  return (
+    <form
+      className="row"
+      aria-label={say('week.swellingLookedAt', { day: dateWords(on) })}
+      onSubmit={form.submit(async (typed) => {
+        await change.seen.mutateAsync({ id, ...typed })
+        form.leave()
+      })}
+    >
+      <TextField label={say('week.whoLookedAtIt')} sx={{ width: 190 }} {...form.text('by')} />
+      <TextField label={say('week.whatTheySaid')} sx={{ flex: 1, minWidth: 190 }} {...form.text('said')} />
+      <DateField
+        label={say('week.day')}
+        about={say('week.swellingLookedAt', { day: dateWords(on) })}
+        value={form.now.on}
+        width={195}
+        until={until}
+        error={form.errorOf('on')}
+        pick={(day) => form.put({ on: day })}
+      />
+      <Button
+        type="submit"
+        variant="contained"
+        disabled={form.now.by.trim() === '' || form.now.said.trim() === '' || form.busy}
+      >
+        {say('week.noteThatItWasLookedAt')}
+      </Button>
+      {form.fault && <ErrorBand error={form.fault} />}
+    </form>
   )
 }

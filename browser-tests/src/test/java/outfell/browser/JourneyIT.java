@@ -131,6 +131,8 @@ class JourneyIT extends InTheBrowser {
                 List.of("Maren Oskell", "Anselm Roake", "Edda Quill", "Hedda Saltvik", "Lisbet Marl", "Orrin Teague")) {
             page.navigate(visitOf(name) + "/sheet");
             heading(name);
+            // printed in another font than its own it would be longer
+            page.waitForFunction("document.fonts.status === 'loaded'");
             String pdf = new String(
                     page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)),
                     java.nio.charset.StandardCharsets.ISO_8859_1);

@@ -355,7 +355,7 @@ class RegimenIT extends InTheBrowser {
                 .newContext(new Browser.NewContextOptions()
                         .setViewportSize(390, 844)
                         .setHasTouch(true));
-        touch.setDefaultTimeout(20_000);
+        touch.setDefaultTimeout(PATIENCE_MS);
         return touch.newPage();
     }
 

@@ -3,6 +3,7 @@ package outfell.regimen;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -417,12 +418,19 @@ final class WeekByWeek {
                                 .map(Step::name)
                                 .distinct()
                                 .toList(),
-                        r.because()
-                                .withSentence("%s %s"
-                                        .formatted(
-                                                r.because().sentence(),
-                                                diary.calmSoFar(now) == 0
-                                                        ? "None is yet."
-                                                        : "So far %d.".formatted(diary.calmSoFar(now))))));
+                        r.because().withSentence("%s %s".formatted(r.because().sentence(), howFar()))));
+    }
+
+    /** How far the calm reset has come, and what still keeps it from ending. */
+    private String howFar() {
+        Diary.Calming calming = diary.calming(now);
+        String calm = calming.calm() == 0 ? "None is yet." : "So far %d.".formatted(calming.calm());
+        return calming.unseen().stream()
+                .map(u -> u.checkIn().on())
+                .min(Comparator.naturalOrder())
+                .map(on ->
+                        "%s Nobody has noted yet what a doctor says of the swelling of %s: until then it does not end."
+                                .formatted(calm, Diary.DAY.format(on)))
+                .orElse(calm);
     }
 }

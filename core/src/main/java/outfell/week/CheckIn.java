@@ -1,6 +1,7 @@
 package outfell.week;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.OptionalInt;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
@@ -14,6 +15,7 @@ import outfell.knowledge.Row;
  * @param flaking 0 to 4
  * @param swelling whether there was swelling or a blister
  * @param skipped strong nights left out since the last check-in; absent when nobody asked
+ * @param seen who looked at a swelling; absent as long as nobody has
  */
 public record CheckIn(
         LocalDate on,
@@ -21,7 +23,22 @@ public record CheckIn(
         OptionalInt redness,
         OptionalInt flaking,
         boolean swelling,
-        OptionalInt skipped) {
+        OptionalInt skipped,
+        Optional<Seen> seen) {
+    /**
+     * A swelling that a doctor has looked at.
+     *
+     * @param by who looked
+     * @param said what they said
+     */
+    public record Seen(LocalDate on, String by, String said) {
+        public Seen {
+            if (by.isBlank() || said.isBlank()) {
+                throw new IllegalArgumentException("Say who looked at it and what they said.");
+            }
+        }
+    }
+
     /** What a check-in asks of the strong actives, the mildest first. */
     public enum Says {
         /** all three are at most 1, or no worse than before */
@@ -64,6 +81,23 @@ public record CheckIn(
         within("Redness", redness, 4);
         within("Flaking", flaking, 4);
         within("Nights left out", skipped, 60);
+        if (seen.isPresent() && !swelling) {
+            throw new IllegalArgumentException("There was no swelling to be looked at.");
+        }
+        if (seen.filter(x -> x.on().isBefore(on)).isPresent()) {
+            throw new IllegalArgumentException("It cannot have been looked at before it was there.");
+        }
+    }
+
+    /** One without a swelling that was looked at. */
+    public CheckIn(
+            LocalDate on,
+            OptionalInt sting,
+            OptionalInt redness,
+            OptionalInt flaking,
+            boolean swelling,
+            OptionalInt skipped) {
+        this(on, sting, redness, flaking, swelling, skipped, Optional.empty());
     }
 
     /** What there was before, so that only a rise counts. */
@@ -99,8 +133,12 @@ public record CheckIn(
     public Because because(Before before) {
         return switch (says(before)) {
             case REFER ->
-                Because.custom("Swelling or a blister on %s: everything strong stops, and a doctor looks at it."
-                        .formatted(Diary.DAY.format(on)));
+                Because.custom(
+                        "Swelling or a blister on %s: everything strong stops until a doctor has looked at it and %d check-ins are calm."
+                                        .formatted(Diary.DAY.format(on), CALM_ENDS)
+                                + seen.map(s -> " Looked at on %s by %s: %s"
+                                                .formatted(Diary.DAY.format(s.on()), s.by(), s.said()))
+                                        .orElse(""));
             case RESET ->
                 RESET.because("%s on %s: everything strong stops until %d check-ins are calm."
                         .formatted(

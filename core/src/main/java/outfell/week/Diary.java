@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -31,7 +32,8 @@ public record Diary(
         List<HerEvening> evenings,
         List<Course> courses,
         List<HandNight> byHand) {
-    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
+    /** As in "3 December". */
+    public static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
 
     /** Nothing happened, nights by weekday. */
     public static final Diary NONE =
@@ -66,43 +68,64 @@ public record Diary(
         return all;
     }
 
-    /** The check-in that began a calm reset which is still on; none when there is no reset, or enough calm ones ended it. */
-    public Optional<Heard> reset(LocalDate day) {
-        Optional<Heard> begun = Optional.empty();
-        int calm = 0;
-        for (Heard r : read(day)) {
-            if (r.says() == CheckIn.Says.RESET || r.says() == CheckIn.Says.REFER) {
-                begun = Optional.of(r);
-                calm = 0;
-            } else {
-                calm = r.checkIn().allLow() ? calm + 1 : 0;
-                begun = calm >= CheckIn.CALM_ENDS ? Optional.empty() : begun;
+    /**
+     * How a calm reset stands on a day. One that a swelling began, or that had one in it, ends no sooner than a doctor
+     * has looked at it, however calm the skin is.
+     *
+     * @param begun the check-in that began the one that is on; absent when none is
+     * @param unseen swellings in it that nobody has looked at
+     * @param calm calm check-ins since it began; 0 when none is on
+     * @param ended the day on which the last one ended; absent when there was none, or one is on
+     */
+    public record Calming(Optional<Heard> begun, List<Heard> unseen, int calm, Optional<LocalDate> ended) {
+        private static final Calming NONE = new Calming(Optional.empty(), List.of(), 0, Optional.empty());
+
+        private Calming heard(Heard h) {
+            if (h.says() == CheckIn.Says.RESET || h.says() == CheckIn.Says.REFER) {
+                List<Heard> open = new ArrayList<>(unseen);
+                if (h.says() == CheckIn.Says.REFER) {
+                    open.add(h);
+                }
+                return new Calming(Optional.of(h), List.copyOf(open), 0, Optional.empty());
             }
+            return begun.isEmpty()
+                    ? this
+                    : new Calming(begun, unseen, h.checkIn().allLow() ? calm + 1 : 0, ended)
+                            .endedBy(h.checkIn().on());
         }
-        return begun;
+
+        private Calming seen(Heard h, LocalDate on) {
+            return new Calming(begun, unseen.stream().filter(u -> !u.equals(h)).toList(), calm, ended).endedBy(on);
+        }
+
+        private Calming endedBy(LocalDate day) {
+            return begun.isPresent() && calm >= CheckIn.CALM_ENDS && unseen.isEmpty()
+                    ? new Calming(Optional.empty(), List.of(), 0, Optional.of(day))
+                    : this;
+        }
     }
 
-    /** Calm check-ins since the reset that is on began; 0 when none is on. */
-    public int calmSoFar(LocalDate day) {
-        int calm = 0;
+    /** The calm reset as it stands on a day. */
+    public Calming calming(LocalDate day) {
+        record Event(LocalDate on, UnaryOperator<Calming> then) {}
+        List<Event> events = new ArrayList<>();
         for (Heard h : read(day)) {
-            boolean begins = h.says() == CheckIn.Says.RESET || h.says() == CheckIn.Says.REFER;
-            calm = begins || !h.checkIn().allLow() ? 0 : calm + 1;
+            events.add(new Event(h.checkIn().on(), c -> c.heard(h)));
+            h.checkIn()
+                    .seen()
+                    .filter(x -> !x.on().isAfter(day))
+                    .ifPresent(x -> events.add(new Event(x.on(), c -> c.seen(h, x.on()))));
         }
-        return reset(day).isPresent() ? calm : 0;
+        Calming now = Calming.NONE;
+        for (Event e : events.stream().sorted(Comparator.comparing(Event::on)).toList()) {
+            now = e.then().apply(now);
+        }
+        return now;
     }
 
-    /** The check-in that ended the last calm reset; none when there was none, or it is still on. */
-    public Optional<LocalDate> calmSince(LocalDate day) {
-        Optional<LocalDate> since = Optional.empty();
-        for (CheckIn c : checkIns) {
-            if (!c.on().isAfter(day)
-                    && reset(c.on()).isEmpty()
-                    && reset(c.on().minusDays(1)).isPresent()) {
-                since = Optional.of(c.on());
-            }
-        }
-        return reset(day).isPresent() ? Optional.empty() : since;
+    /** The check-in that began a calm reset which is still on; none when there is none. */
+    public Optional<Heard> reset(LocalDate day) {
+        return calming(day).begun();
     }
 
     /** The face as it is to be planned for: during a calm reset its barrier counts as broken, whatever it looks like. */

@@ -162,7 +162,8 @@ public final class Ramp {
 
     /** After a calm reset things come back one by one: why this one does not yet. */
     private static Optional<Because> comesLater(Thing thing, Diary diary, LocalDate from) {
-        return diary.calmSince(from)
+        return diary.calming(from)
+                .ended()
                 .filter(calm -> thing.begins().isBefore(calm) && from.isBefore(calm.plusWeeks(thing.back())))
                 .map(calm -> Because.custom("Calm since %s: strong things come back one by one, this one from %s."
                         .formatted(Diary.DAY.format(calm), Diary.DAY.format(calm.plusWeeks(thing.back())))));

@@ -42,7 +42,8 @@ final class WeeksSeen {
         for (int grade = 0; grade <= 2; grade++) {
             Diary calm =
                     diary(List.of(checkIn(0, "sting", 4), all(7, grade), all(14, grade), all(21, grade)), List.of());
-            text.append("after a reset three of grade %d: %s%n".formatted(grade, calm.calmSince(DAY.plusDays(21))));
+            text.append("after a reset three of grade %d: %s%n"
+                    .formatted(grade, calm.calming(DAY.plusDays(21)).ended()));
         }
         text.append(rungs("sting 2 in week 4", diary(List.of(checkIn(28, "sting", 2)), List.of())));
         for (int skipped = 0; skipped <= 3; skipped++) {

@@ -111,10 +111,64 @@ class RampTest {
 
         assertThat(once.reset(stung.plusWeeks(40))).isPresent();
         assertThat(twice.reset(stung.plusWeeks(4))).isEmpty();
-        assertThat(twice.calmSince(stung.plusWeeks(4))).contains(stung.plusWeeks(4));
-        assertThat(twice.calmSince(stung.plusWeeks(3))).isEmpty();
+        assertThat(twice.calming(stung.plusWeeks(4)).ended()).contains(stung.plusWeeks(4));
+        assertThat(twice.calming(stung.plusWeeks(3)).ended()).isEmpty();
         assertThat(broken.reset(stung.plusWeeks(4))).isPresent();
         assertThat(uses(twice, 8)).containsExactly(1, 1, 0, 0, 0, 0, 1, 1);
+    }
+
+    @Test
+    void a_swelling_holds_until_a_doctor_has_looked_however_calm_the_skin_is() {
+        LocalDate swollen = MONDAY.plusWeeks(2);
+        Diary nobody = diary(List.of(
+                swelling(swollen, Optional.empty()),
+                checkIn(swollen.plusWeeks(1), 3, 0, 0, 0),
+                checkIn(swollen.plusWeeks(2), 0, 0, 0, 0),
+                checkIn(swollen.plusWeeks(3), 0, 0, 0, 0)));
+        Diary late = seenOn(nobody, swollen.plusWeeks(5));
+        Diary early = seenOn(nobody, swollen.plusDays(1));
+
+        assertThat(nobody.reset(swollen.plusWeeks(40))).isPresent();
+        assertThat(nobody.calming(swollen.plusWeeks(40)).unseen()).hasSize(1);
+        assertThat(late.reset(swollen.plusWeeks(5).minusDays(1))).isPresent();
+        assertThat(late.calming(swollen.plusWeeks(5)).ended()).contains(swollen.plusWeeks(5));
+        assertThat(early.reset(swollen.plusWeeks(3).minusDays(1))).isPresent();
+        assertThat(early.calming(swollen.plusWeeks(3)).ended()).contains(swollen.plusWeeks(3));
+        assertThat(late.read(swollen).getFirst().because().sentence()).endsWith("a doctor: a contact reaction");
+    }
+
+    @Test
+    void what_was_not_there_was_not_looked_at() {
+        assertThatThrownBy(() -> new CheckIn(
+                        MONDAY,
+                        OptionalInt.empty(),
+                        OptionalInt.empty(),
+                        OptionalInt.empty(),
+                        false,
+                        OptionalInt.empty(),
+                        Optional.of(new CheckIn.Seen(MONDAY, "a doctor", "nothing"))))
+                .hasMessage("There was no swelling to be looked at.");
+        assertThatThrownBy(() -> swelling(MONDAY, Optional.of(MONDAY.minusDays(1))))
+                .hasMessage("It cannot have been looked at before it was there.");
+        assertThatThrownBy(() -> new CheckIn.Seen(MONDAY, "a doctor", " "))
+                .hasMessage("Say who looked at it and what they said.");
+    }
+
+    private static Diary seenOn(Diary diary, LocalDate day) {
+        return diary(diary.checkIns().stream()
+                .map(c -> c.swelling() ? swelling(c.on(), Optional.of(day)) : c)
+                .toList());
+    }
+
+    private static CheckIn swelling(LocalDate on, Optional<LocalDate> seen) {
+        return new CheckIn(
+                on,
+                OptionalInt.of(0),
+                OptionalInt.of(0),
+                OptionalInt.of(0),
+                true,
+                OptionalInt.empty(),
+                seen.map(day -> new CheckIn.Seen(day, "a doctor", "a contact reaction")));
     }
 
     @Test

@@ -88,6 +88,52 @@ class WeeksApiTest extends OverHttp {
     }
 
     @Test
+    void a_swelling_keeps_what_is_strong_off_until_somebody_has_looked_at_it() throws Exception {
+        String visit = readOnly("Sunniva Thorne");
+        String client = clientOf(visit);
+        LocalDate swollen = LocalDate.now().minusDays(10);
+        String checkIns = "/api/clients/" + client + "/check-ins";
+        String id = post(checkIns, SAID.formatted(swollen, 1, 1, 1).replace("false", "true"))
+                .body()
+                .at("/checkIns/0/id")
+                .asString();
+        post(checkIns, SAID.formatted(swollen.plusDays(4), 0, 0, 0));
+        post(checkIns, SAID.formatted(swollen.plusDays(9), 0, 0, 0));
+        assertThat(weeks(visit).at("/calm/ends/sentence").asString())
+                .contains("Nobody has noted yet what a doctor says of the swelling");
+
+        String seen = "/api/check-ins/" + id + "/seen";
+        assertThat(put(seen, looked(swollen.minusDays(1), "too soon"))
+                        .body()
+                        .at("/errors/0/sentence")
+                        .asString())
+                .isEqualTo("It cannot have been looked at before it was there.");
+        assertThat(put(seen, looked(swollen.plusDays(11), "ahead"))
+                        .body()
+                        .at("/errors/0/sentence")
+                        .asString())
+                .contains("lies ahead");
+        assertThat(put(seen, looked(swollen.plusDays(2), " ")).status()).isEqualTo(400);
+        assertThat(put(seen, looked(swollen.plusDays(2), "a contact reaction")).status())
+                .isEqualTo(200);
+        assertThat(weeks(visit).at("/calm").isObject()).isFalse();
+
+        // told anew for the same day, what was noted of it stays
+        post(checkIns, SAID.formatted(swollen, 2, 1, 1).replace("false", "true"));
+        JsonNode diary = get("/api/clients/" + client + "/diary").body();
+        assertThat(diary.at("/checkIns/0/said/seen/by").asString()).isEqualTo("the harbour doctor");
+        delete("/api/check-ins/" + diary.at("/checkIns/0/id").asString() + "/seen");
+        assertThat(weeks(visit).at("/calm").isObject()).isTrue();
+    }
+
+    private static JsonNode looked(LocalDate on, String said) {
+        return JSON.createObjectNode()
+                .put("on", on.toString())
+                .put("by", "the harbour doctor")
+                .put("said", said);
+    }
+
+    @Test
     void what_cannot_be_is_refused_in_a_sentence() throws Exception {
         String client = clientOf(readOnly("Hedda Saltvik"));
         Answer ahead = post(

@@ -312,7 +312,7 @@ class DemoPractice implements SmartLifecycle {
 
     private static CaseDocument.SaidOfSkin said(DemoCheckIn c, LocalDate today) {
         return new CaseDocument.SaidOfSkin(
-                today.minusDays(c.daysAgo()), c.sting(), c.redness(), c.flaking(), false, c.skipped());
+                today.minusDays(c.daysAgo()), c.sting(), c.redness(), c.flaking(), false, c.skipped(), null);
     }
 
     /** An earlier visit with the plan that was kept at it. */

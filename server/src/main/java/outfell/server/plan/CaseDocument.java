@@ -233,7 +233,16 @@ public record CaseDocument(
             @Schema(types = {"integer", "null"}) @Nullable Integer redness,
             @Schema(types = {"integer", "null"}) @Nullable Integer flaking,
             boolean swelling,
-            @Schema(types = {"integer", "null"}) @Nullable Integer skipped) {}
+            @Schema(types = {"integer", "null"}) @Nullable Integer skipped,
+            @Nullable Seen seen) {
+        /** The same with who looked at the swelling; with nobody when absent. */
+        public SaidOfSkin with(@Nullable Seen by) {
+            return new SaidOfSkin(on, sting, redness, flaking, swelling, skipped, by);
+        }
+    }
+
+    /** Who looked at a swelling, and what they said. */
+    public record Seen(LocalDate on, String by, String said) {}
 
     /** Days on which strong work pauses. */
     public record PauseOf(String kind, LocalDate from, LocalDate until) {}

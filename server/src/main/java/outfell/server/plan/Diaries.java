@@ -99,7 +99,15 @@ public final class Diaries {
     /** @throws IllegalArgumentException when a figure lies outside of its range */
     public static CheckIn checkIn(CaseDocument.SaidOfSkin c) {
         return new CheckIn(
-                c.on(), whole(c.sting()), whole(c.redness()), whole(c.flaking()), c.swelling(), whole(c.skipped()));
+                c.on(),
+                whole(c.sting()),
+                whole(c.redness()),
+                whole(c.flaking()),
+                c.swelling(),
+                whole(c.skipped()),
+                Optional.ofNullable(c.seen())
+                        .map(s -> new CheckIn.Seen(
+                                s.on(), s.by().strip(), s.said().strip())));
     }
 
     public static List<Pause> pauses(List<CaseDocument.PauseOf> pauses) {

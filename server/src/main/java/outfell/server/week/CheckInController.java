@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -57,6 +58,17 @@ class CheckInController {
             @NotNull @Size(max = 1000, message = "The remark is too long; allowed is 1000 characters.")
             String remark) {}
 
+    record SeenBy(
+            @NotNull(message = "Say the day.") LocalDate on,
+
+            @NotBlank(message = "Say who looked at it.")
+            @Size(max = 200, message = "The name is too long; allowed is 200 characters.")
+            String by,
+
+            @NotBlank(message = "Say what they said.")
+            @Size(max = 1000, message = "That is too long; allowed is 1000 characters.")
+            String said) {}
+
     record Pausing(
             @NotBlank(message = "Say what for.") String kind,
             @NotNull(message = "Say the first day.") LocalDate from,
@@ -81,7 +93,7 @@ class CheckInController {
         return checkIns.say(
                 client,
                 new CaseDocument.SaidOfSkin(
-                        form.on(), form.sting(), form.redness(), form.flaking(), form.swelling(), form.skipped()),
+                        form.on(), form.sting(), form.redness(), form.flaking(), form.swelling(), form.skipped(), null),
                 form.how(),
                 form.remark().strip());
     }
@@ -89,6 +101,18 @@ class CheckInController {
     @DeleteMapping("/check-ins/{id}")
     CheckIns.Diary takeBack(@PathVariable UUID id) {
         return checkIns.takeBack(id);
+    }
+
+    @PutMapping("/check-ins/{id}/seen")
+    CheckIns.Diary seen(@PathVariable UUID id, @RequestBody @Valid SeenBy form) {
+        return checkIns.seen(
+                id,
+                new CaseDocument.Seen(form.on(), form.by().strip(), form.said().strip()));
+    }
+
+    @DeleteMapping("/check-ins/{id}/seen")
+    CheckIns.Diary unseen(@PathVariable UUID id) {
+        return checkIns.unseen(id);
     }
 
     @PostMapping("/clients/{client}/pauses")

@@ -8,8 +8,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.server.plan.CaseDocument;
+import outfell.store.tables.records.CheckInRecord;
 
 /** Check-ins and pauses of clients. */
 @Repository
@@ -46,15 +48,28 @@ public class CheckInStore {
                                 r.getRedness(),
                                 r.getFlaking(),
                                 r.getSwelling(),
-                                r.getSkipped()),
+                                r.getSkipped(),
+                                seen(r)),
                         How.valueOf(r.getHow()),
                         r.getRemark(),
                         r.getNotedAt()));
     }
 
+    private static CaseDocument.@Nullable Seen seen(CheckInRecord r) {
+        return r.getSeenOn() == null ? null : new CaseDocument.Seen(r.getSeenOn(), r.getSeenBy(), r.getSeenSaid());
+    }
+
+    /** @return none when there is no such check-in */
+    Optional<Kept> checkIn(UUID id) {
+        return ofCheckIn(id)
+                .flatMap(client ->
+                        checkIns(client).stream().filter(k -> k.id().equals(id)).findFirst());
+    }
+
     /** Keeps it in place of another of the same day. */
     void put(UUID client, Kept kept) {
         CaseDocument.SaidOfSkin said = kept.said();
+        CaseDocument.@Nullable Seen seen = said.seen();
         db.deleteFrom(CHECK_IN)
                 .where(CHECK_IN.CLIENT_ID.eq(client))
                 .and(CHECK_IN.ON_DATE.eq(said.on()))
@@ -69,6 +84,9 @@ public class CheckInStore {
                 .set(CHECK_IN.FLAKING, said.flaking())
                 .set(CHECK_IN.SWELLING, said.swelling())
                 .set(CHECK_IN.SKIPPED, said.skipped())
+                .set(CHECK_IN.SEEN_ON, seen == null ? null : seen.on())
+                .set(CHECK_IN.SEEN_BY, seen == null ? null : seen.by())
+                .set(CHECK_IN.SEEN_SAID, seen == null ? null : seen.said())
                 .set(CHECK_IN.REMARK, kept.remark())
                 .set(CHECK_IN.NOTED_AT, kept.notedAt())
                 .execute();

@@ -4,7 +4,9 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -59,12 +61,58 @@ public class CheckIns {
         if (said.on().isAfter(LocalDate.now(clock))) {
             throw Problem.field("/on", "This check-in lies ahead; was the day mistyped?");
         }
+        CaseDocument.SaidOfSkin whole = said.swelling() ? said.with(seenOn(client, said.on())) : said;
         try {
-            Diaries.checkIn(said);
+            Diaries.checkIn(whole);
         } catch (IllegalArgumentException e) {
             throw Problem.field("/sting", String.valueOf(e.getMessage()));
         }
-        store.put(client, new CheckInStore.Kept(UUID.randomUUID(), said, how, remark, LocalDateTime.now(clock)));
+        store.put(client, new CheckInStore.Kept(UUID.randomUUID(), whole, how, remark, LocalDateTime.now(clock)));
+        events.publishEvent(new ClientChanged(client));
+        return view(client);
+    }
+
+    /** What was noted of a swelling on that day stays when the day is told anew. */
+    private CaseDocument.@Nullable Seen seenOn(UUID client, LocalDate day) {
+        return store.checkIns(client).stream()
+                .map(CheckInStore.Kept::said)
+                .filter(s -> s.on().equals(day))
+                .map(CaseDocument.SaidOfSkin::seen)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /**
+     * Notes who looked at a swelling.
+     *
+     * @throws Problem when there was none, or the day lies before it or ahead
+     */
+    @Transactional
+    public Diary seen(UUID id, CaseDocument.Seen seen) {
+        if (seen.on().isAfter(LocalDate.now(clock))) {
+            throw Problem.field("/on", "This day lies ahead; was it mistyped?");
+        }
+        return looked(id, seen);
+    }
+
+    /** Takes back that somebody looked at a swelling. */
+    @Transactional
+    public Diary unseen(UUID id) {
+        return looked(id, null);
+    }
+
+    private Diary looked(UUID id, CaseDocument.@Nullable Seen seen) {
+        UUID client = store.ofCheckIn(id).orElseThrow(() -> Problem.notFound("check-in", id));
+        hold(client);
+        CheckInStore.Kept kept = store.checkIn(id).orElseThrow(() -> Problem.notFound("check-in", id));
+        CaseDocument.SaidOfSkin said = kept.said().with(seen);
+        try {
+            Diaries.checkIn(said);
+        } catch (IllegalArgumentException e) {
+            throw Problem.field("/on", String.valueOf(e.getMessage()));
+        }
+        store.put(client, new CheckInStore.Kept(id, said, kept.how(), kept.remark(), kept.notedAt()));
         events.publishEvent(new ClientChanged(client));
         return view(client);
     }
