@@ -1268,6 +1268,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/evenings/{date}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["evening"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/labels": {
         parameters: {
             query?: never;
@@ -1926,6 +1942,10 @@ export interface components {
             choices: components["schemas"]["CurrencyChoice"][];
             code: string;
         };
+        DatedEvening: {
+            evening: components["schemas"]["Evening"];
+            routine: components["schemas"]["Routine"];
+        };
         DayView: {
             corrections: components["schemas"]["VisitCorrection"][];
             /** Format: date */
@@ -2032,11 +2052,14 @@ export interface components {
         };
         Evening: {
             calm: boolean;
+            /** Format: double */
+            daily: number;
             /** Format: date */
             date: string;
             leftOut: components["schemas"]["LeftOut"][];
             /** Format: double */
             load: number;
+            maybe: components["schemas"]["Maybe"][];
             /** Format: double */
             minutes: number;
             over?: components["schemas"]["Because"];
@@ -2047,6 +2070,7 @@ export interface components {
             /** Format: double */
             three: number;
             uses: components["schemas"]["UsedThen"][];
+            would: components["schemas"]["Would"][];
         };
         FaceWords: {
             id: string;
@@ -2164,6 +2188,7 @@ export interface components {
             on: string;
             optional: boolean;
             secondCoat: boolean;
+            when: string;
             words: string;
         };
         Harm: {
@@ -2391,6 +2416,14 @@ export interface components {
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
             label: string;
         };
+        KindOfCondition: {
+            because: components["schemas"]["Because"];
+            id: string;
+            label: string;
+            /** Format: int32 */
+            usual: number;
+            words: string;
+        };
         KindOfCourse: {
             because: components["schemas"]["Because"];
             id: string;
@@ -2505,6 +2538,14 @@ export interface components {
                 [key: string]: string;
             };
             who: string;
+        };
+        Maybe: {
+            letter: string;
+            name: string;
+            /** Format: double */
+            points: number;
+            product: string;
+            when: string;
         };
         Meant: {
             guesses: components["schemas"]["Guess"][];
@@ -2644,6 +2685,11 @@ export interface components {
             /** @enum {string} */
             answer: "NOT_ASKED" | "OILY" | "THIRSTY" | "BOTH" | "NEITHER" | "CANNOT_TELL";
             because: components["schemas"]["Because"];
+        };
+        OnCondition: {
+            kind: string;
+            /** Format: int32 */
+            usual: number;
         };
         OpenEnd: {
             sentence: string;
@@ -3381,6 +3427,8 @@ export interface components {
             site: "FOREARM" | "BEHIND_EAR";
         };
         Step: {
+            /** Format: int32 */
+            aWeek: number;
             amount: components["schemas"]["Amount"];
             comesOff: boolean;
             /** Format: int32 */
@@ -3430,6 +3478,7 @@ export interface components {
             part: "MORNING" | "EVENING";
             product: string;
             secondCoat: boolean;
+            when?: components["schemas"]["OnCondition"];
             words: string;
         };
         Strength: {
@@ -3796,6 +3845,7 @@ export interface components {
             uses: number;
         };
         WeekWords: {
+            conditions: components["schemas"]["KindOfCondition"][];
             courses: components["schemas"]["KindOfCourse"][];
             evenings: components["schemas"]["KindOfPause"][];
             pauses: components["schemas"]["KindOfPause"][];
@@ -3842,6 +3892,13 @@ export interface components {
         };
         WorkerForm: {
             name: string;
+        };
+        Would: {
+            against?: components["schemas"]["Because"];
+            allowed: boolean;
+            /** Format: double */
+            load: number;
+            product: string;
         };
         YardstickChange: {
             /** Format: date-time */
@@ -6137,6 +6194,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    evening: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                date: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DatedEvening"];
                 };
             };
         };

@@ -30,7 +30,10 @@ function open(document: object, refusals: Regimen['refusals'] = []) {
   let now = { pins: [], takenOut: [], steps: [], ...document } as unknown as VisitDocument
   const context = {
     visit: { id: 'v', version: 1 },
-    words: { coverages: [{ coverage: 'CHEEKS', label: 'cheeks' }] },
+    words: {
+      coverages: [{ coverage: 'CHEEKS', label: 'cheeks' }],
+      weeks: { conditions: [{ id: 'dry', label: 'the skin feels dry', usual: 3 }] },
+    },
     work: {
       draft: { document: now, dirty: false },
       change: (edit: (d: VisitDocument) => VisitDocument) => (now = edit(now)),

@@ -8,13 +8,15 @@ import { release, type StepByHand } from './byHandEdits'
 import { say } from '../words/say'
 
 /** What is changed on a step, in a few words each. */
-function inWords(s: StepByHand, coverages: Vocabulary['coverages']): string[] {
+function inWords(s: StepByHand, { coverages, weeks }: Vocabulary): string[] {
+  const when = weeks.conditions.find((c) => c.id === s.when?.kind)?.label
   const on = coverages.find((c) => c.coverage === s.on)?.label
   return [
     s.move && (s.move.why === '' ? say('regimen.isMoved') : say('regimen.moved', { why: s.move.why })),
     s.optional && say('regimen.mayBeLeftOut'),
     on !== undefined && say('regimen.onlyOn', { on }),
     s.nights.length > 0 && say('regimen.onOnly', { join: s.nights.map(dayShort).join(', ') }),
+    when !== undefined && say('regimen.onlyWhenAbout', { when, usual: s.when?.usual ?? 0 }),
     s.secondCoat && say('regimen.secondCoat'),
     s.words !== '' && say('regimen.inOwnWords', { words: s.words }),
   ].filter((x) => typeof x === 'string')
@@ -24,7 +26,7 @@ function inWords(s: StepByHand, coverages: Vocabulary['coverages']): string[] {
 export function ByHand({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
   const { work, words } = context
   const { pins, takenOut, steps } = work.draft.document
-  const told = (s: StepByHand | undefined) => (s ? inWords(s, words.coverages) : [])
+  const told = (s: StepByHand | undefined) => (s ? inWords(s, words) : [])
   const changed = (part: Part, product: string) => steps.find((s) => s.part === part && s.product === product)
   const entries = [
     ...pins.map((c) => ({ ...c, words: [say('regimen.putInOrKept'), ...told(changed(c.part, c.product))] })),

@@ -15,7 +15,7 @@ import {
   type Routine,
 } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
-import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
+import { dateWords, dayToday, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Key, PatternSet } from '../strip/Bands'
@@ -33,7 +33,8 @@ import { MoveReason } from './MoveReason'
 import { putIn, release, takeOut } from './byHandEdits'
 import { useMove } from './useMove'
 import { TwoMonths } from './TwoMonths'
-import { usePlan, withheld } from './usePlan'
+import { EveningOf, onTheDay } from './EveningOf'
+import { useEvening, usePlan, withheld } from './usePlan'
 import { say } from '../words/say'
 import './regimen.css'
 
@@ -260,7 +261,7 @@ function Answer({
           </div>
         </>
       ) : (
-        <Board context={context} regimen={answer.regimen} />
+        <Board context={context} regimen={answer.regimen} dated={shown === own} />
       )}
       <Below context={context} regimen={answer.regimen} compared={compared} />
     </div>
@@ -339,7 +340,18 @@ function labelBeside(by: number): HTMLElement | undefined {
   return at < 0 ? undefined : labels[at + by]
 }
 
-function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
+function Board({
+  context,
+  regimen,
+  dated = false,
+}: {
+  context: VisitContext
+  regimen: Regimen
+  /** whether its evenings have dates: those of the plan's own month have */
+  dated?: boolean
+}) {
+  const [date, setDate] = useState('')
+  const evening = useEvening(context, dated ? date : '')
   const [open, setOpen] = useState<{ part: Part; product: string } | null>(null)
   const routines = [regimen.morning, regimen.evening]
   const unit = units(routines)
@@ -363,6 +375,9 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
         const mine = open?.part === r.part ? open.product : null
         const folded = open !== null && mine === null
         const step = r.steps.find((s) => s.product === mine)
+        const ofADay = dated && date !== '' && r.part === 'EVENING'
+        const drawn = ofADay && evening.data ? onTheDay(evening.data) : r
+        const moves = ofADay ? undefined : (product: string, to: number) => move(r.part, product, to)
         const toggle = (product: string) =>
           setOpen(openProduct === product && open?.part === r.part ? null : { part: r.part, product })
         return (
@@ -370,38 +385,40 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
             <div className="gutter">
               <h2>{partName(r.part)}</h2>
               <span className="second">
-                {r.timeline.minutes}
+                {drawn.timeline.minutes}
                 {say('regimen.of')}
-                {r.timeline.limitMinutes}
+                {drawn.timeline.limitMinutes}
                 {say('regimen.min')}
-                {r.timeline.savedSeconds > 0 &&
-                  say('regimen.sSaved', { filled: r.timeline.filled, savedSeconds: r.timeline.savedSeconds })}
+                {drawn.timeline.savedSeconds > 0 &&
+                  say('regimen.sSaved', {
+                    filled: drawn.timeline.filled,
+                    savedSeconds: drawn.timeline.savedSeconds,
+                  })}
               </span>
               {folded ? (
                 <Button onClick={() => setOpen(null)}>{say('regimen.unfold')}</Button>
               ) : (
-                <AddStep context={context} part={r.part} />
+                !ofADay && <AddStep context={context} part={r.part} />
+              )}
+              {dated && !folded && !ofADay && r.part === 'EVENING' && (
+                <Button onClick={() => setDate(dayToday())}>{say('regimen.ofADay')}</Button>
               )}
             </div>
             <div className="routine-body">
+              {ofADay && <EveningOf date={date} set={setDate} dated={evening.data} error={evening.error} />}
               <div className="wide-only">
                 <Strip
-                  routine={r}
+                  routine={drawn}
                   unit={unit}
                   open={mine}
                   folded={folded}
                   toggle={toggle}
-                  move={(product, to) => move(r.part, product, to)}
+                  {...(moves ? { move: moves } : {})}
                   weather={r.part === 'MORNING' ? { uv: regimen.asked.air.outdoors.uvIndex } : 'night'}
                 />
               </div>
               <div className="narrow-only">
-                <StepList
-                  routine={r}
-                  open={mine}
-                  toggle={toggle}
-                  move={(product, to) => move(r.part, product, to)}
-                />
+                <StepList routine={drawn} open={mine} toggle={toggle} {...(moves ? { move: moves } : {})} />
               </div>
               {step && (
                 <StepDetail
@@ -419,7 +436,7 @@ function Board({ context, regimen }: { context: VisitContext; regimen: Regimen }
                   close={() => setOpen(null)}
                 />
               )}
-              {!folded && <Timeline routine={r} />}
+              {!folded && <Timeline routine={drawn} />}
             </div>
           </section>
         )

@@ -31,7 +31,10 @@ function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
   })
   useEffect(() => seen(draft.document), [draft.document])
   const context = {
-    words: { coverages: [{ coverage: 'CHEEKS', label: 'cheeks' }] },
+    words: {
+      coverages: [{ coverage: 'CHEEKS', label: 'cheeks' }],
+      weeks: { conditions: [{ id: 'dry', label: 'the skin feels dry', usual: 3 }] },
+    },
     work: {
       draft,
       change: (edit: (d: VisitDocument) => VisitDocument) =>
@@ -90,6 +93,20 @@ test('what may be left out, a second coat, part of the face and days stand on th
   ])
   fireEvent.click(screen.getByRole('button', { name: 'Computed days' }))
   expect(now().steps[0]?.nights).toEqual([])
+})
+
+test('a condition takes the place of days, at its usual number until another is said', async () => {
+  open()
+  fireEvent.click(screen.getByRole('button', { name: 'Sun' }))
+  await userEvent.click(screen.getByRole('combobox', { name: 'Only when' }))
+  await userEvent.click(screen.getByRole('option', { name: 'the skin feels dry' }))
+  expect(now().steps[0]).toMatchObject({ nights: [], when: { kind: 'dry', usual: 3 } })
+  await userEvent.click(screen.getByRole('combobox', { name: 'Usually a week' }))
+  await userEvent.click(screen.getByRole('option', { name: '2' }))
+  expect(now().steps[0]?.when).toEqual({ kind: 'dry', usual: 2 })
+  await userEvent.click(screen.getByRole('combobox', { name: 'Only when' }))
+  await userEvent.click(screen.getByRole('option', { name: 'on its days' }))
+  expect(now().steps).toEqual([])
 })
 
 test('own words are kept while they are typed and set with Enter', async () => {

@@ -8,7 +8,14 @@ import { DAYS, dayShort } from '../shared/format'
 import type { Move } from '../strip/Movable'
 import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
-import { adjust, byHandOf, putIn, release, type StepByHand as Changed } from './byHandEdits'
+import {
+  adjust,
+  byHandOf,
+  putIn,
+  release,
+  type ByHandChange,
+  type StepByHand as Changed,
+} from './byHandEdits'
 import { say } from '../words/say'
 
 const LONGEST_WORDS = 160
@@ -33,7 +40,7 @@ export function StepByHand({
 }) {
   const { work, words } = context
   const now = byHandOf(work.draft.document, part, step.product)
-  const change = (next: Partial<Changed>) => work.change((d) => adjust(d, part, step.product, next))
+  const change = (next: ByHandChange) => work.change((d) => adjust(d, part, step.product, next))
   const days = step.nights as readonly string[]
   return (
     <section className="by-hand-row" aria-label={say('regimen.byHand')}>
@@ -112,7 +119,7 @@ export function StepByHand({
               value={now.nights.length > 0 ? now.nights : days}
               aria-label={part === 'MORNING' ? say('regimen.mornings') : say('regimen.evenings')}
               onChange={(_, next: Changed['nights']) =>
-                next.length > 0 && change({ nights: next.length === 7 ? [] : next })
+                next.length > 0 && change({ nights: next.length === 7 ? [] : next, when: null })
               }
             >
               {DAYS.map((d) => (
@@ -126,6 +133,7 @@ export function StepByHand({
             )}
           </>
         )}
+        {!step.prescription && <OnlyWhen context={context} now={now} change={change} />}
         <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
       </div>
       {refusals.map((r) => (
@@ -134,6 +142,58 @@ export function StepByHand({
         </p>
       ))}
     </section>
+  )
+}
+
+/** For some days only, whichever they turn out to be, and how many a week they usually are. */
+function OnlyWhen({
+  context,
+  now,
+  change,
+}: {
+  context: VisitContext
+  now: Changed
+  change: (next: ByHandChange) => void
+}) {
+  const kinds = context.words.weeks.conditions
+  return (
+    <>
+      <TextField
+        select
+        label={say('regimen.onlyWhen')}
+        size="small"
+        value={now.when?.kind ?? ''}
+        onChange={(e) => {
+          const kind = kinds.find((k) => k.id === e.target.value)
+          change({ when: kind ? { kind: kind.id, usual: kind.usual } : null, nights: [] })
+        }}
+        sx={{ minWidth: 190 }}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        <MenuItem value="">{say('regimen.onEveryDayOfItsOwn')}</MenuItem>
+        {kinds.map((k) => (
+          <MenuItem key={k.id} value={k.id}>
+            {k.label}
+          </MenuItem>
+        ))}
+      </TextField>
+      {now.when && (
+        <TextField
+          select
+          label={say('regimen.usuallyAWeek')}
+          size="small"
+          value={now.when.usual}
+          onChange={(e) => now.when && change({ when: { ...now.when, usual: Number(e.target.value) } })}
+          sx={{ minWidth: 110 }}
+        >
+          {DAYS.map((_, i) => (
+            <MenuItem key={i} value={i + 1}>
+              {i + 1}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </>
   )
 }
 

@@ -2,6 +2,8 @@ import type { Part, Step, VisitDocument } from '../api/client'
 
 type Choice = VisitDocument['pins'][number]
 export type StepByHand = VisitDocument['steps'][number]
+/** What becomes otherwise; no condition is null. */
+export type ByHandChange = Partial<Omit<StepByHand, 'when'>> & { when?: StepByHand['when'] | null }
 
 const not = (part: Part, product: string) => (c: Choice | StepByHand) =>
   !(c.part === part && c.product === product)
@@ -47,16 +49,18 @@ export const byHandOf = (d: VisitDocument, part: Part, product: string): StepByH
   d.steps.find((s) => s.part === part && s.product === product) ?? computed(part, product)
 
 const unchanged = (s: StepByHand) =>
-  !s.optional && s.on == null && s.nights.length === 0 && !s.secondCoat && s.words === '' && s.move == null
+  !s.optional &&
+  s.on == null &&
+  s.nights.length === 0 &&
+  s.when == null &&
+  !s.secondCoat &&
+  s.words === '' &&
+  s.move == null
 
 /** Changes something on one step. A move is done last of all moves, so it lands where it was put. */
-export function adjust(
-  d: VisitDocument,
-  part: Part,
-  product: string,
-  change: Partial<StepByHand>,
-): VisitDocument {
-  const next = { ...byHandOf(d, part, product), ...change }
+export function adjust(d: VisitDocument, part: Part, product: string, change: ByHandChange): VisitDocument {
+  const { when, ...rest } = { ...byHandOf(d, part, product), ...change }
+  const next: StepByHand = when ? { ...rest, when } : rest
   const others = d.steps.filter(not(part, product))
   const at = d.steps.findIndex((s) => s.part === part && s.product === product)
   if (unchanged(next)) return { ...d, steps: others }

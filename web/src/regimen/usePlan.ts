@@ -37,6 +37,24 @@ export function useWeeks({ visit, work }: VisitContext) {
   })
 }
 
+/** One evening of the plan; nothing is asked for without a day. */
+export function useEvening({ visit, work }: VisitContext, date: string) {
+  const shelf = useShelf(visit.client)
+  const shelfKey = (shelf.data ?? []).map((i) => i.id).join(' ')
+  return useQuery({
+    queryKey: [...keys.weeks(visit.id, work.draft.document.version, shelfKey), date],
+    queryFn: ({ signal }) =>
+      ask(
+        api.GET('/api/visits/{id}/evenings/{date}', {
+          params: { path: { id: visit.id, date } },
+          signal,
+        }),
+      ),
+    enabled: date !== '' && !work.draft.dirty && shelf.isSuccess,
+    retry: false,
+  })
+}
+
 /** Why no plan may be shown now: what was typed last is not saved, so no plan knows it. */
 export function withheld({ work }: VisitContext): string | null {
   if (!work.draft.dirty) return null

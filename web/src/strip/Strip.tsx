@@ -1,6 +1,6 @@
 import { Fragment, useEffect, useState, type ReactNode } from 'react'
 import type { Routine, Step } from '../api/client'
-import { nightsWords } from '../shared/format'
+import { nightsWords, sometimes } from '../shared/format'
 import { Bands } from './Bands'
 import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
@@ -218,7 +218,7 @@ function BlockShape({
   const half = step.part !== ''
   const y = half ? top + height / 2 : top
   const h = half ? height / 2 : height
-  const some = step.nights.length < 7
+  const some = sometimes(step)
   const leadX = Math.min(Math.max(x + width / 2, block.labelX + 10), block.labelX + block.labelWidth - 6)
   return (
     <g>

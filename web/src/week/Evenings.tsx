@@ -1,5 +1,5 @@
 import type { Step } from '../api/client'
-import { dateWords } from '../shared/format'
+import { dateWords, sometimes } from '../shared/format'
 import { Bands } from '../strip/Bands'
 import { say } from '../words/say'
 import type { Evening, Track, Weeks } from './edits'
@@ -55,7 +55,7 @@ export function Evenings({
                 style={{ height }}
                 aria-hidden="true"
               >
-                <Section steps={used} above={above} />
+                <Section steps={used} above={above} evening={evening} />
               </svg>
               <span className="night-what">{what(evening)}</span>
               <span className="second">{say('week.minutes', { minutes: Math.round(evening.minutes) })}</span>
@@ -72,11 +72,13 @@ const depth = (on: Step[]) => on.reduce((sum, s) => sum + s.texture * ON, 0)
 
 function what(evening: Evening) {
   if (evening.calm) return [say('week.calm'), ...evening.uses.map((u) => u.name)].join(', ')
-  if (evening.uses.length === 0) return say('week.rest')
-  return evening.uses.map((u) => u.name).join(', ')
+  const sure = evening.uses.length === 0 ? say('week.rest') : evening.uses.map((u) => u.name).join(', ')
+  const maybe = evening.maybe.filter((m) => m.points > 0).map((m) => say('week.orMaybe', { name: m.name }))
+  return [sure, ...maybe].join(', ')
 }
 
-function Section({ steps, above }: { steps: Step[]; above: number }) {
+function Section({ steps, above, evening }: { steps: Step[]; above: number; evening: Evening }) {
+  const maybe = new Set(evening.maybe.map((m) => m.product))
   const off = steps.filter((s) => s.comesOff)
   const on = steps.filter((s) => !s.comesOff)
   const left = (WIDTH - BLOCK) / 2
@@ -101,17 +103,17 @@ function Section({ steps, above }: { steps: Step[]; above: number }) {
       ))}
       {on.map((s, i) => (
         <g key={s.product}>
-          <Layer step={s} x={left} y={tops[i] ?? 0} />
+          <Layer step={s} x={left} y={tops[i] ?? 0} maybe={maybe.has(s.product)} />
         </g>
       ))}
     </>
   )
 }
 
-function Layer({ step, x, y }: { step: Step; x: number; y: number }) {
+/** @param maybe whether it is used only when its condition is met */
+function Layer({ step, x, y, maybe }: { step: Step; x: number; y: number; maybe: boolean }) {
   const width = step.part === '' ? BLOCK : BLOCK / 2
   const height = step.texture * ON
-  const some = step.nights.length < 7
   const middle = y + height / 2
   return (
     <>
@@ -127,10 +129,10 @@ function Layer({ step, x, y }: { step: Step; x: number; y: number }) {
         fill="none"
         stroke="var(--ink)"
         strokeWidth="1.6"
-        strokeDasharray={some ? '6 4' : undefined}
+        strokeDasharray={maybe ? '6 4' : undefined}
         vectorEffect="non-scaling-stroke"
       />
-      {some && step.letter !== '' && (
+      {sometimes(step) && step.letter !== '' && (
         <g transform={`translate(${x + width / 2} ${middle})`}>
           <path d="M0 -11l11 11l-11 11l-11 -11z" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.4" />
           <text y="4.5" fontSize="12" fontWeight="700" textAnchor="middle" fill="var(--ink)">
@@ -145,9 +147,8 @@ function Layer({ step, x, y }: { step: Step; x: number; y: number }) {
 /** Load of an evening: what every day brings, then each thing; the limit runs across all of them. */
 function Load({ evening, most, limit }: { evening: Evening; most: number; limit: number }) {
   const up = (points: number) => (points / most) * LOAD
-  const daily = evening.load - evening.uses.reduce((sum, u) => sum + u.points, 0)
   const parts = [
-    { key: 'daily', points: daily, letter: '' },
+    { key: 'daily', points: evening.daily, letter: '' },
     ...evening.uses.map((u) => ({ key: u.product, points: u.points, letter: u.letter })),
   ].filter((p) => p.points > 0)
   return (

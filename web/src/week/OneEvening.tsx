@@ -54,6 +54,13 @@ export function OneEvening({
             <b>{say('week.without', { name: l.name })}</b> <Why because={l.because} quiet />
           </p>
         ))}
+        {evening.maybe.map((m) => (
+          <p key={m.product}>
+            {m.points > 0
+              ? say('week.maybeWithLoad', { name: m.name, when: m.when, points: m.points.toFixed(1) })
+              : say('week.maybe', { name: m.name, when: m.when })}
+          </p>
+        ))}
         {evening.uses.map((u) => (
           <p key={u.product}>
             {say('week.brings', { name: u.name, points: u.points.toFixed(1) })}
@@ -74,13 +81,23 @@ export function OneEvening({
           <ul className="one-hand">
             {tracks.map((t) => {
               const left = evening.leftOut.some((l) => l.product === t.product)
+              const would = evening.would.find((w) => w.product === t.product)
+              const prescribed = steps.get(t.product)?.prescription ?? false
               const hand = evening.uses.find((u) => u.product === t.product)?.byHand ?? false
               return (
                 <li key={t.product} className="row">
-                  <span>{t.name}</span>
-                  {used.has(t.product) ? (
+                  <span>
+                    {t.name}
+                    {would && (
+                      <small className={would.against ? 'bad' : ''}>
+                        {say('week.wouldCarry', { load: would.load.toFixed(1) })}{' '}
+                        {would.against && <Why because={would.against} quiet />}
+                      </small>
+                    )}
+                  </span>
+                  {prescribed ? null : used.has(t.product) ? (
                     <Button onClick={() => set(t.product, false, why)}>{say('week.leaveItOut')}</Button>
-                  ) : (
+                  ) : would?.allowed ? (
                     <Button
                       disabled={why.trim() === ''}
                       title={why.trim() === '' ? say('week.aReasonIsNeeded') : undefined}
@@ -88,7 +105,7 @@ export function OneEvening({
                     >
                       {say('week.putItOn')}
                     </Button>
-                  )}
+                  ) : null}
                   {(hand || left) && (
                     <Button onClick={() => set(t.product, null, '')}>{say('week.asPlanned')}</Button>
                   )}

@@ -20,6 +20,9 @@ const evening = (date: string, over: Partial<Evening> = {}): Evening => ({
   date,
   round: 0,
   uses: [],
+  maybe: [],
+  would: [],
+  daily: 0,
   products: ['cream'],
   load: 0,
   three: 0,
@@ -99,6 +102,31 @@ test('each evening says what it brings, and opens by a tap', async () => {
   expect(choose).toHaveBeenCalledWith('2026-12-01')
 })
 
+test('what waits for a condition is told beside what is sure, and what one more would carry before it is set', () => {
+  render(
+    <OneEvening
+      evening={evening('2026-11-30', {
+        maybe: [
+          { product: 'acid', name: 'Mild acid', letter: 'A', points: 2, when: 'when it shone by noon' },
+        ],
+        would: [
+          { product: 'retinal', load: 5, allowed: true, against: because('The night would carry 5.0.') },
+          { product: 'cure', load: 2, allowed: false, against: because('It is prescribed.') },
+        ],
+      })}
+      tracks={[track(), track({ product: 'cure', name: 'Cure' })]}
+      steps={new Map()}
+      set={vi.fn()}
+      leaveWeek={vi.fn()}
+      readOnly={false}
+    />,
+  )
+  expect(screen.getByText(/Mild acid when it shone by noon: 2\.0 of load more/)).toBeVisible()
+  expect(screen.getByText(/The evening would carry 5\.0\./)).toBeVisible()
+  expect(screen.getByText(/It is prescribed/)).toBeVisible()
+  expect(screen.getAllByRole('button', { name: 'Put it on' })).toHaveLength(1)
+})
+
 test('an evening of a calm reset is told as that', () => {
   const data = weeks({ evenings: [evening('2026-11-30', { calm: true })] })
   render(<Evenings weeks={data} shown={data.evenings} steps={steps} chosen={null} choose={() => {}} />)
@@ -109,6 +137,7 @@ test('against the plan a thing goes on with a reason only; left out it goes with
   const set = vi.fn()
   const night = evening('2026-11-30', {
     leftOut: [{ product: 'retinal', name: 'Retinal cream', because: because('She swims.') }],
+    would: [{ product: 'retinal', load: 1, allowed: true }],
   })
   const { rerender } = render(
     <OneEvening

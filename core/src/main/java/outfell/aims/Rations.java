@@ -2,7 +2,9 @@ package outfell.aims;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.week.Rhythm;
 import outfell.week.Round;
@@ -58,6 +60,11 @@ public final class Rations {
         return IntStream.rangeClosed(0, most)
                 .mapToObj(u -> u == 0 ? 0 : CHOSEN + weigher.worth(t.product(), t.uses() * u / Math.max(1, most)) + u)
                 .toList();
+    }
+
+    /** Why two things may not share a night; empty when they may. */
+    public Optional<Because> whyNotOneNight(Product a, Product b) {
+        return parting.whyNotOneNight(a, b);
     }
 
     private long parted(List<Thing> things, Thing t) {

@@ -89,16 +89,16 @@ record Effect(
 
     /** What is otherwise of a step that stands in both. */
     private static void kept(Part part, Step was, Step is, List<Effect> all) {
-        if (was.nights().size() != is.nights().size()) {
+        if (was.aWeek() != is.aWeek()) {
             all.add(new Effect(
                     part,
                     is.kind(),
                     What.OTHER_NIGHTS,
-                    "%s, %d a week".formatted(was.name(), was.nights().size()),
-                    "%s, %d a week".formatted(is.name(), is.nights().size()),
+                    "%s, %d a week".formatted(was.name(), was.aWeek()),
+                    "%s, %d a week".formatted(is.name(), is.aWeek()),
                     List.of(is.product()),
                     r -> find(r, part, was.product())
-                            .filter(s -> s.nights().size() == was.nights().size())
+                            .filter(s -> s.aWeek() == was.aWeek())
                             .isPresent()));
         }
         if (!same(was, is)) {

@@ -12,6 +12,7 @@ import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
+import outfell.routine.Condition;
 import outfell.routine.Part;
 import outfell.week.Tolerance;
 
@@ -48,6 +49,7 @@ public final class Adjustments {
         Product p = product.get();
         boolean optional = a.optional() && allowed(a, p, mayBeLeftOut(a.part(), p));
         boolean nights = !a.nights().isEmpty() && allowed(a, p, mayHaveNights(a, p));
+        Optional<Condition> when = a.when().filter(w -> allowed(a, p, mayHaveCondition(a, w, p)));
         boolean on = a.on().isPresent() && allowed(a, p, mayBeKeptToPart(p));
         boolean coat = a.secondCoat() && allowed(a, p, mayHaveSecondCoat(p));
         if (nights && p.rationed()) {
@@ -59,6 +61,7 @@ public final class Adjustments {
                 optional,
                 on ? a.on() : Optional.empty(),
                 nights ? a.nights() : List.of(),
+                when,
                 coat,
                 a.words(),
                 a.move()));
@@ -106,6 +109,17 @@ public final class Adjustments {
                 .findFirst()
                 .map(night -> Because.custom("%s on %s: another strong step has that night, and two do not share one."
                         .formatted(p.name(), words(night))));
+    }
+
+    private Optional<Because> mayHaveCondition(Adjustment a, Condition when, Product p) {
+        Optional<Because> never = prescribed(p).or(() -> needed(a.part(), p));
+        if (never.isPresent() || !p.rationed() || when.usual() <= uses.now(p)) {
+            return never;
+        }
+        return Optional.of(tolerance
+                .because()
+                .withSentence("%s about %d times a week: a %s skin bears %d for now."
+                        .formatted(p.name(), when.usual(), tolerance.label(), uses.now(p))));
     }
 
     private static String words(DayOfWeek day) {

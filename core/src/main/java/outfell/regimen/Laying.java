@@ -1,11 +1,13 @@
 package outfell.regimen;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -24,6 +26,7 @@ import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Adjustment;
+import outfell.routine.Condition;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
@@ -96,7 +99,7 @@ final class Laying {
                 .toList();
         NightsOf.Found found = new NightsOf(rations, consultation.diary(), everyDay)
                 .always(rationed.stream()
-                        .map(c -> new NightsOf.Asking(c.product(), c.uses(), fixed(c.product())))
+                        .map(c -> new NightsOf.Asking(c.product(), c.uses(), fixed(c.product()), LocalDate.MIN))
                         .toList());
         Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
         for (int i = 0; i < rationed.size(); i++) {
@@ -104,7 +107,11 @@ final class Laying {
             nights.put(
                     c.product().id(),
                     new Layout.OnNights(
-                            found.days(i, consultation.answers().today()), nightsBecause(c, found, i), found.often(i)));
+                            condition(c.product()).isPresent()
+                                    ? found.mayBe(i, consultation.answers().today())
+                                    : found.days(i, consultation.answers().today()),
+                            nightsBecause(c, found, i),
+                            found.often(i)));
         }
         return nights;
     }
@@ -120,13 +127,16 @@ final class Laying {
 
     /** The prescriber's nights, or hers. */
     List<DayOfWeek> fixed(Product p) {
-        return p.prescription()
-                ? uses.prescribedNights(p)
-                : adjustments.followed().stream()
-                        .filter(a -> a.part() == Part.EVENING && a.product().equals(p.id()))
-                        .findFirst()
-                        .map(Adjustment::nights)
-                        .orElse(List.of());
+        return p.prescription() ? uses.prescribedNights(p) : byHand(p).nights();
+    }
+
+    /** The condition that she has put upon it in the evening. */
+    Optional<Condition> condition(Product p) {
+        return byHand(p).when();
+    }
+
+    private Adjustment byHand(Product p) {
+        return Adjustment.of(adjustments.followed(), Part.EVENING, p.id());
     }
 
     private Because nightsBecause(Candidate c, NightsOf.Found found, int thing) {

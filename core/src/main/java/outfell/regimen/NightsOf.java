@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import outfell.aims.Candidate;
 import outfell.aims.Rations;
 import outfell.product.Product;
+import outfell.product.ProductId;
 import outfell.week.Diary;
 import outfell.week.HerEvening;
 import outfell.week.Nights;
@@ -27,19 +28,23 @@ final class NightsOf {
      *
      * @param uses a week for now
      * @param fixed nights set by the prescriber or by hand; empty when free
+     * @param begins the first day on which it may be used
      */
-    record Asking(Product product, int uses, List<DayOfWeek> fixed) {}
+    record Asking(Product product, int uses, List<DayOfWeek> fixed, LocalDate begins) {}
 
     /** How they are laid. */
     record Found(List<Asking> things, List<Wanted> wanted, Round round, Nights.Laid laid, Rhythm rhythm) {
+        private static final double HAIR = 1e-9;
+        private static final int THREE = 3;
+
         boolean on(int thing, LocalDate day) {
-            return (laid.on().get(thing) >> rhythm.night(day, round.nights()) & 1) == 1;
+            return isOn(thing, rhythm.night(day, round.nights()));
         }
 
         /** The place of a product among the things; -1 when it has no nights. */
-        int place(Product p) {
+        int place(ProductId product) {
             return IntStream.range(0, things.size())
-                    .filter(i -> things.get(i).product().equals(p))
+                    .filter(i -> things.get(i).product().id().equals(product))
                     .findFirst()
                     .orElse(-1);
         }
@@ -90,6 +95,49 @@ final class NightsOf {
                     .orElse("no night bears one more");
         }
 
+        /**
+         * Whether a thing whose nights nobody can say beforehand may be on a night: it meets nothing there that it must not, and
+         * with what the others bring the night and any three running are not too much.
+         */
+        boolean may(int thing, int night) {
+            Wanted w = wanted.get(thing);
+            boolean parted = IntStream.range(0, things.size())
+                    .anyMatch(i -> i != thing && isOn(i, night) && (w.parted() >> i & 1) == 1);
+            boolean barred = (w.barred() >> night & 1) == 1;
+            return !parted
+                    && !barred
+                    && carried(thing, night) + w.points() <= round.night() + HAIR
+                    && IntStream.range(night - THREE + 1, night + 1)
+                            .allMatch(first -> IntStream.range(first, first + THREE)
+                                                    .mapToDouble(n -> carried(thing, Math.floorMod(n, round.nights())))
+                                                    .sum()
+                                            + w.points()
+                                    <= round.three() + HAIR);
+        }
+
+        /** The days of a week on which it may be. */
+        List<DayOfWeek> mayBe(int thing, LocalDate from) {
+            return IntStream.range(0, Rhythm.WEEK)
+                    .mapToObj(from::plusDays)
+                    .filter(d -> may(thing, rhythm.night(d, round.nights())))
+                    .map(LocalDate::getDayOfWeek)
+                    .sorted()
+                    .toList();
+        }
+
+        private boolean isOn(int thing, int night) {
+            return (laid.on().get(thing) >> night & 1) == 1;
+        }
+
+        /** Points of a night without one of the things. */
+        private double carried(int without, int night) {
+            return round.daily()
+                    + IntStream.range(0, things.size())
+                            .filter(i -> i != without && isOn(i, night))
+                            .mapToDouble(i -> wanted.get(i).points())
+                            .sum();
+        }
+
         /** Whether a thing has a night together with another. */
         boolean shares(int thing) {
             int on = laid.on().get(thing);
@@ -130,7 +178,7 @@ final class NightsOf {
 
     /** As they are in the week from a day on, with what happens in it. */
     Found from(List<Asking> things, LocalDate day) {
-        return find(things, things.stream().map(t -> inWeek(t.product(), day)).toList());
+        return find(things, things.stream().map(t -> inWeek(t, day)).toList());
     }
 
     private Found find(List<Asking> things, List<Integer> barredDays) {
@@ -175,10 +223,11 @@ final class NightsOf {
         return Rhythm.weekly().first();
     }
 
-    private int inWeek(Product p, LocalDate from) {
+    private int inWeek(Asking thing, LocalDate from) {
         return bits(IntStream.range(0, Rhythm.WEEK)
                 .mapToObj(from::plusDays)
-                .filter(d -> diary.keepsOff(p, d).isPresent())
+                .filter(d -> d.isBefore(thing.begins())
+                        || diary.keepsOff(thing.product(), d).isPresent())
                 .map(LocalDate::getDayOfWeek)
                 .toList());
     }

@@ -57,8 +57,9 @@ final class Tracks {
     }
 
     private List<DayOfWeek> weekdays(Going g, NightsOf.Found found) {
-        int thing = found.place(g.product());
+        int thing = found.place(g.product().id());
         return thing >= 0
+                        && g.when().isEmpty()
                         && found.round().nights() == Rhythm.WEEK
                         && found.wanted().get(thing).free()
                 ? found.days(thing, now)
@@ -89,7 +90,7 @@ final class Tracks {
     }
 
     private static String more(Going g, NightsOf.Found found) {
-        int thing = found.place(g.product());
+        int thing = found.place(g.product().id());
         if (thing < 0 || !found.wanted().get(thing).free()) {
             return "";
         }
@@ -136,9 +137,12 @@ final class Tracks {
         if (g.isDaily(week)) {
             return "every day";
         }
-        int thing = found.place(g.product());
+        int thing = found.place(g.product().id());
         if (thing < 0 || found.uses(thing) == 0) {
             return "not now";
+        }
+        if (g.when().isPresent()) {
+            return "%s, up to %d a week".formatted(g.when().get().kind().words(), w.uses());
         }
         return found.round().nights() == Rhythm.WEEK
                 ? Weekdays.said(found.days(thing, from.plusWeeks(week)))

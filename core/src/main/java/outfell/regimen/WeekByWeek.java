@@ -4,12 +4,9 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.aims.Candidate;
@@ -21,14 +18,12 @@ import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.ProductId;
-import outfell.routine.Routine;
+import outfell.routine.Condition;
 import outfell.routine.Step;
 import outfell.skin.SkinVerdict;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
-import outfell.week.HandNight;
 import outfell.week.Ramp;
-import outfell.week.Rhythm;
 import outfell.week.Tolerance;
 
 /** Lays a plan out over its weeks: every evening from the day of the visit on. */
@@ -43,8 +38,6 @@ final class WeekByWeek {
     private static final int WEEKS_AFTER_TODAY = 6;
     private static final int WEEKS_BEFORE = 4;
     private static final int DAYS = 7;
-    private static final int THREE = 3;
-    private static final double HAIR = 1e-9;
 
     private final Consultation consultation;
     private final Weigher weigher;
@@ -62,7 +55,7 @@ final class WeekByWeek {
     private final int weeks;
     private final List<Candidate> own;
     private final NightsOf nights;
-    private final WhyRest why;
+    private final Rations rations;
 
     WeekByWeek(
             Consultation consultation,
@@ -93,7 +86,7 @@ final class WeekByWeek {
                 Stream.concat(sides.morning().stream(), sides.evening().stream())
                         .filter(c -> !own.contains(c))
                         .toList());
-        this.why = new WhyRest(regimen.unsure(), this::off);
+        this.rations = rations;
     }
 
     /** Weeks of a plan: twelve, and some after today when it is older. */
@@ -119,7 +112,8 @@ final class WeekByWeek {
                 .mapToLong(g -> Math.clamp(ChronoUnit.WEEKS.between(g.thing().begins(), from), 0, WEEKS_BEFORE))
                 .max()
                 .orElse(0));
-        List<Weeks.Evening> evenings = evenings(going, found, calm);
+        List<Weeks.Evening> evenings =
+                new Evenings(consultation, regimen, calm, tolerance, rations, nights, own, going, from).of(found);
         int today = (int) ChronoUnit.WEEKS.between(from, now);
         NightsOf.Found current = found.get(today);
         Tracks tracks = new Tracks(diary, from, first, now, weeks);
@@ -160,7 +154,8 @@ final class WeekByWeek {
             Optional<PatchCall> waiting = regimen.patches().stream()
                     .filter(call -> call.product().equals(p.id()) && call.waits())
                     .findFirst();
-            LocalDate begins = waiting.isPresent() && !next.isAfter(now) ? now.plusWeeks(1) : next;
+            LocalDate soonest = p.prescription() ? begun : next;
+            LocalDate begins = waiting.isPresent() && !next.isAfter(now) ? now.plusWeeks(1) : soonest;
             Optional<Because> waits = waiting.map(PatchCall::because)
                     .or(() -> begins.isAfter(begun) ? Optional.of(ONE_AT_A_TIME) : Optional.empty());
             all.add(going(p, false, begins, waits, all.size()));
@@ -179,205 +174,21 @@ final class WeekByWeek {
 
     private Going going(Product p, boolean queued, LocalDate begins, Optional<Because> waits, int place) {
         int back = p.prescription() ? 0 : place * Tolerance.DAYS_BETWEEN_NEW / DAYS;
-        Ramp.Thing thing = uses.ramp(p, begins, waits, back, tolerance.because());
+        Optional<Condition> when = laying.condition(p);
+        Ramp.Thing always = uses.ramp(p, begins, waits, back, tolerance.because());
+        Ramp.Thing thing = when.map(Condition::usual).map(always::atMost).orElse(always);
         List<Ramp.WeekOfIt> all = Ramp.of(thing, diary, from, weeks);
-        return new Going(p, queued, thing, all.subList(all.size() - weeks, all.size()), laying.fixed(p));
+        return new Going(p, queued, thing, all.subList(all.size() - weeks, all.size()), laying.fixed(p), when);
     }
 
     /** What has nights in a week; a step that has become a daily one has none of its own. */
     private NightsOf.Found found(List<Going> going, int week) {
         List<NightsOf.Asking> asking = going.stream()
                 .filter(g -> g.uses(week) > 0 && !g.isDaily(week))
-                .map(g -> new NightsOf.Asking(g.product(), g.uses(week), g.fixed()))
+                .map(g -> new NightsOf.Asking(
+                        g.product(), g.uses(week), g.fixed(), g.thing().begins()))
                 .toList();
         return nights.from(asking, from.plusWeeks(week));
-    }
-
-    // ---- evening by evening
-
-    private List<Weeks.Evening> evenings(List<Going> going, List<NightsOf.Found> found, Optional<Regimen> calm) {
-        List<Weeks.Evening> all = new ArrayList<>();
-        Map<ProductId, LocalDate> last = new HashMap<>();
-        for (int day = 0; day < weeks * DAYS; day++) {
-            int week = day / DAYS;
-            LocalDate date = from.plusDays(day);
-            Weeks.Evening evening = diary.reset(date).isPresent() && calm.isPresent()
-                    ? calmEvening(date, day, calm.get(), all)
-                    : evening(date, day, going, week, found.get(week), all, last);
-            evening.uses().forEach(u -> last.put(u.product(), date));
-            all.add(evening);
-        }
-        return all;
-    }
-
-    /** What is prescribed stays on its prescriber's nights, and weighs what it weighs. */
-    private Weeks.Evening calmEvening(LocalDate date, int day, Regimen calm, List<Weeks.Evening> before) {
-        List<Step> steps = calm.evening().steps().stream()
-                .filter(s -> s.everyDay() || s.nights().contains(date.getDayOfWeek()))
-                .filter(s -> !diary.doesWithout(s.kind(), date))
-                .toList();
-        List<Weeks.UsedThen> prescribed = steps.stream()
-                .filter(Step::prescription)
-                .flatMap(s -> consultation.find(s.product()).stream())
-                .map(p -> new Weeks.UsedThen(p.id(), p.name(), "", Tolerance.points(p), false, ""))
-                .toList();
-        double load = prescribed.stream().mapToDouble(Weeks.UsedThen::points).sum();
-        return new Weeks.Evening(
-                date,
-                round(date, day, nights.always(List.of())),
-                prescribed,
-                steps.stream().map(Step::product).toList(),
-                load,
-                load + carried(before),
-                Routine.minutes(steps),
-                true,
-                load > 0 ? Optional.empty() : diary.reset(date).map(Diary.Heard::because),
-                List.of(),
-                over(prescribed, load, load + carried(before)));
-    }
-
-    /** What the two evenings before carry. */
-    private static double carried(List<Weeks.Evening> before) {
-        return before.stream()
-                .skip(Math.max(0, before.size() - THREE + 1))
-                .mapToDouble(Weeks.Evening::load)
-                .sum();
-    }
-
-    private Weeks.Evening evening(
-            LocalDate date,
-            int day,
-            List<Going> going,
-            int week,
-            NightsOf.Found found,
-            List<Weeks.Evening> before,
-            Map<ProductId, LocalDate> last) {
-        List<Weeks.UsedThen> used = new ArrayList<>();
-        List<Weeks.LeftOut> left = new ArrayList<>();
-        double load = nights.daily();
-        double carried = carried(before);
-        for (Going g : going) {
-            Product p = g.product();
-            int i = found.place(p);
-            Optional<HandNight> hand = g.isDaily(week) ? Optional.empty() : byHand(p, date);
-            boolean planned = i >= 0 && found.on(i, date);
-            boolean on = hand.map(HandNight::on).orElse(planned);
-            if (!on) {
-                hand.filter(h -> planned).ifPresent(h -> left.add(new Weeks.LeftOut(p.id(), p.name(), byHand(h))));
-                continue;
-            }
-            double points = Tolerance.points(p);
-            boolean free = i < 0 || found.wanted().get(i).free();
-            Optional<Because> off = hand.isPresent()
-                    ? Optional.empty()
-                    : off(p, date).or(() -> free ? edge(p, date, last) : Optional.empty());
-            double would = load + points;
-            if (off.isEmpty() && hand.isEmpty() && free && points > 0) {
-                off = tooMuch(would, carried);
-            }
-            if (off.isPresent()) {
-                left.add(new Weeks.LeftOut(p.id(), p.name(), off.get()));
-            } else {
-                load = would;
-                used.add(new Weeks.UsedThen(
-                        p.id(),
-                        p.name(),
-                        g.letter(),
-                        points,
-                        hand.isPresent(),
-                        hand.map(HandNight::why).orElse("")));
-            }
-        }
-        List<Step> steps = steps(going, week, used, date);
-        boolean strong = used.stream().anyMatch(u -> u.points() > 0);
-        Optional<Because> rest = strong ? Optional.empty() : Optional.of(why.of(date, going, week, found, left));
-        return new Weeks.Evening(
-                date,
-                round(date, day, found),
-                used,
-                products(steps, used),
-                load,
-                load + carried,
-                Routine.minutes(steps),
-                false,
-                rest,
-                left,
-                over(used, load, load + carried));
-    }
-
-    /** In the order of the evening; what is only next in line has no place in it yet and stands last. */
-    private static List<ProductId> products(List<Step> steps, List<Weeks.UsedThen> used) {
-        return Stream.concat(steps.stream().map(Step::product), used.stream().map(Weeks.UsedThen::product))
-                .distinct()
-                .toList();
-    }
-
-    private static int round(LocalDate date, int day, NightsOf.Found found) {
-        int every = found.rhythm().every();
-        return every == Rhythm.WEEK
-                ? day / DAYS
-                : (int) Math.floorDiv(ChronoUnit.DAYS.between(found.rhythm().first(), date), (long) every);
-    }
-
-    private Optional<HandNight> byHand(Product p, LocalDate date) {
-        return diary.byHand().stream()
-                .filter(h -> h.product().equals(p.id()) && h.date().equals(date))
-                .reduce((a, b) -> b);
-    }
-
-    private static Because byHand(HandNight h) {
-        return Because.custom(h.why().isBlank() ? "Left out by hand." : "Left out by hand: %s".formatted(h.why()));
-    }
-
-    private Optional<Because> off(Product p, LocalDate date) {
-        return p.prescription()
-                ? Optional.empty()
-                : diary.reset(date).map(Diary.Heard::because).or(() -> diary.keepsOff(p, date));
-    }
-
-    /** Where one pattern of nights meets the next. */
-    private static Optional<Because> edge(Product p, LocalDate date, Map<ProductId, LocalDate> last) {
-        LocalDate then = last.get(p.id());
-        int apart = Tolerance.nightsApart(p);
-        return then == null || ChronoUnit.DAYS.between(then, date) >= apart
-                ? Optional.empty()
-                : Optional.of(Because.house("It had its night on %s, and needs %d nights from one to the next."
-                        .formatted(Weekdays.dated(then), apart)));
-    }
-
-    private Optional<Because> tooMuch(double load, double carried) {
-        if (load > tolerance.night() + HAIR) {
-            return Optional.of(Because.house(
-                    "The night would carry %.1f; this skin bears %.1f.".formatted(load, tolerance.night())));
-        }
-        return load + carried > tolerance.three() + HAIR
-                ? Optional.of(
-                        Because.house("With the two nights before it would come to %.1f; this skin bears %.1f in three."
-                                .formatted(load + carried, tolerance.three())))
-                : Optional.empty();
-    }
-
-    /** Only what was put on by hand, or by a prescriber, can be more than this skin bears: it is told. */
-    private Optional<Because> over(List<Weeks.UsedThen> used, double load, double three) {
-        return used.isEmpty() ? Optional.empty() : tooMuch(load, three - load);
-    }
-
-    /** The steps of an evening: those of every day, those whose night it is, and no course that is not on. */
-    private List<Step> steps(List<Going> going, int week, List<Weeks.UsedThen> used, LocalDate date) {
-        Set<ProductId> tonight = used.stream().map(Weeks.UsedThen::product).collect(Collectors.toSet());
-        Set<ProductId> withNights = going.stream()
-                .filter(g -> !g.isDaily(week))
-                .map(g -> g.product().id())
-                .collect(Collectors.toSet());
-        return regimen.evening().steps().stream()
-                .filter(s -> withNights.contains(s.product())
-                        ? tonight.contains(s.product())
-                        : own.stream().anyMatch(c -> c.product().id().equals(s.product()))
-                                || s.everyDay()
-                                || s.nights().contains(date.getDayOfWeek()))
-                .filter(s -> !diary.doesWithout(s.kind(), date))
-                .filter(s -> diary.courses().stream().noneMatch(c -> c.product().equals(s.product()) && !c.isOn(date)))
-                .toList();
     }
 
     // ---- check-ins, calm

@@ -98,6 +98,24 @@ public record Weeks(
     /** A thing on an evening. */
     public record UsedThen(ProductId product, String name, String letter, double points, boolean byHand, String why) {}
 
+    /**
+     * A thing that may be on an evening: whether it is, is seen then. Its load is none of the evening's; room for its usual number
+     * is kept in the week.
+     *
+     * @param points load when it is; 0 when it has none
+     * @param when its condition, in words
+     */
+    public record Maybe(ProductId product, String name, String letter, double points, String when) {}
+
+    /**
+     * A thing that is not on an evening, if it were put on by hand.
+     *
+     * @param load of the evening then
+     * @param allowed whether it may be, with a reason
+     * @param against what speaks against it; absent when nothing does
+     */
+    public record Would(ProductId product, double load, boolean allowed, Optional<Because> against) {}
+
     /** A thing that has no place on an evening though its pattern says so. */
     public record LeftOut(ProductId product, String name, Because because) {}
 
@@ -106,7 +124,10 @@ public record Weeks(
      *
      * @param round which round it is in, from 0
      * @param uses what has nights of its own and is used
-     * @param products all that is used, in the order of the evening
+     * @param maybe what is used when its condition is met
+     * @param would what it would be with one thing more
+     * @param products all that is used or may be, in the order of the evening
+     * @param daily points that every day brings
      * @param load points, with what every day brings
      * @param three points of it and the two evenings before it
      * @param calm whether it is one of a calm reset
@@ -118,7 +139,10 @@ public record Weeks(
             LocalDate date,
             int round,
             List<UsedThen> uses,
+            List<Maybe> maybe,
+            List<Would> would,
             List<ProductId> products,
+            double daily,
             double load,
             double three,
             double minutes,
@@ -133,6 +157,18 @@ public record Weeks(
         checkIns = List.copyOf(checkIns);
         dueCheckIns = List.copyOf(dueCheckIns);
         verdicts = List.copyOf(verdicts);
+    }
+
+    /**
+     * What is done on an evening, in its order and on its clock.
+     *
+     * @param usual the evening routine of the plan
+     */
+    public Routine routine(Evening evening, Routine usual) {
+        Routine whole = evening.calm() ? calm.map(Calm::evening).orElse(usual) : usual;
+        return whole.doing(whole.steps().stream()
+                .filter(s -> evening.products().contains(s.product()))
+                .toList());
     }
 
     /** The evening of a day; none outside of its days. */

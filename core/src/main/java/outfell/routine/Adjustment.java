@@ -11,6 +11,7 @@ import outfell.product.ProductId;
  * @param optional whether the client may leave it out on any day
  * @param on which part of the face, when not what its kind covers by itself
  * @param nights on which days only; empty for the computed ones
+ * @param when on which days, where nobody can say beforehand; absent for a step without a condition
  * @param secondCoat whether a second coat goes on where it is needed
  * @param words own words for the client's sheet; empty for the computed ones
  * @param move to another place in the routine
@@ -21,6 +22,7 @@ public record Adjustment(
         boolean optional,
         Optional<Coverage> on,
         List<DayOfWeek> nights,
+        Optional<Condition> when,
         boolean secondCoat,
         String words,
         Optional<Move> move) {
@@ -44,6 +46,9 @@ public record Adjustment(
 
     public Adjustment {
         nights = nights.stream().distinct().sorted().toList();
+        if (!nights.isEmpty() && when.isPresent()) {
+            throw new IllegalArgumentException("A step has days of its own or a condition, not both.");
+        }
         if (words.length() > LONGEST_WORDS) {
             throw new IllegalArgumentException(
                     "Own words for the sheet may have %d characters, not %d.".formatted(LONGEST_WORDS, words.length()));
@@ -52,12 +57,18 @@ public record Adjustment(
 
     /** A step as it is computed. */
     public static Adjustment none(Part part, ProductId product) {
-        return new Adjustment(part, product, false, Optional.empty(), List.of(), false, "", Optional.empty());
+        return new Adjustment(
+                part, product, false, Optional.empty(), List.of(), Optional.empty(), false, "", Optional.empty());
     }
 
     /** The same on other days. */
     public Adjustment on(List<DayOfWeek> days) {
-        return new Adjustment(part, product, optional, on, days, secondCoat, words, move);
+        return new Adjustment(part, product, optional, on, days, Optional.empty(), secondCoat, words, move);
+    }
+
+    /** The same on days that nobody can say beforehand. */
+    public Adjustment when(Condition condition) {
+        return new Adjustment(part, product, optional, on, List.of(), Optional.of(condition), secondCoat, words, move);
     }
 
     public static Adjustment of(List<Adjustment> all, Part part, ProductId product) {
@@ -76,8 +87,8 @@ public record Adjustment(
         return secondCoat ? 2 : 1;
     }
 
-    /** Days a week, when they are set by hand. */
+    /** Days a week, when they are set by hand; of a step with a condition its usual number. */
     public int daysOr(int computed) {
-        return nights.isEmpty() ? computed : nights.size();
+        return when.map(Condition::usual).orElse(nights.isEmpty() ? computed : nights.size());
     }
 }

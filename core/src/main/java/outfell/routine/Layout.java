@@ -1,9 +1,11 @@
 package outfell.routine;
 
 import java.time.DayOfWeek;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -183,7 +185,8 @@ public final class Layout {
                 handsOn(method, reactive, p, layers(method, p) * hand.coats()),
                 contact(p),
                 Math.max(settle(method, p), underSunscreen(sorted, i) ? creamBeforeSunscreen(method) : 0),
-                on(part, p.id(), hand).nights());
+                on(part, p.id(), hand).nights(),
+                hand.when().isEmpty());
     }
 
     /** Whether the sunscreen is the next that goes over what stays on the face, in a layer of its own. */
@@ -236,6 +239,7 @@ public final class Layout {
                 task.settle(),
                 settleBecause(p, task.settle(), underSunscreen),
                 on.nights(),
+                hand.daysOr(on.nights().size()),
                 on.often(),
                 on.because(),
                 hand.on().or(about::zone).map(Coverage::words).orElse(part(p)),
@@ -255,7 +259,26 @@ public final class Layout {
             return new OnNights(hand.nights(), BY_HAND);
         }
         OnNights computed = nights.get(product);
-        return part == Part.EVENING && computed != null ? computed : new OnNights(EVERY_DAY, DAILY);
+        OnNights on = part == Part.EVENING && computed != null ? computed : new OnNights(EVERY_DAY, DAILY);
+        return hand.when()
+                .map(w -> new OnNights(
+                        on.nights(),
+                        w.kind()
+                                .because()
+                                .withSentence("By hand: %s. On no fixed day; counted at %d a week.%s"
+                                        .formatted(w.kind().words(), w.usual(), mayBe(on))),
+                        w.words()))
+                .orElse(on);
+    }
+
+    /** On which nights it meets nothing that it must not. */
+    private static String mayBe(OnNights on) {
+        return on.nights().size() == EVERY_DAY.size()
+                ? ""
+                : " Only on %s: on the others it meets what it must not."
+                        .formatted(on.nights().stream()
+                                .map(d -> d.getDisplayName(TextStyle.SHORT, Locale.UK))
+                                .collect(Collectors.joining(", ")));
     }
 
     private Because next(Part part, StepOrder order, List<Product> sorted, int i) {

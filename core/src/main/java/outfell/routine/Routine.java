@@ -51,6 +51,14 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
                 timeline(steps.stream().map(Schedule.Task::of).toList(), limitMinutes));
     }
 
+    /** The same on one day, on which only these of its steps are done; they keep their numbers. */
+    public Routine doing(List<Step> done) {
+        return new Routine(
+                part,
+                List.copyOf(done),
+                timeline(done.stream().map(s -> Schedule.Task.of(s).everyDay()).toList(), timeline.limitMinutes()));
+    }
+
     /** Elapsed minutes, to one decimal, of an evening or morning on which only these of the steps are done. */
     public static double minutes(List<Step> done) {
         return minutes(
@@ -69,7 +77,11 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
                 longest = day;
                 most = seconds;
             }
-            least = Math.min(least, seconds);
+            least = Math.min(
+                    least,
+                    known.computeIfAbsent(
+                            on(tasks, day).stream().filter(Schedule.Task::sure).toList(),
+                            sure -> Schedule.of(sure).seconds()));
         }
         List<Schedule.Task> drawn = on(tasks, longest);
         Schedule schedule = Schedule.of(drawn);

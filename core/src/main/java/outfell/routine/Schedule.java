@@ -24,10 +24,22 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
      * What of a step matters for the time.
      *
      * @param nights on which days it is done
+     * @param sure whether it is done on all of them, and not only when its condition is met
      */
-    record Task(int number, StepKind kind, int handsOn, int contact, int settle, List<DayOfWeek> nights) {
+    record Task(int number, StepKind kind, int handsOn, int contact, int settle, List<DayOfWeek> nights, boolean sure) {
+        Task everyDay() {
+            return new Task(number, kind, handsOn, contact, settle, List.of(DayOfWeek.values()), sure);
+        }
+
         static Task of(Step step) {
-            return new Task(step.number(), step.kind(), step.handsOn(), step.contact(), step.settle(), step.nights());
+            return new Task(
+                    step.number(),
+                    step.kind(),
+                    step.handsOn(),
+                    step.contact(),
+                    step.settle(),
+                    step.nights(),
+                    step.hand().when().isEmpty());
         }
     }
 

@@ -20,8 +20,9 @@ import outfell.product.StepKind;
  * @param contact seconds it stays before it is rinsed
  * @param settle seconds before the next step
  * @param settleBecause why; its sentence is empty of meaning when there is no wait
- * @param nights on which evenings; all seven for a daily step
- * @param often how often, in words, where its nights do not come by weekday; else empty
+ * @param nights on which evenings it may be; all seven for a daily step
+ * @param aWeek days a week that it is counted at
+ * @param often how often, in words, where its nights do not come by weekday or a condition is upon it; else empty
  * @param nightsBecause why these
  * @param part words for a step that covers part of the face only; empty for the whole face
  * @param owned whether it stands on the client's own shelf
@@ -53,6 +54,7 @@ public record Step(
         int settle,
         Because settleBecause,
         List<DayOfWeek> nights,
+        int aWeek,
         String often,
         Because nightsBecause,
         String part,
@@ -70,6 +72,7 @@ public record Step(
      *
      * @param kept whether planning again keeps it
      * @param on name of the {@link Coverage} that it is kept to; empty for all that its kind covers
+     * @param when its condition, for the sheet; empty when it has none
      * @param words her own for the sheet; empty for the computed ones
      * @param movedBecause her reason for another place; empty when it was not moved against a rule
      */
@@ -78,12 +81,13 @@ public record Step(
             boolean optional,
             String on,
             boolean nightsSet,
+            String when,
             boolean secondCoat,
             String words,
             boolean moved,
             String movedBecause) {
         /** Nothing by hand. */
-        public static final Hand NONE = new Hand(false, false, "", false, false, "", false, "");
+        public static final Hand NONE = new Hand(false, false, "", false, "", false, "", false, "");
 
         static Hand of(Adjustment a, boolean kept) {
             return new Hand(
@@ -91,6 +95,7 @@ public record Step(
                     a.optional(),
                     a.on().map(Enum::name).orElse(""),
                     !a.nights().isEmpty(),
+                    a.when().map(Condition::words).orElse(""),
                     a.secondCoat(),
                     a.words(),
                     a.move().isPresent(),

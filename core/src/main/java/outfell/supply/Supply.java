@@ -113,8 +113,7 @@ public final class Supply {
     /** Grams a week of each product of a plan, in the order in which they are met. */
     public static Map<ProductId, Double> gramsAWeek(List<Step> steps) {
         Map<ProductId, Double> grams = new LinkedHashMap<>();
-        steps.forEach(
-                s -> grams.merge(s.product(), s.amount().grams() * s.nights().size(), Double::sum));
+        steps.forEach(s -> grams.merge(s.product(), s.amount().grams() * s.aWeek(), Double::sum));
         return grams;
     }
 

@@ -54,7 +54,12 @@ public final class Ramp {
             IntUnaryOperator uses,
             Optional<Because> waits,
             int back,
-            Because because) {}
+            Because because) {
+        /** The same on no more nights a week than it is counted at. */
+        public Thing atMost(int nights) {
+            return new Thing(product, begins, led -> Math.min(nights, uses.applyAsInt(led)), waits, back, because);
+        }
+    }
 
     private static final int DAYS = 7;
 
@@ -117,8 +122,7 @@ public final class Ramp {
     }
 
     private static WeekOfIt week(Thing thing, Diary diary, LocalDate from, int led) {
-        if (from.plusDays(DAYS - 1).isBefore(thing.begins())
-                || (thing.waits().isPresent() && from.isBefore(thing.begins()))) {
+        if (from.plusDays(DAYS - 1).isBefore(thing.begins())) {
             return new WeekOfIt(from, 0, 0, Standing.WAITS, thing.waits().orElse(thing.because()));
         }
         int uses = thing.uses().applyAsInt(led);

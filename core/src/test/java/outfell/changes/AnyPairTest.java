@@ -233,6 +233,7 @@ class AnyPairTest {
                     false,
                     Optional.empty(),
                     List.of(),
+                    Optional.empty(),
                     false,
                     "",
                     Optional.of(

@@ -2,6 +2,7 @@ package outfell.regimen;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.time.DayOfWeek;
 import java.time.Month;
@@ -25,12 +26,14 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
+import outfell.routine.Condition;
 import outfell.routine.Coverage;
 import outfell.routine.Moves;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
+import outfell.supply.Supply;
 
 class ByHandTest {
     private static final Consultation PLAIN = consultation("classic", 5);
@@ -73,6 +76,7 @@ class ByHandTest {
                 false,
                 Optional.empty(),
                 List.of(),
+                Optional.empty(),
                 false,
                 "",
                 Optional.of(new Adjustment.Move(Optional.of(sunscreen.product()), Optional.empty(), "she likes it")));
@@ -118,6 +122,7 @@ class ByHandTest {
                 true,
                 Optional.of(Coverage.CHEEKS),
                 List.of(DayOfWeek.MONDAY),
+                Optional.empty(),
                 true,
                 "Two coats, ears too.",
                 Optional.empty());
@@ -176,6 +181,7 @@ class ByHandTest {
                 true,
                 Optional.of(Coverage.MARKS),
                 List.of(DayOfWeek.SUNDAY),
+                Optional.empty(),
                 true,
                 "as the doctor said",
                 Optional.empty());
@@ -266,6 +272,7 @@ class ByHandTest {
                         false,
                         Optional.empty(),
                         List.of(),
+                        Optional.empty(),
                         false,
                         "w".repeat(Adjustment.LONGEST_WORDS + 1),
                         Optional.empty()))
@@ -296,6 +303,81 @@ class ByHandTest {
                 assertThat(stays || told).as("%s, seed %d", kept.name(), seed).isTrue();
             }
         }
+    }
+
+    @Test
+    void a_step_with_a_condition_has_no_night_and_counts_at_its_usual_number() {
+        Step cream = step(PLAIN, Part.EVENING, StepKind.MOISTURISER);
+        Regimen plain = regimen(PLAIN);
+        Regimen dry = regimen(changed(PLAIN, none(cream).when(when("dry", 2))));
+        Step now = step(dry, Part.EVENING, cream.product());
+        assertThat(now.aWeek()).isEqualTo(2);
+        assertThat(now.often()).isEqualTo("when the skin feels dry, about 2 a week");
+        assertThat(Supply.gramsAWeek(dry.evening().steps()).get(cream.product()))
+                .isCloseTo(cream.amount().grams() * 2, within(1e-9));
+        assertThat(dry.evening().timeline().minutes())
+                .isEqualTo(plain.evening().timeline().minutes());
+        assertThat(dry.evening().timeline().shortestMinutes())
+                .isLessThan(plain.evening().timeline().shortestMinutes());
+
+        Step wash = step(PLAIN, Part.EVENING, StepKind.WASH);
+        assertThat(regimen(changed(PLAIN, none(wash).when(when("dry", 2)))).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("the day comes off"));
+        assertThatThrownBy(() -> when("dry", 8)).hasMessageContaining("1 to 7 days");
+        assertThatThrownBy(() -> new Adjustment(
+                        Part.EVENING,
+                        cream.product(),
+                        false,
+                        Optional.empty(),
+                        List.of(DayOfWeek.MONDAY),
+                        Optional.of(when("dry", 1)),
+                        false,
+                        "",
+                        Optional.empty()))
+                .hasMessageContaining("not both");
+    }
+
+    @Test
+    void a_strong_step_with_a_condition_keeps_its_room_in_the_week_and_stays_off_what_it_must_not_meet() {
+        Consultation strong = withStrong();
+        Step acid = regimen(strong).evening().steps().stream()
+                .filter(s -> !s.everyDay())
+                .findFirst()
+                .orElseThrow();
+        assertThat(regimen(changed(strong, none(acid).when(when("shine", 7)))).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.because().sentence()).contains("bears"));
+        Consultation shines = changed(strong, none(acid).when(when("shine", 1)));
+        Regimen regimen = regimen(shines);
+        Step now = step(regimen, Part.EVENING, acid.product());
+        assertThat(now.aWeek()).isEqualTo(1);
+        assertThat(now.nights()).hasSizeGreaterThan(1);
+        Weeks weeks = Planner.weeks(shines, shines.answers().today()).orElseThrow();
+        assertThat(weeks.evenings())
+                .filteredOn(e -> e.maybe().stream().anyMatch(m -> m.product().equals(acid.product())))
+                .isNotEmpty()
+                .allSatisfy(e -> {
+                    assertThat(e.uses()).extracting(Weeks.UsedThen::product).doesNotContain(acid.product());
+                    assertThat(e.products()).contains(acid.product());
+                    assertThat(e.load() + e.maybe().getFirst().points())
+                            .isLessThanOrEqualTo(weeks.bears().night() + 1e-9);
+                });
+        assertThat(weeks.tracks())
+                .filteredOn(t -> t.product().equals(acid.product()))
+                .singleElement()
+                .satisfies(t -> {
+                    assertThat(t.weekdays()).isEmpty();
+                    assertThat(t.turns().getLast().nights()).isEqualTo("when it shone by noon, up to 1 a week");
+                });
+    }
+
+    private static Adjustment none(Step step) {
+        return Adjustment.none(Part.EVENING, step.product());
+    }
+
+    private static Condition when(String kind, int usual) {
+        return new Condition(Condition.kind(kind).orElseThrow(), usual);
     }
 
     private static Consultation consultation(String method, int seed) {
@@ -329,6 +411,7 @@ class ByHandTest {
                 false,
                 Optional.empty(),
                 List.of(),
+                Optional.empty(),
                 false,
                 "",
                 Optional.of(new Adjustment.Move(Optional.empty(), Optional.of(before), why)));
@@ -336,12 +419,28 @@ class ByHandTest {
 
     private static Adjustment on(Step step, @org.jspecify.annotations.Nullable Coverage on, boolean coat) {
         return new Adjustment(
-                Part.EVENING, step.product(), false, Optional.ofNullable(on), List.of(), coat, "", Optional.empty());
+                Part.EVENING,
+                step.product(),
+                false,
+                Optional.ofNullable(on),
+                List.of(),
+                Optional.empty(),
+                coat,
+                "",
+                Optional.empty());
     }
 
     private static Adjustment nights(Part part, Step step, DayOfWeek... nights) {
         return new Adjustment(
-                part, step.product(), false, Optional.empty(), List.of(nights), false, "", Optional.empty());
+                part,
+                step.product(),
+                false,
+                Optional.empty(),
+                List.of(nights),
+                Optional.empty(),
+                false,
+                "",
+                Optional.empty());
     }
 
     private static Regimen regimen(Consultation c) {

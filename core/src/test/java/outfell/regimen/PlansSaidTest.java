@@ -262,6 +262,7 @@ class PlansSaidTest {
                                 true,
                                 Optional.of(Coverage.values()[random.nextInt(Coverage.values().length)]),
                                 random.nextBoolean() ? List.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY) : List.of(),
+                                Optional.empty(),
                                 random.nextBoolean(),
                                 "as she likes it",
                                 changed == last

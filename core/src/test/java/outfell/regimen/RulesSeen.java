@@ -468,6 +468,7 @@ public final class RulesSeen {
                         false,
                         java.util.Optional.of(on),
                         List.of(),
+                        java.util.Optional.empty(),
                         true,
                         "",
                         java.util.Optional.empty());

@@ -216,6 +216,50 @@ class WeeksApiTest extends OverHttp {
     }
 
     @Test
+    void a_step_on_a_condition_comes_back_as_saved_and_an_evening_of_any_day_is_one_call() throws Exception {
+        String visit = lastVisit("Sunniva Thorne");
+        String day = LocalDate.now().plusDays(9).toString();
+        String evening = "/api/visits/" + visit + "/evenings/";
+        JsonNode cream = get(evening + day)
+                .body()
+                .at("/routine/steps")
+                .valueStream()
+                .filter(s -> s.at("/kind").asString().equals("MOISTURISER"))
+                .findFirst()
+                .orElseThrow();
+        ObjectNode d = document(visit);
+        ObjectNode step = d.withArray("/steps").addObject();
+        step.put("part", "EVENING")
+                .put("product", cream.at("/product").asString())
+                .put("optional", false)
+                .putNull("on")
+                .put("secondCoat", false)
+                .put("words", "");
+        step.putArray("nights");
+        step.putObject("when").put("kind", "weather").put("usual", 2);
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        assertThat(get("/api/visits/" + visit).body().at("/steps/0/when")).isEqualTo(step.at("/when"));
+
+        JsonNode then = get(evening + day).body();
+        assertThat(then.at("/evening/maybe/0/when").asString()).isEqualTo("after a windy or cold day, about 2 a week");
+        assertThat(then.at("/routine/timeline/shortestMinutes").asDouble())
+                .isLessThan(then.at("/routine/timeline/minutes").asDouble());
+        assertThat(get(evening + LocalDate.now().plusYears(3))
+                        .body()
+                        .at("/errors/0/sentence")
+                        .asString())
+                .startsWith("The evenings of this plan run from");
+
+        ObjectNode unknown = document(visit);
+        ((ObjectNode) unknown.at("/steps/0/when")).put("kind", "moult");
+        assertThat(put("/api/visits/" + visit, unknown)
+                        .body()
+                        .at("/errors/0/sentence")
+                        .asString())
+                .startsWith("There is no condition moult; there are [dry,");
+    }
+
+    @Test
     void another_reader_opens_the_calendar_and_a_newer_file_takes_the_place_of_an_older() throws Exception {
         String visit = readOnly("Hedda Saltvik");
         Map<String, VEvent> first = events(visit);

@@ -20,6 +20,7 @@ import outfell.server.client.Clients;
 import outfell.server.patch.Patches;
 import outfell.server.practice.House;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.server.visit.VisitWeeks;
 import outfell.server.visit.Visits;
 
 /** The calendar file of a visit's plan. */
@@ -29,13 +30,15 @@ class CalendarController {
     private static final MediaType CALENDAR = new MediaType("text", "calendar", StandardCharsets.UTF_8);
 
     private final Visits visits;
+    private final VisitWeeks weeks;
     private final Clients clients;
     private final Patches patches;
     private final House house;
     private final Clock clock;
 
-    CalendarController(Visits visits, Clients clients, Patches patches, House house, Clock clock) {
+    CalendarController(Visits visits, VisitWeeks weeks, Clients clients, Patches patches, House house, Clock clock) {
         this.visits = visits;
+        this.weeks = weeks;
         this.clients = clients;
         this.patches = patches;
         this.house = house;
@@ -51,7 +54,7 @@ class CalendarController {
         String text = CalendarFile.write(new CalendarFile.Facts(
                 client.id(),
                 house.view().details().name(),
-                visits.weeks(id),
+                weeks.weeks(id),
                 readings(client.id()),
                 next != null && next.isAfter(LocalDateTime.now(clock)) ? next : null,
                 clock.instant()));

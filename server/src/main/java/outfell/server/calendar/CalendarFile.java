@@ -111,6 +111,7 @@ final class CalendarFile {
                 .forEach(t -> t.turns().stream()
                         .filter(turn -> turn.from().equals(e.date()))
                         .forEach(turn -> lines.add("From today %s: %s.".formatted(t.name(), turn.nights()))));
+        e.maybe().forEach(m -> lines.add("%s %s.".formatted(m.name(), m.when())));
         e.leftOut()
                 .forEach(l -> lines.add(
                         "Without %s: %s".formatted(l.name(), l.because().sentence())));

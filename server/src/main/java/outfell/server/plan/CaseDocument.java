@@ -185,9 +185,13 @@ public record CaseDocument(
             boolean optional,
             @Schema(types = {"string", "null"}) @Nullable Coverage on,
             List<DayOfWeek> nights,
+            @Schema(types = {"object", "null"}) @Nullable OnCondition when,
             boolean secondCoat,
             String words,
             @Schema(types = {"object", "null"}) @Nullable MovedTo move) {}
+
+    /** For some days only: which, and how many a week they usually are. */
+    public record OnCondition(String kind, int usual) {}
 
     /** Another place: after one neighbour, or before another when that one is gone. */
     public record MovedTo(

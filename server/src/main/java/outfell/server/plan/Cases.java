@@ -23,6 +23,7 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.routine.Adjustment;
+import outfell.routine.Condition;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
@@ -125,6 +126,17 @@ public final class Cases {
                 s.optional(),
                 Optional.ofNullable(s.on()),
                 s.nights(),
+                Optional.ofNullable(s.when())
+                        .map(w -> new Condition(
+                                Condition.kind(w.kind())
+                                        .orElseThrow(() ->
+                                                new IllegalArgumentException("There is no condition %s; there are %s."
+                                                        .formatted(
+                                                                w.kind(),
+                                                                Condition.kinds().stream()
+                                                                        .map(Condition.KindOfCondition::id)
+                                                                        .toList()))),
+                                w.usual())),
                 s.secondCoat(),
                 s.words().strip(),
                 Optional.ofNullable(s.move())

@@ -145,7 +145,14 @@ public record Sheet(
                         s.contact() > 0 ? "leave %s".formatted(seconds(s.contact())) : "")
                 .filter(StringUtils::isNotBlank)
                 .collect(Collectors.joining("; "));
-        return new StepOf(s.number(), s.name(), s.does(), s.everyDay() ? "" : "some evenings", marks, how);
+        return new StepOf(s.number(), s.name(), s.does(), often(s), marks, how);
+    }
+
+    private static String often(Step s) {
+        if (!s.hand().when().isEmpty()) {
+            return s.hand().when();
+        }
+        return s.everyDay() ? "" : "some evenings";
     }
 
     private static String seconds(int seconds) {

@@ -15,6 +15,7 @@ import outfell.server.plan.PlanAnswer;
 import outfell.server.practice.House;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.server.visit.VisitWeeks;
 import outfell.server.visit.Visits;
 
 /** The client's sheet as a PDF. */
@@ -22,12 +23,14 @@ import outfell.server.visit.Visits;
 @RequestMapping("/api/visits/{id}/sheet.pdf")
 class SheetController {
     private final Visits visits;
+    private final VisitWeeks weeks;
     private final Clients clients;
     private final House house;
     private final SheetPdf pdf;
 
-    SheetController(Visits visits, Clients clients, House house, SheetPdf pdf) {
+    SheetController(Visits visits, VisitWeeks weeks, Clients clients, House house, SheetPdf pdf) {
         this.visits = visits;
+        this.weeks = weeks;
         this.clients = clients;
         this.house = house;
         this.pdf = pdf;
@@ -46,7 +49,7 @@ class SheetController {
                 clients.get(visit.client()),
                 house.view().details(),
                 regimen,
-                visits.weeks(id),
+                weeks.weeks(id),
                 answer.verdict(),
                 visits.keptAs(id, answer).orElse(null)));
         return ResponseEntity.ok()

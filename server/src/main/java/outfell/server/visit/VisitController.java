@@ -93,12 +93,14 @@ class VisitController {
             String why) {}
 
     private final Visits visits;
+    private final VisitWeeks weeks;
     private final DeskLines lines;
     private final Patches patches;
     private final Clock clock;
 
-    VisitController(Visits visits, DeskLines lines, Patches patches, Clock clock) {
+    VisitController(Visits visits, VisitWeeks weeks, DeskLines lines, Patches patches, Clock clock) {
         this.visits = visits;
+        this.weeks = weeks;
         this.lines = lines;
         this.patches = patches;
         this.clock = clock;
@@ -213,7 +215,13 @@ class VisitController {
     /** The plan in time: what each evening brings, and what is led up to week by week. */
     @GetMapping("/visits/{id}/weeks")
     Weeks weeks(@PathVariable UUID id) {
-        return visits.weeks(id);
+        return weeks.weeks(id);
+    }
+
+    /** One evening of the plan, on any day that it reaches to. */
+    @GetMapping("/visits/{id}/evenings/{date}")
+    VisitWeeks.DatedEvening evening(@PathVariable UUID id, @PathVariable LocalDate date) {
+        return weeks.evening(id, date);
     }
 
     /** What another month, or the visit's method in place of another, changes in the plan; each with the fact that did it. */

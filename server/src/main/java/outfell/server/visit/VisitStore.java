@@ -395,6 +395,7 @@ public class VisitStore {
             CaseDocument.StepByHand s = steps.get(i);
             CaseDocument.MovedTo move = s.move();
             Coverage on = s.on();
+            CaseDocument.OnCondition when = s.when();
             all.add(db.insertInto(VISIT_STEP)
                     .set(VISIT_STEP.VISIT_ID, visit)
                     .set(VISIT_STEP.PART, s.part().name())
@@ -402,6 +403,8 @@ public class VisitStore {
                     .set(VISIT_STEP.PLACE, i)
                     .set(VISIT_STEP.LEFT_OUT, s.optional())
                     .set(VISIT_STEP.KEPT_TO, on == null ? null : on.name())
+                    .set(VISIT_STEP.WHEN_KIND, when == null ? null : when.kind())
+                    .set(VISIT_STEP.WHEN_USUAL, when == null ? null : when.usual())
                     .set(VISIT_STEP.SECOND_COAT, s.secondCoat())
                     .set(VISIT_STEP.OWN_WORDS, s.words())
                     .set(VISIT_STEP.MOVED, move != null)
@@ -437,6 +440,9 @@ public class VisitStore {
                         days.getOrDefault(r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID), List.of()).stream()
                                 .sorted()
                                 .toList(),
+                        r.getWhenKind() == null
+                                ? null
+                                : new CaseDocument.OnCondition(r.getWhenKind(), r.getWhenUsual()),
                         r.getSecondCoat(),
                         r.getOwnWords(),
                         r.getMoved()

@@ -36,7 +36,6 @@ import outfell.product.ProductId;
 import outfell.regimen.Findings;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
-import outfell.regimen.Weeks;
 import outfell.safety.SafetyScreen;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.catalogue.ProductForm;
@@ -475,17 +474,6 @@ public class Visits {
                 document.takenOut(),
                 document.steps(),
                 Optional.ofNullable(document.week()).orElse(before.week()));
-    }
-
-    /** The visit's plan in time, as it stands today. */
-    public Weeks weeks(UUID id) {
-        return weeks(id, LocalDate.now(clock));
-    }
-
-    private Weeks weeks(UUID id, LocalDate now) {
-        return Planner.weeks(consultations.of(find(id)), now)
-                .orElseThrow(() ->
-                        Problem.refused("refer-first", "There are no nights to lay until the referral is settled."));
     }
 
     /** The rhythm and her evenings stand; single evenings that have passed do not come along. */

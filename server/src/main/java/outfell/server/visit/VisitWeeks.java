@@ -1,0 +1,60 @@
+package outfell.server.visit;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import outfell.consultation.Consultation;
+import outfell.regimen.Outcome;
+import outfell.regimen.Planner;
+import outfell.regimen.Weeks;
+import outfell.routine.Routine;
+import outfell.server.problem.Problem;
+
+/** The plan of a visit in time. */
+@Service
+public class VisitWeeks {
+    /** One evening of a plan: what is on it and why, and how it is done. */
+    public record DatedEvening(Weeks.Evening evening, Routine routine) {}
+
+    private final Visits visits;
+    private final VisitCases cases;
+    private final Clock clock;
+
+    VisitWeeks(Visits visits, VisitCases cases, Clock clock) {
+        this.visits = visits;
+        this.cases = cases;
+        this.clock = clock;
+    }
+
+    /** As it stands today. */
+    public Weeks weeks(UUID id) {
+        return weeks(cases.of(visits.find(id)));
+    }
+
+    /**
+     * One evening of it, as it stands today.
+     *
+     * @throws Problem when the plan does not reach to that day
+     */
+    public DatedEvening evening(UUID id, LocalDate day) {
+        Consultation consultation = cases.of(visits.find(id));
+        Weeks weeks = weeks(consultation);
+        Weeks.Evening evening = weeks.on(day)
+                .orElseThrow(() -> Problem.field(
+                        "/date",
+                        "The evenings of this plan run from %s to %s.".formatted(weeks.from(), weeks.until())));
+        return Planner.plan(consultation) instanceof Outcome.Planned planned
+                ? new DatedEvening(
+                        evening, weeks.routine(evening, planned.regimen().evening()))
+                : referFirst();
+    }
+
+    private Weeks weeks(Consultation consultation) {
+        return Planner.weeks(consultation, LocalDate.now(clock)).orElseGet(VisitWeeks::referFirst);
+    }
+
+    private static <T> T referFirst() {
+        throw Problem.refused("refer-first", "There are no nights to lay until the referral is settled.");
+    }
+}
