@@ -3632,6 +3632,7 @@ export interface components {
         };
         Track: {
             course?: components["schemas"]["Course"];
+            free: boolean;
             letter: string;
             more: string;
             name: string;

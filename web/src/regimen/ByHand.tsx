@@ -51,7 +51,7 @@ export function ByHand({ context, regimen }: { context: VisitContext; regimen: R
               {say('regimen.inThe')}
               {partName(c.part).toLowerCase()}: {c.words.join('; ')}
               {refusals(c.part, c.product).map((r) => (
-                <b key={r.because.sentence} className="refusal">
+                <b key={r.because.sentence} className="refusal block">
                   {say('regimen.notFollowed', { sentence: r.because.sentence })}
                 </b>
               ))}

@@ -14,6 +14,7 @@ const step = (over: Partial<Step> = {}): Step =>
     name: 'Calm serum',
     part: '',
     nights: week,
+    aWeek: 7,
     comesOff: false,
     prescription: false,
     hand: none,

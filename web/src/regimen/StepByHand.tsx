@@ -133,7 +133,7 @@ export function StepByHand({
             )}
           </>
         )}
-        {!step.prescription && <OnlyWhen context={context} now={now} change={change} />}
+        {!step.prescription && <OnlyWhen context={context} now={now} most={step.aWeek} change={change} />}
         <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
       </div>
       {refusals.map((r) => (
@@ -149,10 +149,13 @@ export function StepByHand({
 function OnlyWhen({
   context,
   now,
+  most,
   change,
 }: {
   context: VisitContext
   now: Changed
+  /** days a week that it has without a condition: it is not counted at more unless somebody says so */
+  most: number
   change: (next: ByHandChange) => void
 }) {
   const kinds = context.words.weeks.conditions
@@ -165,7 +168,7 @@ function OnlyWhen({
         value={now.when?.kind ?? ''}
         onChange={(e) => {
           const kind = kinds.find((k) => k.id === e.target.value)
-          change({ when: kind ? { kind: kind.id, usual: kind.usual } : null, nights: [] })
+          change({ when: kind ? { kind: kind.id, usual: Math.min(kind.usual, most) } : null, nights: [] })
         }}
         sx={{ minWidth: 190 }}
         slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}

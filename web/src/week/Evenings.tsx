@@ -1,3 +1,4 @@
+import type { CSSProperties } from 'react'
 import type { Step } from '../api/client'
 import { dateWords, sometimes } from '../shared/format'
 import { Bands } from '../strip/Bands'
@@ -38,6 +39,7 @@ export function Evenings({
   const height = above + SKIN + below + 6
   return (
     <div className="nights-scroll" tabIndex={-1}>
+      {weeks.rhythm.every !== 7 && <Rounds shown={shown} columns={columns} />}
       <div className="nights" style={columns} role="list" aria-label={say('week.evenings')}>
         {drawn.map(({ evening, steps: used }) => (
           <div key={evening.date} role="listitem" className="night-column">
@@ -64,6 +66,18 @@ export function Evenings({
           </div>
         ))}
       </div>
+    </div>
+  )
+}
+
+/** Which evenings come round together, bracketed. */
+function Rounds({ shown, columns }: { shown: Evening[]; columns: CSSProperties }) {
+  const rounds = [...new Set(shown.map((e) => e.round))]
+  return (
+    <div className="nights rounds" style={columns} aria-hidden="true">
+      {rounds.map((r) => (
+        <i key={r} style={{ gridColumn: `span ${shown.filter((e) => e.round === r).length}` }} />
+      ))}
     </div>
   )
 }

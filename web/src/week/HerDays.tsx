@@ -154,7 +154,7 @@ function Pauses({
         onSubmit={form.submit(async (typed) => {
           await change.pause.mutateAsync({
             ...typed,
-            until: typed.until < typed.from ? typed.from : typed.until,
+            until: typed.until,
           })
           form.leave()
         })}
@@ -172,7 +172,7 @@ function Pauses({
             value={form.now.from}
             width={195}
             error={form.errorOf('from')}
-            pick={(from) => form.put({ from, ...(form.now.until < from ? { until: from } : {}) })}
+            pick={(from) => form.put({ from, ...(form.now.until === form.now.from ? { until: from } : {}) })}
           />
           <DateField
             label={say('week.lastDay')}

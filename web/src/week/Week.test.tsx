@@ -41,6 +41,7 @@ const track = (over: Partial<Track> = {}): Track => ({
   letter: 'R',
   points: 1,
   queued: false,
+  free: true,
   weeks: [
     { from: '2026-11-30', led: 0, uses: 1, standing: 'LED_UP', because: because('Led up to.') },
     { from: '2026-12-07', led: 1, uses: 0, standing: 'PAUSED', because: because('Waxing.') },

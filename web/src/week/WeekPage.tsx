@@ -15,7 +15,7 @@ import { PatternSet } from '../strip/Bands'
 import { useVisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
 import { CheckIns } from './CheckIns'
-import { byHand, daysAfter, every, planned, shifted, weekOf, type Weeks } from './edits'
+import { allPlanned, byHand, daysAfter, every, kept, planned, shifted, weekOf, type Weeks } from './edits'
 import { Evenings, Letters } from './Evenings'
 import { HerDays } from './HerDays'
 import { OneEvening } from './OneEvening'
@@ -92,7 +92,7 @@ export default function WeekPage() {
   )
   const { evenings } = data
   const rhythm = weekOf(document)
-  const free = data.tracks.filter((t) => t.weekdays.length > 0)
+  const free = data.tracks.filter((t) => t.free)
   const night = shown.find((e) => e.date === chosen)
   return (
     <div className="week-page">
@@ -122,15 +122,24 @@ export default function WeekPage() {
           )}
           {free.length > 0 && !earlier && (
             <Button
-              title={say('week.keepTheseNightsTold')}
+              title={say(rhythm.every === 7 ? 'week.keepTheseNightsTold' : 'week.keepTheseEveningsTold')}
               onClick={() =>
                 work.change((d) =>
-                  free.reduce((all, t) => adjust(all, 'EVENING', t.product, { nights: t.weekdays }), d),
+                  rhythm.every === 7
+                    ? free.reduce((all, t) => adjust(all, 'EVENING', t.product, { nights: t.weekdays }), d)
+                    : kept(
+                        shown,
+                        free.map((t) => t.product),
+                        say('week.keptAsTheyAre'),
+                      )(d),
                 )
               }
             >
               {say('week.keepTheseNights')}
             </Button>
+          )}
+          {rhythm.byHand.length > 0 && !earlier && (
+            <Button onClick={() => work.change(allPlanned)}>{say('week.allAsPlanned')}</Button>
           )}
           <Button disabled={!undo} onClick={() => undo?.()}>
             {say('regimen.undo')}

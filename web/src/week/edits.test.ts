@@ -1,9 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import type { VisitDocument } from '../api/client'
+import type { Evening } from './edits'
 import {
+  allPlanned,
   byHand,
   daysAfter,
   every,
+  kept,
   planned,
   shifted,
   weekOf,
@@ -34,6 +37,21 @@ describe('the nights of a visit', () => {
     expect(weekOf(twice).evenings).toEqual([swims])
     expect(weekOf(withoutEvening({ ...swims, weekday: 'MONDAY' })(twice)).evenings).toHaveLength(1)
     expect(weekOf(withoutEvening(swims)(twice)).evenings).toEqual([])
+  })
+
+  test('evenings that are kept stay with and without a thing, and what she said about one before', () => {
+    const said = byHand({ product: 'a', date: '2026-12-01', on: true, why: 'a wedding' })(document)
+    const evenings = ['2026-11-30', '2026-12-01', '2026-12-02'].map(
+      (date) => ({ date, uses: date.endsWith('30') ? [{ product: 'a' }] : [] }) as unknown as Evening,
+    )
+    const all = kept(evenings, ['a'], 'kept')(said)
+    expect(weekOf(all).byHand.map((n) => [n.date.slice(-2), n.on, n.why])).toEqual([
+      ['30', true, 'kept'],
+      ['01', true, 'a wedding'],
+      ['02', false, 'kept'],
+    ])
+    expect(weekOf(kept(evenings, ['a'], 'kept')(all)).byHand).toEqual(weekOf(all).byHand)
+    expect(weekOf(allPlanned(all)).byHand).toEqual([])
   })
 
   test('a product has one course at a time', () => {

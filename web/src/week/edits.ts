@@ -43,6 +43,24 @@ export const withoutCourse = (product: string) =>
 export const byHand = (night: Schemas['NightByHand']) =>
   edited((w) => ({ ...w, byHand: [...others(w, night.product, night.date), night] }))
 
+/** The nights of some things as they are now, whatever is planned for these evenings later. */
+export const kept = (evenings: Evening[], products: string[], why: string) =>
+  edited((w) => ({
+    ...w,
+    byHand: [
+      ...w.byHand.filter((n) => !(products.includes(n.product) && evenings.some((e) => e.date === n.date))),
+      ...evenings.flatMap((e) =>
+        products.map((product) => {
+          const before = w.byHand.find((n) => n.product === product && n.date === e.date)
+          return before ?? { product, date: e.date, on: e.uses.some((u) => u.product === product), why }
+        }),
+      ),
+    ],
+  }))
+
+/** Every evening as it is planned. */
+export const allPlanned = edited((w) => ({ ...w, byHand: [] }))
+
 /** The evening as it is planned again. */
 export const planned = (product: string, date: string) =>
   edited((w) => ({ ...w, byHand: others(w, product, date) }))

@@ -50,6 +50,7 @@ final class Tracks {
                 diary.courses().stream()
                         .filter(c -> c.product().equals(g.product().id()))
                         .findFirst(),
+                free(g, current),
                 weekdays(g, current),
                 more(g, current),
                 stronger(g, all),
@@ -57,13 +58,14 @@ final class Tracks {
     }
 
     private List<DayOfWeek> weekdays(Going g, NightsOf.Found found) {
-        int thing = found.place(g.product().id());
-        return thing >= 0
-                        && g.when().isEmpty()
-                        && found.round().nights() == Rhythm.WEEK
-                        && found.wanted().get(thing).free()
-                ? found.days(thing, now)
+        return free(g, found) && found.round().nights() == Rhythm.WEEK
+                ? found.days(found.place(g.product().id()), now)
                 : List.of();
+    }
+
+    private static boolean free(Going g, NightsOf.Found found) {
+        int thing = found.place(g.product().id());
+        return thing >= 0 && g.when().isEmpty() && found.wanted().get(thing).free();
     }
 
     /** Strength goes up only when the nights rest, and after some weeks of enough of them without a sign. */

@@ -74,6 +74,7 @@ public record Weeks(
      * @param queued whether it is not in today's plan: it is next in line
      * @param weeks from the first day of the tracks on
      * @param course that it is on
+     * @param free whether its nights are computed: nobody has set them and no condition is upon it
      * @param weekdays its nights this week, where they come by weekday and nobody has set them; else none
      * @param more what would have to give for one more night of it
      * @param stronger when a stronger one may be thought of, and why not before; empty for what comes in one strength
@@ -87,6 +88,7 @@ public record Weeks(
             boolean queued,
             List<Ramp.WeekOfIt> weeks,
             Optional<Course> course,
+            boolean free,
             List<DayOfWeek> weekdays,
             String more,
             Optional<Because> stronger,
