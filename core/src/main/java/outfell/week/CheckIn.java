@@ -58,6 +58,8 @@ public record CheckIn(
     private static final int RISE = FILE.whole("rise", 0, 4);
     private static final Row STEP_BACK = FILE.row("step-back");
     private static final Row RESET = FILE.row("reset");
+    private static final Row REFER = FILE.row("refer");
+    private static final String URGENT = REFER.text("urgent");
     private static final int BACK_STING = STEP_BACK.whole("sting", 1, 4);
     private static final int BACK_REDNESS = STEP_BACK.whole("redness", 1, 4);
     private static final int BACK_FLAKING = STEP_BACK.whole("flaking", 1, 4);
@@ -133,12 +135,14 @@ public record CheckIn(
     public Because because(Before before) {
         return switch (says(before)) {
             case REFER ->
-                Because.custom(
-                        "Swelling or a blister on %s: everything strong stops until a doctor has looked at it and %d check-ins are calm."
-                                        .formatted(Diary.DAY.format(on), CALM_ENDS)
-                                + seen.map(s -> " Looked at on %s by %s: %s"
-                                                .formatted(Diary.DAY.format(s.on()), s.by(), s.said()))
-                                        .orElse(""));
+                REFER.because(
+                        "Swelling or a blister on %s: everything strong stops until a doctor has looked at it and %d check-ins are calm. %s"
+                                .formatted(
+                                        Diary.DAY.format(on),
+                                        CALM_ENDS,
+                                        seen.map(x -> "Looked at on %s by %s: %s"
+                                                        .formatted(Diary.DAY.format(x.on()), x.by(), x.said()))
+                                                .orElse(URGENT)));
             case RESET ->
                 RESET.because("%s on %s: everything strong stops until %d check-ins are calm."
                         .formatted(

@@ -1,14 +1,18 @@
 package outfell.week;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
+import outfell.week.Placing.Placed;
+import outfell.week.Placing.Rank;
 
 /**
- * Lays things over the nights of a round. What others have set stands; the rest is chosen so that, one after the other, what is
- * done for the client is most; as few as can be share a night; each thing lies as evenly as it can, then all strong nights
- * together; the nights are the best liked; and of equals the first thing has its first choice. Exact: what is not tried cannot
- * be better, by the bounds below, which a test holds against trying everything.
+ * Lays things over the nights of a round. What others have set stands; the rest is chosen so that what is done for the client is
+ * most, and then laid as {@link Placing} lays it. Exact: how many nights each thing has is tried from the best on, and what is not
+ * tried cannot be better, by the bounds below, which a test holds against trying everything.
  */
 public final class Nights {
     /**
@@ -21,55 +25,45 @@ public final class Nights {
         }
     }
 
-    /** How good a laying is, the first that differs counts: less is better. */
-    private record Rank(int unworth, int shared, int spread, int together, int unliked) implements Comparable<Rank> {
-        private static final Comparator<Rank> ORDER = Comparator.comparingInt(Rank::unworth)
-                .thenComparingInt(Rank::shared)
-                .thenComparingInt(Rank::spread)
-                .thenComparingInt(Rank::together)
-                .thenComparingInt(Rank::unliked);
-
-        @Override
-        public int compareTo(Rank other) {
-            return ORDER.compare(this, other);
-        }
-    }
-
     private static final double HAIR = 1e-9;
 
     private final Round round;
     private final List<Wanted> things;
-    private final List<int[]> choices;
-    /** Places of what is laid one by one: what is fixed, then the others as asked. */
-    private final int[] order;
+    /** Places of what is free, as asked. */
+    private final int[] free;
 
-    private final int[] chosen;
+    private final Allowance load;
+    private final Allowance exfoliations;
+    /** Numbers of nights for which there is no room, however they are laid; nor is there for more. */
+    private final List<int[]> noRoom = new ArrayList<>();
+
+    private final int[] uses;
     private int[] best = new int[0];
-    private Rank bestRank = new Rank(Integer.MAX_VALUE, 0, 0, 0, 0);
-
-    private final double[] carried;
-    private int strong;
-    private final int fixedStrong;
-    private double load;
-    private double exfoliated;
+    private int most;
 
     private Nights(List<Wanted> things, Round round) {
         this.things = things;
         this.round = round;
-        this.chosen = new int[things.size()];
-        this.carried = new double[round.nights()];
-        java.util.Arrays.fill(carried, round.daily());
-        this.order = IntStream.concat(
-                        IntStream.range(0, things.size())
-                                .filter(i -> !things.get(i).free()),
-                        IntStream.range(0, things.size())
-                                .filter(i -> things.get(i).free()))
+        this.free = IntStream.range(0, things.size())
+                .filter(i -> things.get(i).free())
                 .toArray();
-        this.fixedStrong = things.stream()
-                .filter(w -> !w.free() && w.points() > 0)
-                .mapToInt(Wanted::fixed)
-                .reduce(0, (a, b) -> a | b);
-        this.choices = things.stream().map(this::choices).toList();
+        this.uses = things.stream()
+                .mapToInt(w -> w.free() ? 0 : Integer.bitCount(w.fixed()))
+                .toArray();
+        double loadSet = 0;
+        double exfoliationsSet = 0;
+        for (int i = 0; i < things.size(); i++) {
+            loadSet += uses[i] * things.get(i).points();
+            exfoliationsSet += uses[i] * things.get(i).exfoliation();
+        }
+        this.load = new Allowance(
+                round.load() - loadSet,
+                Arrays.stream(free).mapToObj(things::get).toList(),
+                Wanted::points);
+        this.exfoliations = new Allowance(
+                round.exfoliations() - exfoliationsSet,
+                Arrays.stream(free).mapToObj(things::get).toList(),
+                Wanted::exfoliation);
     }
 
     /**
@@ -77,184 +71,125 @@ public final class Nights {
      * @return a night for none of them when nothing fits
      */
     public static Laid lay(List<Wanted> things, Round round) {
-        Nights nights = new Nights(List.copyOf(things), round);
-        nights.from(0, 0, 0, 0);
-        return new Laid(
-                IntStream.of(nights.best).boxed().toList(),
-                nights.bestRank.unworth() == Integer.MAX_VALUE ? 0 : -nights.bestRank.unworth());
+        return new Nights(List.copyOf(things), round).laid();
     }
 
-    /** Every set of nights that one thing could have by itself, the best for it first. */
-    private int[] choices(Wanted w) {
-        if (!w.free()) {
-            return new int[] {w.fixed()};
+    private Laid laid() {
+        int[] first = mostUses();
+        while (!Placing.isRoom(things, round, first)) {
+            noRoom.add(least(first));
+            first = mostUses();
         }
-        return IntStream.rangeClosed(0, round.all())
-                .filter(on -> Integer.bitCount(on) <= w.most() && (on & w.barred()) == 0)
-                .filter(on -> Integer.bitCount(on) < 2 || round.shortestGap(on) >= w.apart())
-                .boxed()
-                .sorted(first(w))
-                .mapToInt(Integer::intValue)
-                .toArray();
+        int worth = worth(first);
+        Optional<Placed> laid = Optional.empty();
+        for (int[] as : asGood(worth)) {
+            laid = better(
+                    laid, Placing.of(things, round, as, laid.map(Placed::rank).orElse(Rank.WORST)));
+        }
+        return new Laid(Arrays.stream(laid.orElseThrow().on()).boxed().toList(), worth);
     }
 
-    private Comparator<Integer> first(Wanted w) {
-        return Comparator.comparingInt((Integer on) -> -w.worth(Integer.bitCount(on)))
-                .thenComparingInt(round::spread)
-                .thenComparingInt(on -> -round.liking(on))
-                .thenComparingInt(Nights::late);
+    /** Of two that are as good the one in which the first thing has its first choice. */
+    private Optional<Placed> better(Optional<Placed> a, Optional<Placed> b) {
+        if (a.isEmpty() || b.isEmpty()) {
+            return a.or(() -> b);
+        }
+        int by = b.get().rank().compareTo(a.get().rank());
+        return by < 0 || (by == 0 && choices().compare(b.get().on(), a.get().on()) < 0) ? b : a;
     }
 
-    /** Of two sets of nights the one with the earlier first difference is less. */
-    private static int late(int on) {
-        return -(Integer.reverse(on) >>> 1);
+    private Comparator<int[]> choices() {
+        NightSets sets = NightSets.of(round);
+        return (a, b) -> Arrays.stream(free)
+                .map(i -> sets.better(things.get(i)).compare(a[i], b[i]))
+                .filter(c -> c != 0)
+                .findFirst()
+                .orElse(0);
     }
 
-    private void from(int place, int shared, int worth, int spread) {
-        if (place == order.length) {
-            Rank rank = new Rank(-worth, shared, spread, round.spread(strong), -liking());
-            if (rank.compareTo(bestRank) < 0) {
-                bestRank = rank;
-                best = chosen.clone();
+    // ---- how many nights each
+
+    private int worth(int[] uses) {
+        return IntStream.range(0, uses.length)
+                .map(i -> things.get(i).worth(uses[i]))
+                .sum();
+    }
+
+    /** The numbers of nights that are worth most, as far as anything is known against them. */
+    private int[] mostUses() {
+        most = -1;
+        search(0, worthSet(), load.most(), exfoliations.most(), Optional.empty());
+        return best;
+    }
+
+    /** All numbers of nights that are worth so much. */
+    private List<int[]> asGood(int worth) {
+        List<int[]> all = new ArrayList<>();
+        most = worth - 1;
+        search(0, worthSet(), load.most(), exfoliations.most(), Optional.of(all));
+        return all;
+    }
+
+    private int worthSet() {
+        return IntStream.range(0, things.size())
+                .filter(i -> !things.get(i).free())
+                .map(i -> things.get(i).worth(uses[i]))
+                .sum();
+    }
+
+    /** @param all where all that are worth more than {@link #most} are gathered; absent when the most is looked for */
+    private void search(int place, int worth, double loadLeft, double exfoliationsLeft, Optional<List<int[]>> all) {
+        if (place == free.length) {
+            if (worth > most) {
+                all.ifPresentOrElse(a -> a.add(uses.clone()), () -> {
+                    best = uses.clone();
+                    most = worth;
+                });
             }
             return;
         }
-        if (!promises(place, shared, worth, spread)) {
+        if (worth + Math.min(load.worth(place, loadLeft), exfoliations.worth(place, exfoliationsLeft)) <= most) {
             return;
         }
-        int thing = order[place];
+        int thing = free[place];
         Wanted w = things.get(thing);
-        for (int on : choices.get(thing)) {
-            if (fits(w, place, on)) {
-                int sharing = sharing(place, on);
-                put(w, thing, on, 1);
-                from(place + 1, shared + sharing, worth + w.worth(Integer.bitCount(on)), spread + round.spread(on));
-                put(w, thing, on, -1);
+        for (int u = w.most(); u >= 0; u--) {
+            double points = u * w.points();
+            double exfoliation = u * w.exfoliation();
+            boolean spends = (points > 0 && points > loadLeft + HAIR)
+                    || (exfoliation > 0 && exfoliation > exfoliationsLeft + HAIR);
+            uses[thing] = u;
+            if (!spends && !isKnown(thing)) {
+                search(place + 1, worth + w.worth(u), loadLeft - points, exfoliationsLeft - exfoliation, all);
             }
         }
+        uses[thing] = 0;
     }
 
-    private void put(Wanted w, int thing, int on, int sign) {
-        chosen[thing] = sign > 0 ? on : 0;
-        for (int n = 0; n < round.nights(); n++) {
-            carried[n] += (on >> n & 1) * sign * w.points();
-        }
-        load += sign * Integer.bitCount(on) * w.points();
-        exfoliated += sign * Integer.bitCount(on) * w.exfoliation();
-        strong = strongNow();
-    }
-
-    private int strongNow() {
-        int now = 0;
-        for (int i = 0; i < chosen.length; i++) {
-            now |= things.get(i).points() > 0 ? chosen[i] : 0;
-        }
-        return now;
-    }
-
-    private int liking() {
-        int sum = 0;
-        for (int on : chosen) {
-            sum += round.liking(on);
-        }
-        return sum;
-    }
-
-    /** How many pairs of a thing and one that stands already have a night together. */
-    private int sharing(int place, int on) {
-        int shared = 0;
-        for (int p = 0; p < place; p++) {
-            shared += Integer.bitCount(on & chosen[order[p]]);
-        }
-        return shared;
-    }
-
-    /** What somebody else has set fits always; a limit that it breaks leaves nothing to the others. */
-    private boolean fits(Wanted w, int place, int on) {
-        if (!w.free() || on == 0) {
-            return true;
-        }
-        for (int p = 0; p < place; p++) {
-            if ((w.parted() >> order[p] & 1) == 1 && (on & chosen[order[p]]) != 0) {
-                return false;
+    /** Whether it is known that there is no room for what is chosen up to a thing. */
+    private boolean isKnown(int last) {
+        for (int[] none : noRoom) {
+            boolean as = none[last] > 0;
+            for (int i = 0; as && i < none.length; i++) {
+                as = i <= last || !things.get(i).free() ? uses[i] >= none[i] : none[i] == 0;
+            }
+            if (as) {
+                return true;
             }
         }
-        int uses = Integer.bitCount(on);
-        if (w.exfoliation() > 0 && exfoliated + uses * w.exfoliation() > round.exfoliations() + HAIR) {
-            return false;
-        }
-        return w.points() == 0 || bears(w, on, uses);
+        return false;
     }
 
-    private boolean bears(Wanted w, int on, int uses) {
-        int most = Math.max(round.nights() - round.rest(), Integer.bitCount(fixedStrong));
-        if (load + uses * w.points() > round.load() + HAIR || Integer.bitCount(strong | on) > most) {
-            return false;
-        }
-        for (int n = 0; n < round.nights(); n++) {
-            if ((on >> n & 1) == 1 && carried[n] + w.points() > round.night() + HAIR) {
-                return false;
-            }
-            if (inThree(on, n) > 0 && three(n) + w.points() * inThree(on, n) > round.three() + HAIR) {
-                return false;
+    /** The fewest of these nights for which there is no room either. */
+    private int[] least(int[] uses) {
+        int[] least = uses.clone();
+        for (int i : free) {
+            int before = least[i];
+            least[i] = 0;
+            while (least[i] < before && Placing.isRoom(things, round, least)) {
+                least[i]++;
             }
         }
-        return true;
-    }
-
-    private int inThree(int on, int from) {
-        int in = 0;
-        for (int n = from; n < from + Math.min(3, round.nights()); n++) {
-            in += on >> n % round.nights() & 1;
-        }
-        return in;
-    }
-
-    private double three(int from) {
-        double sum = 0;
-        for (int n = from; n < from + Math.min(3, round.nights()); n++) {
-            sum += carried[n % round.nights()];
-        }
-        return sum;
-    }
-
-    /** Whether what is laid so far could still become better than the best: every part of it as good as it could be by itself. */
-    private boolean promises(int place, int shared, int worth, int spread) {
-        int most = worth;
-        int even = spread;
-        int uses = 0;
-        int liked = liking();
-        for (int p = place; p < order.length; p++) {
-            Wanted w = things.get(order[p]);
-            int could = could(w, place);
-            most += w.worth(could);
-            even += round.evenest(could);
-            uses += w.points() > 0 ? could : 0;
-            liked += round.mostLiking(could);
-        }
-        int together = round.evenest(Math.min(round.nights(), Integer.bitCount(strong) + uses));
-        return new Rank(-most, shared, even, together, -liked).compareTo(bestRank) < 0;
-    }
-
-    /** The most uses that what stands already leaves to a thing. */
-    private int could(Wanted w, int place) {
-        if (!w.free()) {
-            return Integer.bitCount(w.fixed());
-        }
-        int closed = w.barred();
-        for (int p = 0; p < place; p++) {
-            closed |= (w.parted() >> order[p] & 1) == 1 ? chosen[order[p]] : 0;
-        }
-        int could = Math.min(w.most(), Integer.bitCount(round.all() & ~closed));
-        if (w.points() > 0) {
-            could = Math.min(could, whole((round.load() - load) / w.points()));
-        }
-        return w.exfoliation() == 0
-                ? could
-                : Math.min(could, whole((round.exfoliations() - exfoliated) / w.exfoliation()));
-    }
-
-    private static int whole(double times) {
-        return (int) Math.max(0, Math.min(Integer.MAX_VALUE, Math.floor(times + HAIR)));
+        return least;
     }
 }

@@ -57,18 +57,15 @@ public record OneMore(List<List<Limit>> limits, List<Integer> gives) {
         }
         List<Wanted> asked = new ArrayList<>();
         for (int i = 0; i < things.size(); i++) {
-            asked.add(demanding(things.get(i), uses[i], letOut, i == thing));
+            asked.add(asking(things.get(i), letOut, i == thing));
         }
-        return Nights.lay(asked, wider).worth() == things.size();
+        return Placing.isRoom(asked, wider, uses);
     }
 
-    /** The same thing for whom so many uses, and no fewer, are worth one. */
-    private static Wanted demanding(Wanted w, int uses, List<Limit> letOut, boolean asks) {
-        List<Integer> worth =
-                IntStream.rangeClosed(0, uses).mapToObj(u -> u == uses ? 1 : 0).toList();
+    private static Wanted asking(Wanted w, List<Limit> letOut, boolean asks) {
         return new Wanted(
                 w.product(),
-                worth,
+                w.worth(),
                 w.points(),
                 w.exfoliation(),
                 asks && letOut.contains(Limit.APART) ? 1 : w.apart(),

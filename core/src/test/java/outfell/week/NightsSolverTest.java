@@ -31,7 +31,7 @@ class NightsSolverTest {
     void finds_nothing_better(int seed) {
         Random random = new Random(seed);
         Round round = round(random, seed % 4 == 0 ? 14 : 7);
-        List<Wanted> things = things(random, round.nights(), round.nights() == 14 ? 3 : 3 + random.nextInt(4));
+        List<Wanted> things = things(random, round.nights(), round.nights() == 14 ? 4 : 3 + random.nextInt(6));
         Nights.Laid laid = Nights.lay(things, round);
 
         assertThat(laid.worth() * BIG - shared(laid.on()))

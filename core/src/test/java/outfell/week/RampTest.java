@@ -134,6 +134,7 @@ class RampTest {
         assertThat(late.calming(swollen.plusWeeks(5)).ended()).contains(swollen.plusWeeks(5));
         assertThat(early.reset(swollen.plusWeeks(3).minusDays(1))).isPresent();
         assertThat(early.calming(swollen.plusWeeks(3)).ended()).contains(swollen.plusWeeks(3));
+        assertThat(nobody.read(swollen).getFirst().because().sentence()).contains("emergency help at once");
         assertThat(late.read(swollen).getFirst().because().sentence()).endsWith("a doctor: a contact reaction");
     }
 
