@@ -132,6 +132,63 @@ class NightsIT extends InTheBrowser {
                 .startsWith("BEGIN:VCALENDAR");
     }
 
+    @Test
+    void a_swelling_holds_everything_until_somebody_has_looked_at_it() {
+        page.navigate(readOnly("Edda Quill") + "/nights");
+        heading("Nights");
+        button("Swelling or a blister").click();
+        button("Note it").click();
+        assertThat(page.getByText("Calm reset since")).isVisible();
+        assertThat(page.getByText("emergency help at once").first()).isVisible();
+
+        Locator seen = page.getByRole(AriaRole.FORM, named("The swelling of"));
+        seen.getByLabel("Who looked at it").fill("the harbour doctor");
+        seen.getByLabel("What they said").fill("a sting of a jellyfish");
+        page.reload();
+        assertThat(seen.getByLabel("Who looked at it")).hasValue("the harbour doctor");
+        seen.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Note it"))
+                .click();
+        assertThat(page.locator(".check-ins li").first()).containsText("by the harbour doctor: a sting of a jellyfish");
+        assertThat(page.getByText("emergency help at once")).hasCount(0);
+        nothingToMend("nights, swelling");
+        button("Nobody has looked at it after all").click();
+        assertThat(seen).isVisible();
+    }
+
+    @Test
+    void a_step_waits_for_its_condition_and_the_board_draws_the_evening_of_a_day() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        step("Evening").last().click();
+        Locator evening = page.locator("[data-part=EVENING]");
+        evening.getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Only when"))
+                .click();
+        page.getByRole(AriaRole.OPTION, named("the skin feels dry")).click();
+        saved();
+        assertThat(evening.getByText("when the skin feels dry, about 3 a week").first())
+                .isVisible();
+        page.keyboard().press("Escape");
+        button("Of a day").click();
+        assertThat(evening.getByRole(AriaRole.STATUS)).isVisible();
+        String first = evening.getByRole(AriaRole.STATUS).textContent();
+        page.getByRole(AriaRole.BUTTON, named("The evening after")).click();
+        assertThat(evening.getByRole(AriaRole.STATUS)).not().hasText(first);
+        nothingToMend("regimen of a day");
+        button("Usual evening").click();
+        assertThat(evening.getByRole(AriaRole.STATUS)).hasCount(0);
+    }
+
+    @Test
+    void nights_of_another_rhythm_are_kept_as_they_are_and_let_go() {
+        page.navigate(visitOf("Lisbet Marl") + "/nights");
+        heading("Nights");
+        button("every 3 nights").click();
+        button("Keep these nights").click();
+        saved();
+        button("All as planned").click();
+        saved();
+        assertThat(button("All as planned")).hasCount(0);
+    }
+
     private Locator evening(int nth) {
         return page.locator("[data-date]").nth(nth);
     }

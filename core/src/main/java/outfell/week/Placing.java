@@ -28,9 +28,6 @@ final class Placing {
     /** @param on nights of each thing, as bits, in the order asked */
     record Placed(int[] on, Rank rank) {}
 
-    private static final double HAIR = 1e-9;
-    private static final int THREE = 3;
-
     private final Round round;
     private final List<Wanted> things;
     /** Places of what is laid one by one: what is fixed, then the others as asked. */
@@ -44,13 +41,7 @@ final class Placing {
 
     private final boolean anyWillDo;
     private final int[] chosen;
-    private final int[] busy;
-    private final double[] carried;
-    private final int mostStrong;
-    private int strong;
-    private double load;
-    private double exfoliated;
-    private int liking;
+    private final Carried carried;
     private Optional<Placed> best = Optional.empty();
 
     private Placing(
@@ -70,14 +61,7 @@ final class Placing {
                                 .mapToInt(Integer::intValue))
                 .toArray();
         this.chosen = new int[things.size()];
-        this.busy = new int[round.nights()];
-        this.carried = new double[round.nights()];
-        java.util.Arrays.fill(carried, round.daily());
-        int fixedStrong = things.stream()
-                .filter(w -> !w.free() && w.points() > 0)
-                .mapToInt(Wanted::fixed)
-                .reduce(0, (a, b) -> a | b);
-        this.mostStrong = Math.max(round.nights() - round.rest(), Integer.bitCount(fixedStrong));
+        this.carried = new Carried(round, things);
         this.sets = NightSets.of(round);
         this.choices = IntStream.range(0, things.size())
                 .mapToObj(i -> things.get(i).free()
@@ -120,7 +104,7 @@ final class Placing {
             return;
         }
         if (place == order.length) {
-            Rank rank = new Rank(shared, spread, round.spread(strong), -liking);
+            Rank rank = new Rank(shared, spread, round.spread(carried.strong()), -carried.liking());
             if (rank.compareTo(limit) <= 0
                     && best.filter(b -> b.rank().compareTo(rank) <= 0).isEmpty()) {
                 best = Optional.of(new Placed(chosen.clone(), rank));
@@ -140,47 +124,20 @@ final class Placing {
                 return;
             }
             if (fits(w, place, on)) {
-                put(w, thing, on, 1);
-                int before = strong;
-                strong |= w.points() > 0 ? on : 0;
-                from(place + 1, shared + meeting(on), spread + round.spread(on));
-                strong = before;
-                put(w, thing, on, -1);
+                int before = carried.strong();
+                int meeting = carried.meeting(on);
+                chosen[thing] = on;
+                carried.put(w, on);
+                from(place + 1, shared + meeting, spread + round.spread(on));
+                carried.take(w, on, before);
+                chosen[thing] = 0;
             }
         }
     }
 
-    private void put(Wanted w, int thing, int on, int sign) {
-        chosen[thing] = sign > 0 ? on : 0;
-        for (int n = 0; n < busy.length; n++) {
-            int is = on >> n & 1;
-            carried[n] += is * sign * w.points();
-            busy[n] += is * sign;
-        }
-        int count = Integer.bitCount(on) * sign;
-        load += count * w.points();
-        exfoliated += count * w.exfoliation();
-        liking += sign * round.liking(on);
-    }
-
-    /** How many things that stood before share a night with what was laid last. */
-    private int meeting(int on) {
-        int meeting = 0;
-        for (int n = 0; n < busy.length; n++) {
-            meeting += (on >> n & 1) * (busy[n] - 1);
-        }
-        return meeting;
-    }
-
     /** What somebody else has set fits always; a limit that it breaks leaves nothing to the others. */
     private boolean fits(Wanted w, int place, int on) {
-        if (!w.free() || on == 0) {
-            return true;
-        }
-        int count = Integer.bitCount(on);
-        return (on & parted(w, place)) == 0
-                && (w.exfoliation() == 0 || exfoliated + count * w.exfoliation() <= round.exfoliations() + HAIR)
-                && (w.points() == 0 || bears(w, on, count));
+        return !w.free() || on == 0 || ((on & parted(w, place)) == 0 && carried.bears(w, on));
     }
 
     /** Nights that what stands before a place takes from a thing. */
@@ -190,38 +147,6 @@ final class Placing {
             taken |= (w.parted() >> order[p] & 1) == 1 ? chosen[order[p]] : 0;
         }
         return taken;
-    }
-
-    private boolean bears(Wanted w, int on, int count) {
-        if (load + count * w.points() > round.load() + HAIR || Integer.bitCount(strong | on) > mostStrong) {
-            return false;
-        }
-        for (int n = 0; n < carried.length; n++) {
-            if ((on >> n & 1) == 1 && carried[n] + w.points() > round.night() + HAIR) {
-                return false;
-            }
-            int in = inThree(on, n);
-            if (in > 0 && three(n) + w.points() * in > round.three() + HAIR) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private int inThree(int on, int from) {
-        int in = 0;
-        for (int n = from; n < from + Math.min(THREE, carried.length); n++) {
-            in += on >> n % carried.length & 1;
-        }
-        return in;
-    }
-
-    private double three(int from) {
-        double sum = 0;
-        for (int n = from; n < from + Math.min(THREE, carried.length); n++) {
-            sum += carried[n % carried.length];
-        }
-        return sum;
     }
 
     private boolean isNoBetter(Rank could) {
@@ -266,32 +191,15 @@ final class Placing {
             who |= 1L << thing;
             uses += count;
             open |= openToIt;
-            int more = mostStrong - Integer.bitCount(strong);
-            return uses > Math.min(Integer.bitCount(open), Integer.bitCount(open & strong) + more);
+            return uses
+                    > Math.min(
+                            Integer.bitCount(open), Integer.bitCount(open & carried.strong()) + carried.strongLeft());
         }
     }
 
     /** Nights that are no longer open to a thing. */
     private int closed(Wanted w, int place) {
-        if (!w.free()) {
-            return 0;
-        }
-        int closed = parted(w, place);
-        if (w.points() == 0) {
-            return closed;
-        }
-        if (Integer.bitCount(strong) == mostStrong) {
-            closed |= round.all() & ~strong;
-        }
-        for (int n = 0; n < carried.length; n++) {
-            closed |= carried[n] + w.points() > round.night() + HAIR ? 1 << n : 0;
-            if (three(n) + w.points() > round.three() + HAIR) {
-                for (int m = n; m < n + Math.min(THREE, carried.length); m++) {
-                    closed |= 1 << m % carried.length;
-                }
-            }
-        }
-        return closed;
+        return w.free() ? parted(w, place) | carried.closed(w) : 0;
     }
 
     private static int firstOpen(int[] choices, int closed) {
@@ -308,9 +216,9 @@ final class Placing {
      * night, the strong nights are such a set round those that are strong already.
      */
     private Rank couldBe(int shared, int spread, int strongLeft, int left) {
-        int[] then = busy.clone();
+        int[] then = carried.busy();
         int meeting = shared;
-        int liked = liking;
+        int liked = carried.liking();
         for (int u = 0; u < left; u++) {
             int night = round.liked().getFirst();
             int place = 0;
@@ -325,14 +233,17 @@ final class Placing {
             liked += then.length - place;
             then[night]++;
         }
-        int nights = Integer.bitCount(strong) + strongLeft;
+        int nights = Integer.bitCount(carried.strong()) + strongLeft;
         if (meeting > shared || nights > round.nights()) {
             return new Rank(meeting, spread, round.evenest(Math.min(round.nights(), nights)), -liked);
         }
-        int all = firstAround(strong, nights);
+        int all = firstAround(carried.strong(), nights);
         int others = round.mostLiking(left - strongLeft);
         return new Rank(
-                shared, spread, round.spread(all), -Math.min(liked, liking + round.liking(all & ~strong) + others));
+                shared,
+                spread,
+                round.spread(all),
+                -Math.min(liked, carried.liking() + round.liking(all & ~carried.strong()) + others));
     }
 
     /** The best of the sets of so many nights that has all of some. */
