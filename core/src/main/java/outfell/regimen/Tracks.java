@@ -118,7 +118,9 @@ final class Tracks {
         for (int w = 0; w < weeks; w++) {
             String now = said(g, w, found.get(w));
             if (!now.equals(before)) {
-                turns.add(new Weeks.NightsFrom(from.plusWeeks(w), now));
+                LocalDate week = from.plusWeeks(w);
+                boolean begins = g.weeks().get(w).uses() > 0 && week.isBefore(g.thing().begins());
+                turns.add(new Weeks.NightsFrom(begins ? g.thing().begins() : week, now));
                 before = now;
             }
         }
