@@ -133,7 +133,7 @@ function Label({
   toggle: () => void
 }) {
   const { step } = block
-  const nights = nightsWords(step)
+  const nights = step.hand.when || nightsWords(step)
   const { attach, listeners, style, className } = useMovable(step)
   return (
     <button
@@ -219,6 +219,8 @@ function BlockShape({
   const y = half ? top + height / 2 : top
   const h = half ? height / 2 : height
   const some = sometimes(step)
+  // over half a block stands the name of its part: the line goes down beside it
+  const leadTo = half ? x + Math.min(width / 2, 10 / scale) : x + width / 2
   const leadX = Math.min(Math.max(x + width / 2, block.labelX + 10), block.labelX + block.labelWidth - 6)
   return (
     <g>
@@ -230,7 +232,7 @@ function BlockShape({
             strokeWidth="1"
           />
           <path
-            d={`M${leadX} ${line}L${x + width / 2} ${top - 3}V${y + 1}`}
+            d={`M${leadX} ${line}L${leadTo} ${top - 3}V${y + 1}`}
             fill="none"
             stroke="var(--ink)"
             strokeWidth="1.2"

@@ -164,8 +164,7 @@ class NightsIT extends InTheBrowser {
                 .click();
         page.getByRole(AriaRole.OPTION, named("the skin feels dry")).click();
         saved();
-        assertThat(evening.getByText("when the skin feels dry, about 3 a week").first())
-                .isVisible();
+        assertThat(evening.getByText("counted at 3 a week").first()).isVisible();
         page.keyboard().press("Escape");
         button("Of a day").click();
         assertThat(evening.getByRole(AriaRole.STATUS)).isVisible();

@@ -119,7 +119,8 @@ final class Tracks {
             String now = said(g, w, found.get(w));
             if (!now.equals(before)) {
                 LocalDate week = from.plusWeeks(w);
-                boolean begins = g.weeks().get(w).uses() > 0 && week.isBefore(g.thing().begins());
+                boolean begins =
+                        g.weeks().get(w).uses() > 0 && week.isBefore(g.thing().begins());
                 turns.add(new Weeks.NightsFrom(begins ? g.thing().begins() : week, now));
                 before = now;
             }

@@ -72,7 +72,7 @@ public record Step(
      *
      * @param kept whether planning again keeps it
      * @param on name of the {@link Coverage} that it is kept to; empty for all that its kind covers
-     * @param when its condition, for the sheet; empty when it has none
+     * @param when its condition, in words; empty when it has none
      * @param words her own for the sheet; empty for the computed ones
      * @param movedBecause her reason for another place; empty when it was not moved against a rule
      */
@@ -95,7 +95,7 @@ public record Step(
                     a.optional(),
                     a.on().map(Enum::name).orElse(""),
                     !a.nights().isEmpty(),
-                    a.when().map(Condition::words).orElse(""),
+                    a.when().map(w -> w.kind().words()).orElse(""),
                     a.secondCoat(),
                     a.words(),
                     a.move().isPresent(),

@@ -8,6 +8,7 @@ import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import outfell.knowledge.Because;
+import outfell.routine.Condition;
 import outfell.skin.Concern;
 import outfell.week.CheckIn;
 import outfell.week.Course;
@@ -58,6 +59,8 @@ final class WeeksSeen {
         kinds.addAll(HerEvening.kinds());
         kinds.forEach(k -> text.append("%s: %d days before, %d after, stops %s, leaves out %s%n"
                 .formatted(k.label(), k.before(), k.after(), k.stops(), k.leavesOut())));
+        Condition.kinds()
+                .forEach(c -> text.append("when %s (%s): %d a week%n".formatted(c.label(), c.words(), c.usual())));
         for (Course.KindOfCourse kind : Course.kinds()) {
             Course course = new Course(Consultations.product("serum-peptide").id(), kind, DAY);
             text.append("%s: on %s%n"

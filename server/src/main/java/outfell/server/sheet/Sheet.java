@@ -150,7 +150,7 @@ public record Sheet(
 
     private static String often(Step s) {
         if (!s.hand().when().isEmpty()) {
-            return s.hand().when();
+            return s.often();
         }
         return s.everyDay() ? "" : "some evenings";
     }
