@@ -1,5 +1,6 @@
 import { defineConfig } from 'vitest/config'
 import react from '@vitejs/plugin-react'
+import { compression } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
@@ -26,6 +27,8 @@ export default defineConfig({
         cleanupOutdatedCaches: true,
       },
     }),
+    // packed once, here, and not for each that asks
+    compression({ algorithms: ['gzip', 'brotliCompress'], threshold: 1024 }),
   ],
   define: { __BUILD__: JSON.stringify(process.env.OUTFELL_BUILD ?? String(Date.now())) },
   build: { outDir: 'target/classes/static', emptyOutDir: true, chunkSizeWarningLimit: 700 },

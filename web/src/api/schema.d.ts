@@ -1807,6 +1807,11 @@ export interface components {
             part: "MORNING" | "EVENING";
             product: string;
         };
+        Chosen: {
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            product: string;
+        };
         ClaimView: {
             source: string;
             words: string;
@@ -6138,7 +6143,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Choice"];
+                "application/json": components["schemas"]["Chosen"];
             };
         };
         responses: {

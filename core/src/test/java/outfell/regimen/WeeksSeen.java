@@ -51,6 +51,10 @@ final class WeeksSeen {
             text.append(
                     rungs("%d left out in week 7".formatted(skipped), diary(List.of(skipped(49, skipped)), List.of())));
         }
+        for (int skipped = 2; skipped <= 4; skipped++) {
+            text.append(rungs(
+                    "%d left out in week 10".formatted(skipped), diary(List.of(skipped(70, skipped)), List.of())));
+        }
         for (int days : new int[] {4, 13, 14, 21}) {
             Pause rest = new Pause(Pause.kind("rest").orElseThrow(), DAY.plusDays(28), DAY.plusDays(27 + days));
             text.append(rungs("%d days off".formatted(days), diary(List.of(), List.of(rest))));

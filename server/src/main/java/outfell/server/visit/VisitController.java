@@ -3,6 +3,7 @@ package outfell.server.visit;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -29,6 +30,7 @@ import outfell.changes.Change;
 import outfell.changes.Compared;
 import outfell.regimen.Findings;
 import outfell.regimen.Weeks;
+import outfell.routine.Part;
 import outfell.server.catalogue.ProductForm;
 import outfell.server.patch.Patches;
 import outfell.server.plan.CaseDocument;
@@ -82,6 +84,13 @@ class VisitController {
             List<String> mind,
             int plansKept,
             String fault) {}
+
+    record Chosen(
+            @NotNull(message = "Say which routine.") Part part,
+
+            @NotBlank(message = "Say which product.")
+            @Size(max = 60, message = "The id is too long; allowed is 60 characters.")
+            String product) {}
 
     record Correcting(
             @NotBlank(message = "Say who puts it right.")
@@ -254,8 +263,8 @@ class VisitController {
     /** Whether a product may be put in by hand; refuses with the reason. */
     @PostMapping("/visits/{id}/choices/check")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void check(@PathVariable UUID id, @RequestBody CaseDocument.Choice choice) {
-        visits.check(id, choice);
+    void check(@PathVariable UUID id, @RequestBody @Valid Chosen chosen) {
+        visits.check(id, new CaseDocument.Choice(chosen.part(), chosen.product()));
     }
 
     @PostMapping("/visits/{id}/plans")

@@ -2,6 +2,8 @@ package outfell.server.visit;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import outfell.consultation.Consultation;
@@ -16,6 +18,8 @@ import outfell.server.problem.Problem;
 public class VisitWeeks {
     /** One evening of a plan: what is on it and why, and how it is done. */
     public record DatedEvening(Weeks.Evening evening, Routine routine) {}
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK);
 
     private final Visits visits;
     private final VisitCases cases;
@@ -43,7 +47,8 @@ public class VisitWeeks {
         Weeks.Evening evening = weeks.on(day)
                 .orElseThrow(() -> Problem.field(
                         "/date",
-                        "The evenings of this plan run from %s to %s.".formatted(weeks.from(), weeks.until())));
+                        "The evenings of this plan run from %s to %s."
+                                .formatted(DAY.format(weeks.from()), DAY.format(weeks.until()))));
         return Planner.plan(consultation) instanceof Outcome.Planned planned
                 ? new DatedEvening(
                         evening, weeks.routine(evening, planned.regimen().evening()))
