@@ -8,6 +8,7 @@ import { ErrorBoundary, type FallbackProps } from 'react-error-boundary'
 import Button from '@mui/material/Button'
 import { ThemeProvider } from '@mui/material/styles'
 import { theme } from './theme'
+import { Arrival, SkipLink } from './Arrival'
 import { DeskDocket } from './Docket'
 import { KeysHelp } from './KeysHelp'
 import { toldSinceOpened, useHouse } from '../api/hooks'
@@ -96,6 +97,8 @@ export function App() {
         persistOptions={{ persister, maxAge: DAY_MS, buster: __BUILD__ }}
       >
         <BrowserRouter>
+          <SkipLink />
+          <Arrival />
           <Guarded>
             <Suspense fallback={<Fetching what={say('app.thePage')} />}>
               <AsThePracticeWrites>

@@ -45,7 +45,7 @@ function Open({ page }: { page: Page }) {
       <PatternSet />
       <div className="client-head">
         <div className="client-name">
-          <h1>{client.name}</h1>
+          <h1 data-title={say('app.client')}>{client.name}</h1>
           <p>
             {[client.trade, client.contact].filter(Boolean).join(', ') || say('client.noTradeOrContactTold')}
             <br />

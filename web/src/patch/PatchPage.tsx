@@ -49,7 +49,7 @@ export default function PatchPage() {
   return (
     <div className="page">
       <div className="desk-head">
-        <h1>{say('patch.patchTestsOf', { name: client.data.name })}</h1>
+        <h1 data-title={say('app.patchTests')}>{say('patch.patchTestsOf', { name: client.data.name })}</h1>
         <span className="second">{say('patch.notTheDiagnosticTestOfAClinic')}</span>
       </div>
       {refused && <ErrorBand error={refused} />}

@@ -63,6 +63,7 @@ export default function RegimenPage() {
   return (
     <div className="regimen">
       <PatternSet />
+      <h1 className="visually-hidden">{say('app.regimen')}</h1>
       <div className="regimen-head">
         <div>
           <span className="second">{say('regimen.method')}</span>

@@ -59,7 +59,7 @@ export function Paper({
       <PatternSet />
       <header>
         <div>
-          <h1>{say('sheet.sSkinPlan', { name: client.name })}</h1>
+          <h1 data-title={say('app.sheet')}>{say('sheet.sSkinPlan', { name: client.name })}</h1>
           <p>
             {say('sheet.forTheAirOf')}
             {monthName(regimen.month)}

@@ -44,7 +44,7 @@ export default function NowPage() {
   return (
     <div className="page now">
       <div className="desk-head">
-        <h1>{say('visit.whatDoesNow', { first })}</h1>
+        <h1 data-title={say('app.now')}>{say('visit.whatDoesNow', { first })}</h1>
         <span className="second">
           {work.saving.state === 'saved'
             ? say('visit.putIntoItsOrderAndReadAgainst')

@@ -115,6 +115,7 @@ export default function Read() {
   const onRequest = words.zones.filter((z) => z.onRequest && sign.zones.includes(z.zone))
   return (
     <>
+      <h1 className="visually-hidden">{say('app.read')}</h1>
       <div className="signs" role="toolbar" aria-label={say('visit.signs')}>
         {signs.map((s) => {
           const looked = reading.grades.filter((g) => g.sign === s.sign)

@@ -91,7 +91,7 @@ export default function Talk() {
   return (
     <div className="page">
       <div className="desk-head">
-        <h1>{say('visit.talkWith', { value: client.name.split(' ')[0] })}</h1>
+        <h1 data-title={say('app.talk')}>{say('visit.talkWith', { value: client.name.split(' ')[0] })}</h1>
         <span className="second">
           {last
             ? say('visit.whatHasChangedSinceIsMarked', { date: dateWords(last.date) })

@@ -59,7 +59,7 @@ export function VerdictPanel({
         {verdict.typeKnown !== 'NOT_YET' && ', '}
         <Sure confidence={verdict.confidence} known={verdict.typeKnown !== 'NOT_YET'} />
       </p>
-      <h1>{capital(verdict.type)}</h1>
+      <h2 className="verdict-type">{capital(verdict.type)}</h2>
       {verdict.zones.length > 0 && (
         <div className="zonetypes">
           {verdict.zones.map((z) => (

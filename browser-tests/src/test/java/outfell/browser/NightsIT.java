@@ -160,8 +160,9 @@ class NightsIT extends InTheBrowser {
         page.navigate(visitOf("Maren Oskell") + "/regimen");
         step("Evening").last().click();
         Locator evening = page.locator("[data-part=EVENING]");
+        evening.getByText("Here because:").waitFor();
         evening.getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("Only when"))
-                .click();
+                .press("ArrowDown");
         page.getByRole(AriaRole.OPTION, named("the skin feels dry")).click();
         saved();
         assertThat(evening.getByText("counted at 3 a week").first()).isVisible();
