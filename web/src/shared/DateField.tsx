@@ -23,7 +23,7 @@ type Props = {
 const parse = (value: string) => (value === '' ? null : dayjs(value))
 
 /** A day, typed or picked, in the order in which this practice writes days. */
-export function DateField({ label, value, pick, width = 170, error, until, about }: Props) {
+export function DateField({ label, value, pick, width = 195, error, until, about }: Props) {
   const field = (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DatePicker

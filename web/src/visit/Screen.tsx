@@ -251,7 +251,7 @@ function When({
           about={question.text}
           value={on ?? ''}
           error={problem}
-          width={problem ? 260 : 170}
+          width={problem ? 260 : 195}
           until={today}
           pick={(day) => set(day === '' ? null : day)}
         />
