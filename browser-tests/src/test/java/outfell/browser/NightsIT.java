@@ -167,7 +167,7 @@ class NightsIT extends InTheBrowser {
         saved();
         assertThat(evening.getByText("counted at 3 a week").first()).isVisible();
         page.keyboard().press("Escape");
-        button("Of a day").click();
+        button("By date").click();
         Locator day = evening.locator(".evening-of p");
         assertThat(day).isVisible();
         String first = day.textContent();
