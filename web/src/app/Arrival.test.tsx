@@ -51,6 +51,27 @@ test('what has taken the focus itself keeps it', async () => {
   expect(screen.getByLabelText('What was said')).toHaveFocus()
 })
 
+test('what is being typed in the bar is not taken away when the page comes', async () => {
+  render(
+    <MemoryRouter initialEntries={['/nights']}>
+      <Arrival />
+      <input aria-label="Find" />
+      <Link to="/sheet">Sheet</Link>
+      <main>
+        <Routes>
+          <Route path="/nights" element={<h1>Nights</h1>} />
+          <Route path="/sheet" element={<p>Still on its way</p>} />
+        </Routes>
+      </main>
+    </MemoryRouter>,
+  )
+  await userEvent.click(screen.getByRole('link', { name: 'Sheet' }))
+  await userEvent.type(screen.getByLabelText('Find'), 'Rue')
+  screen.getByRole('main').append(Object.assign(document.createElement('h1'), { textContent: 'Sheet' }))
+  await waitFor(() => expect(document.title).toBe('Sheet – Outfell'))
+  expect(screen.getByLabelText('Find')).toHaveFocus()
+})
+
 test('the first stop by Tab leads past the bar', async () => {
   open()
   await userEvent.tab()

@@ -20,7 +20,7 @@ export const SkipLink = () => (
 
 /**
  * Each step has a title of its own and begins at its heading: there the focus goes, so that it is read out and Tab goes on from
- * there. Where something on the page has taken the focus itself, it keeps it; on the first page the browser's own place stands.
+ * there. Where something on the page has taken the focus itself, or something is being typed anywhere, it stays; on the first page the browser's own place stands.
  */
 export function Arrival() {
   const { pathname } = useLocation()
@@ -33,7 +33,7 @@ export function Arrival() {
       if (!at) return false
       // a client's name belongs in no list of pages that were open
       document.title = say('app.titleOf', { page: at.dataset.title ?? at.textContent })
-      if (!opened && !inPage(document.activeElement)) focusOn(at)
+      if (!opened && !isTaken(document.activeElement)) focusOn(at)
       return true
     }
     if (arrive()) return
@@ -45,7 +45,7 @@ export function Arrival() {
 }
 
 const heading = () => document.querySelector<HTMLElement>('main h1')
-const inPage = (focused: Element | null) => !!focused?.closest('main, [role="dialog"]')
+const isTaken = (focused: Element | null) => !!focused?.closest('main, [role="dialog"], input, textarea')
 
 function focusOn(at: HTMLElement | null) {
   if (!at) return
