@@ -120,6 +120,9 @@ class WeeksApiTest extends OverHttp {
 
         // told anew for the same day, what was noted of it stays
         post(checkIns, SAID.formatted(swollen, 2, 1, 1).replace("false", "true"));
+        Answer silenced = post(checkIns, SAID.formatted(swollen, 0, 0, 0));
+        assertThat(silenced.status()).isEqualTo(422);
+        assertThat(silenced.body().at("/detail").asString()).startsWith("A swelling is noted for this day");
         JsonNode diary = get("/api/clients/" + client + "/diary").body();
         assertThat(diary.at("/checkIns/0/said/seen/by").asString()).isEqualTo("the harbour doctor");
         delete("/api/check-ins/" + diary.at("/checkIns/0/id").asString() + "/seen");

@@ -54,12 +54,20 @@ public class CheckIns {
                 .toList());
     }
 
-    /** @throws Problem when it lies ahead, or a figure outside of its range */
+    /** @throws Problem when it lies ahead, a figure outside of its range, or it would silence a swelling of that day */
     @Transactional
     public Diary say(UUID client, CaseDocument.SaidOfSkin said, CheckInStore.How how, String remark) {
         hold(client);
         if (said.on().isAfter(LocalDate.now(clock))) {
             throw Problem.field("/on", "This check-in lies ahead; was the day mistyped?");
+        }
+        boolean swollen = store.checkIns(client).stream()
+                .map(CheckInStore.Kept::said)
+                .anyMatch(s -> s.on().equals(said.on()) && s.swelling());
+        if (swollen && !said.swelling()) {
+            throw Problem.refused(
+                    "swelling-told",
+                    "A swelling is noted for this day, and a second check-in would take its place. Take that one back first if there was none.");
         }
         CaseDocument.SaidOfSkin whole = said.swelling() ? said.with(seenOn(client, said.on())) : said;
         try {
