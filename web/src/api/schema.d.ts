@@ -1697,6 +1697,8 @@ export interface components {
             low: number;
         };
         Calm: {
+            back: string;
+            doctor?: components["schemas"]["Because"];
             ends: components["schemas"]["Because"];
             evening: components["schemas"]["Routine"];
             morning: components["schemas"]["Routine"];
@@ -1957,6 +1959,8 @@ export interface components {
             date: string;
             earlier: boolean;
             open: boolean;
+            /** Format: date */
+            today: string;
         };
         DebatedView: {
             /** Format: date-time */
@@ -2009,6 +2013,9 @@ export interface components {
         Diary: {
             checkIns: components["schemas"]["Kept"][];
             pauses: components["schemas"]["KeptPause"][];
+            /** Format: date */
+            today: string;
+            urgent: string;
         };
         Dilution: {
             oil: string;
@@ -2365,7 +2372,7 @@ export interface components {
         };
         Kept: {
             /** @enum {string} */
-            how: "VISIT" | "TELEPHONE" | "HOME";
+            how: "VISIT" | "TELEPHONE" | "HOME" | "CLIENT";
             /** Format: uuid */
             id: string;
             /** Format: date-time */
@@ -2668,6 +2675,12 @@ export interface components {
             /** Format: date */
             from: string;
             nights: string;
+        };
+        NotFollowed: {
+            because: components["schemas"]["Because"];
+            /** Format: date */
+            date: string;
+            name: string;
         };
         Now: {
             because: components["schemas"]["Because"];
@@ -3200,7 +3213,7 @@ export interface components {
             /** Format: int32 */
             flaking?: number | null;
             /** @enum {string} */
-            how: "VISIT" | "TELEPHONE" | "HOME";
+            how: "VISIT" | "TELEPHONE" | "HOME" | "CLIENT";
             /** Format: date */
             on: string;
             /** Format: int32 */
@@ -3860,6 +3873,7 @@ export interface components {
             bears: components["schemas"]["Bears"];
             /** Format: date */
             begun: string;
+            byDate: boolean;
             calm?: components["schemas"]["Calm"];
             checkIns: components["schemas"]["Heard"][];
             dueCheckIns: string[];
@@ -3872,12 +3886,14 @@ export interface components {
             fullestThree: number;
             /** Format: int32 */
             nights: number;
+            notFollowed: components["schemas"]["NotFollowed"][];
             /** Format: date */
             now: string;
             rhythm: components["schemas"]["Rhythm"];
             tracks: components["schemas"]["Track"][];
             /** Format: date */
             until: string;
+            usual: components["schemas"]["Routine"];
             verdicts: components["schemas"]["JudgedFrom"][];
         };
         Whether: {

@@ -24,6 +24,7 @@ const Talk = lazy(() => import('../visit/Talk'))
 const Read = lazy(() => import('../visit/Read'))
 const RegimenPage = lazy(() => import('../regimen/RegimenPage'))
 const WeekPage = lazy(() => import('../week/WeekPage'))
+const OwnCheckIn = lazy(() => import('../week/OwnCheckIn'))
 const SheetPage = lazy(() => import('../sheet/SheetPage'))
 const ReferralNote = lazy(() => import('../visit/ReferralNote'))
 const PatchPage = lazy(() => import('../patch/PatchPage'))
@@ -117,6 +118,7 @@ export function App() {
                     <Route path="patch/:client" element={<PatchPage />} />
                     <Route path="*" element={<Lost />} />
                   </Route>
+                  <Route path="clients/:client/check-in" element={<OwnCheckIn />} />
                   <Route path="visits/:id" element={<VisitShell />}>
                     <Route index element={<Navigate to="talk" replace />} />
                     <Route path="talk" element={<Talk />} />

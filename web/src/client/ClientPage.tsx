@@ -56,6 +56,9 @@ function Open({ page }: { page: Page }) {
         <Button onClick={() => setEditing(!editing)} aria-expanded={editing}>
           {say('client.details')}
         </Button>
+        <Button component={Link} to={`/clients/${client.id}/check-in`}>
+          {say('client.checkInOfTheirOwn')}
+        </Button>
         <Button variant="contained" disabled={begin.isPending} onClick={() => begin.mutate()}>
           {page.todays ? say('client.goOnWithTodaySVisit') : say('client.beginTodaySVisit')}
         </Button>

@@ -15,7 +15,7 @@ import {
   type Routine,
 } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
-import { dateWords, dayToday, monthName, MONTHS, timeWords, partName } from '../shared/format'
+import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Key, PatternSet } from '../strip/Bands'
@@ -402,7 +402,7 @@ function Board({
                 !ofADay && <AddStep context={context} part={r.part} />
               )}
               {dated && !folded && !ofADay && r.part === 'EVENING' && (
-                <Button onClick={() => setDate(dayToday())}>{say('regimen.ofADay')}</Button>
+                <Button onClick={() => setDate(context.today)}>{say('regimen.ofADay')}</Button>
               )}
             </div>
             <div className="routine-body">

@@ -1,4 +1,3 @@
-import dayjs from 'dayjs'
 import type { Month, Part, Schemas, Step } from '../api/client'
 import { say } from '../words/say'
 
@@ -74,9 +73,6 @@ export const partName = (part: Part) => (part === 'MORNING' ? say('shared.mornin
 /** "Tue, Sat", or "1 night in 3"; empty for a step of every day. A plan that was kept before nights had a rhythm goes by weekday. */
 export const nightsWords = (step: Pick<Step, 'nights'> & { often?: string }) =>
   step.often ? step.often : step.nights.length === 7 ? '' : step.nights.map(dayShort).join(', ')
-
-/** The day on this machine's clock, as the server writes days. */
-export const dayToday = () => dayjs().format('YYYY-MM-DD')
 
 /** Whether a step is on some evenings only, whichever they are. */
 export const sometimes = (step: Pick<Step, 'nights'> & { often?: string }) => nightsWords(step) !== ''

@@ -46,7 +46,7 @@ export function Paper({
   const waits = regimen.patches
     .filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
     .map((p) => p.product)
-  const dated = weeks !== undefined && weeks.tracks.length > 0
+  const dated = weeks?.byDate ?? false
   const steps = regimen.morning.steps.length + regimen.evening.steps.length
   const many = steps + (dated ? DATED : 0) > MANY
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
@@ -85,7 +85,7 @@ export function Paper({
         <List routine={regimen.morning} waits={waits} />
         <List routine={regimen.evening} waits={waits} />
       </div>
-      {dated ? (
+      {weeks && dated ? (
         <Dated weeks={weeks} />
       ) : (
         nightly.length > 0 && (

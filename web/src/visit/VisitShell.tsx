@@ -20,6 +20,8 @@ import './visit.css'
 export type VisitContext = {
   /** whether its day has passed, so that it is read and no longer changed */
   earlier: boolean
+  /** the day of the practice */
+  today: string
   visit: Visit
   client: Schemas['Person']
   words: Vocabulary
@@ -109,7 +111,19 @@ function OpenVisit({
       )}
       <SavingBand work={work} words={words} />
       <main>
-        <Outlet context={{ visit, client, words, work, verdict, earlier: readOnly } satisfies VisitContext} />
+        <Outlet
+          context={
+            {
+              visit,
+              client,
+              words,
+              work,
+              verdict,
+              earlier: readOnly,
+              today: day?.today ?? visit.date,
+            } satisfies VisitContext
+          }
+        />
       </main>
       {earlier && (
         <p className="earlier-foot" aria-hidden="true">

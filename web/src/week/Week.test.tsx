@@ -69,6 +69,9 @@ const weeks = (over: Partial<Weeks> = {}): Weeks => ({
   ],
   checkIns: [],
   dueCheckIns: ['2026-12-28'],
+  usual: { part: 'EVENING', steps: [] } as unknown as Weeks['usual'],
+  byDate: true,
+  notFollowed: [],
   verdicts: [],
   ...over,
 })

@@ -7,7 +7,7 @@ import type { Step } from '../api/client'
 import { useDiary, useDiaryChange } from '../api/hooks'
 import { adjust } from '../regimen/byHandEdits'
 import { usePlan, useWeeks, withheld } from '../regimen/usePlan'
-import { longDate } from '../shared/format'
+import { dateWords, longDate } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
@@ -88,7 +88,9 @@ export default function WeekPage() {
   const data = weeks.data
   const { morning, evening, unsure } = plan.data.regimen
   const steps = new Map<string, Step>(
-    [...morning.steps, ...evening.steps, ...(data.calm?.evening.steps ?? [])].map((s) => [s.product, s]),
+    [...morning.steps, ...evening.steps, ...data.usual.steps, ...(data.calm?.evening.steps ?? [])].map(
+      (s) => [s.product, s],
+    ),
   )
   const { evenings } = data
   const rhythm = weekOf(document)
@@ -157,11 +159,31 @@ export default function WeekPage() {
           {u.sentence}
         </div>
       ))}
+      {data.notFollowed.length > 0 && (
+        <div className="look" role="status">
+          <b>{say('week.setByHandNotFollowed')}</b>
+          <ul>
+            {data.notFollowed.map((n) => (
+              <li key={n.date + n.name}>
+                {say('week.nameOnDay', { name: n.name, day: dateWords(n.date) })} <Why because={n.because} />
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       {data.calm && (
         <div className="look" role="status">
           <b>{say('week.calmResetSince', { day: longDate(data.calm.since) })}</b>{' '}
           <Why because={data.calm.ends} />{' '}
-          {data.calm.out.length > 0 && say('week.staysOff', { out: data.calm.out.join(', ') })}
+          {data.calm.out.length > 0 && say('week.staysOff', { out: data.calm.out.join(', ') })}{' '}
+          {data.calm.back}
+          {data.calm.doctor && (
+            <p role="alert">
+              <b>
+                <Why because={data.calm.doctor} />
+              </b>
+            </p>
+          )}
         </div>
       )}
       <section className="band week-band" aria-label={say('week.evenings')}>

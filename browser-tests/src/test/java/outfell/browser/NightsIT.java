@@ -41,6 +41,34 @@ class NightsIT extends InTheBrowser {
     }
 
     @Test
+    void a_face_that_asks_for_calm_has_calm_evenings_and_the_client_taps_how_it_goes() {
+        page.navigate(readOnly("Wilma Crake") + "/nights");
+        assertThat(page.getByText("Calm reset since")).isVisible();
+        assertThat(page.getByText("None is yet.")).isVisible();
+        assertThat(page.getByText("Stays off: Glycolic")).isVisible();
+        assertThat(evening(0)).containsText("Calm");
+
+        page.getByRole(AriaRole.LINK, named("Hand it over")).click();
+        heading("Wilma Crake, how has your skin been");
+        assertThat(page.getByText("Wilma Crake")).hasCount(1);
+        nothingToMend("own check-in");
+        for (String sign : List.of("Stinging", "Redness", "Flaking")) {
+            page.getByRole(AriaRole.GROUP, named(sign))
+                    .getByRole(AriaRole.BUTTON)
+                    .nth(1)
+                    .click();
+        }
+        page.getByLabel("How was it?").fill("tight in the wind");
+        page.reload();
+        assertThat(page.getByLabel("How was it?")).hasValue("tight in the wind");
+        button("Note it").click();
+        heading("Thank you");
+        button("Back to the therapist").click();
+        assertThat(page.getByText("So far 1.")).isVisible();
+        assertThat(page.locator(".check-ins li").first()).containsText("Tapped by the client");
+    }
+
+    @Test
     void nights_come_round_otherwise_are_set_by_hand_and_undone() {
         String visit = visitOf("Lisbet Marl");
         page.navigate(visit + "/nights");

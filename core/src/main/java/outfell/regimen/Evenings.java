@@ -12,7 +12,6 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.aims.Candidate;
-import outfell.aims.PatchCall;
 import outfell.aims.Rations;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
@@ -20,6 +19,7 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Routine;
 import outfell.routine.Step;
+import outfell.week.Calming;
 import outfell.week.Diary;
 import outfell.week.HandNight;
 import outfell.week.Rhythm;
@@ -30,8 +30,6 @@ final class Evenings {
     private static final int DAYS = 7;
     private static final int THREE = 3;
     private static final double HAIR = 1e-9;
-    private static final Because PRESCRIBED =
-            Because.custom("It is prescribed: its nights are the prescriber's, and only the prescriber changes them.");
 
     private final Consultation consultation;
     private final Regimen regimen;
@@ -44,6 +42,7 @@ final class Evenings {
     private final LocalDate from;
     private final Diary diary;
     private final WhyRest why;
+    private final HandNights byHand;
     private final List<Weeks.Evening> done = new ArrayList<>();
     private final Map<ProductId, LocalDate> last = new HashMap<>();
 
@@ -73,6 +72,7 @@ final class Evenings {
         this.going = going;
         this.from = from;
         this.diary = consultation.diary();
+        this.byHand = new HandNights(consultation, regimen);
         this.why = new WhyRest(regimen.unsure(), this::off);
     }
 
@@ -113,7 +113,7 @@ final class Evenings {
                 load + carried(),
                 Routine.minutes(steps),
                 true,
-                load > 0 ? Optional.empty() : diary.reset(date).map(Diary.Heard::because),
+                load > 0 ? Optional.empty() : diary.reset(date).map(Calming.Begun::because),
                 List.of(),
                 over(prescribed, load, load + carried()));
     }
@@ -170,10 +170,11 @@ final class Evenings {
         private void take(Going g) {
             Product p = g.product();
             int i = found.place(p.id());
-            Optional<HandNight> hand = g.isDaily(week) ? Optional.empty() : byHand(g, date);
+            Optional<HandNight> hand = g.isDaily(week) ? Optional.empty() : byHand.of(g, date);
             boolean planned = i >= 0 && found.on(i, date) && g.begunOn(date);
             if (!hand.map(HandNight::on).orElse(planned)) {
-                hand.filter(h -> planned).ifPresent(h -> left.add(new Weeks.LeftOut(p.id(), p.name(), byHand(h))));
+                hand.filter(h -> planned)
+                        .ifPresent(h -> left.add(new Weeks.LeftOut(p.id(), p.name(), HandNights.because(h))));
                 return;
             }
             double points = Tolerance.points(p);
@@ -229,7 +230,7 @@ final class Evenings {
         private Weeks.Would would(Going g) {
             Product p = g.product();
             double with = load + Tolerance.points(p);
-            Optional<Because> never = never(g, date);
+            Optional<Because> never = byHand.never(g, date);
             return new Weeks.Would(
                     p.id(),
                     with,
@@ -259,16 +260,6 @@ final class Evenings {
                             diary.courses().stream().noneMatch(c -> c.product().equals(s.product()) && !c.isOn(date)))
                     .toList();
         }
-    }
-
-    /** What no hand changes: a prescriber's nights, and a test that is not read by then. */
-    private Optional<Because> never(Going g, LocalDate date) {
-        return g.product().prescription()
-                ? Optional.of(PRESCRIBED)
-                : regimen.patches().stream()
-                        .filter(call -> call.product().equals(g.product().id()) && call.waits() && !g.begunOn(date))
-                        .findFirst()
-                        .map(PatchCall::because);
     }
 
     /** What the two evenings before carry. */
@@ -314,21 +305,10 @@ final class Evenings {
                 : (int) Math.floorDiv(ChronoUnit.DAYS.between(found.rhythm().first(), date), (long) every);
     }
 
-    private Optional<HandNight> byHand(Going g, LocalDate date) {
-        return diary.byHand().stream()
-                .filter(h -> h.product().equals(g.product().id()) && h.date().equals(date))
-                .filter(h -> h.on() ? never(g, date).isEmpty() : !g.product().prescription())
-                .reduce((a, b) -> b);
-    }
-
-    private static Because byHand(HandNight h) {
-        return Because.custom(h.why().isBlank() ? "Left out by hand." : "Left out by hand: %s".formatted(h.why()));
-    }
-
     private Optional<Because> off(Product p, LocalDate date) {
         return p.prescription()
                 ? Optional.empty()
-                : diary.reset(date).map(Diary.Heard::because).or(() -> diary.keepsOff(p, date));
+                : diary.reset(date).map(Calming.Begun::because).or(() -> diary.keepsOff(p, date));
     }
 
     /** Where one pattern of nights meets the next. */

@@ -17,9 +17,11 @@ import outfell.product.ProductId;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
+import outfell.skin.Sign;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
+import outfell.week.Calming;
 import outfell.week.Tolerance;
 
 /** The front door of the core: a consultation in, a regimen or a referral out. Pure and deterministic. */
@@ -48,8 +50,14 @@ public final class Planner {
     }
 
     private static Outcome plan(Consultation consultation, SkinReading face, Airing airing) {
-        SkinVerdict skin = SkinReader.read(
-                face, consultation.lifted(), consultation.house().bands());
+        return plan(consultation, skin(consultation, face), airing);
+    }
+
+    private static SkinVerdict skin(Consultation consultation, SkinReading face) {
+        return SkinReader.read(face, consultation.lifted(), consultation.house().bands());
+    }
+
+    private static Outcome plan(Consultation consultation, SkinVerdict skin, Airing airing) {
         SafetyVerdict safety = SafetyScreen.screen(
                 consultation.answers(),
                 consultation.reading(),
@@ -80,13 +88,46 @@ public final class Planner {
      * @param now the day on which it is looked at: what happened until then has its effect
      */
     public static Optional<Weeks> weeks(Consultation consultation, LocalDate now) {
+        Outcome visit = plan(consultation, consultation.reading(), Consultation::ask);
         // what comes back after a calm reset is known from the plan without it
-        if (!(plan(consultation, consultation.reading(), Consultation::ask) instanceof Outcome.Planned planned)) {
+        return visit.skin().barrier().calmReset() && visit instanceof Outcome.Planned calm
+                ? inTime(afterCalm(consultation, calm), now)
+                : inTime(consultation, now);
+    }
+
+    private static Optional<Weeks> inTime(Consultation consultation, LocalDate now) {
+        SkinVerdict skin = withoutReset(consultation);
+        if (!(plan(consultation, skin, Consultation::ask) instanceof Outcome.Planned planned)) {
             return Optional.empty();
         }
-        Draft draft = new Draft(
-                consultation, planned.skin(), planned.safety(), consultation.ask(planned.skin(), planned.safety()));
+        Draft draft = new Draft(consultation, skin, planned.safety(), consultation.ask(skin, planned.safety()));
         return Optional.of(draft.weeks(now, queue(consultation, planned.regimen(), now), calm(consultation, now)));
+    }
+
+    /** The face as it is without a calm reset, be it that one is on or that the face itself asks for one. */
+    private static SkinVerdict withoutReset(Consultation consultation) {
+        SkinVerdict skin = skin(consultation, consultation.reading());
+        return skin.barrier().calmReset() ? skin.calmed() : skin;
+    }
+
+    /** Where the face asks for a calm reset: nothing is new after it, the next visit reads the face before anything is. */
+    private static Consultation afterCalm(Consultation consultation, Outcome.Planned calm) {
+        SkinReading reading = consultation.reading();
+        Set<ProductId> kept = Set.copyOf(calm.regimen().products());
+        return consultation
+                .parts()
+                .catalogue(consultation.catalogue().stream()
+                        .filter(p -> kept.contains(p.id()))
+                        .toList())
+                .diary(consultation
+                        .diary()
+                        .calmedBy(new Calming.Begun(
+                                consultation.answers().today(),
+                                reading.worstGrade(Sign.STING),
+                                reading.worstGrade(Sign.REDNESS),
+                                reading.worstGrade(Sign.FLAKING),
+                                calm.skin().barrier().because())))
+                .together();
     }
 
     /** What is begun after what is begun now: the plan is made again as it would be when the skin is used to that. */
@@ -106,7 +147,7 @@ public final class Planner {
                     .in(day.getMonth());
             Optional<Product> next = Optional.empty();
             // what would put another strong thing out is for the next visit to decide
-            if (plan(later) instanceof Outcome.Planned planned
+            if (plan(later, withoutReset(later), Consultation::ask) instanceof Outcome.Planned planned
                     && planned.regimen().products().containsAll(strong(later, standing))) {
                 next = planned.regimen().evening().steps().stream()
                         .map(s -> later.find(s.product()).orElseThrow())

@@ -21,6 +21,7 @@ import outfell.product.ProductId;
 import outfell.routine.Condition;
 import outfell.routine.Step;
 import outfell.skin.SkinVerdict;
+import outfell.week.Calming;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
 import outfell.week.Ramp;
@@ -136,7 +137,15 @@ final class WeekByWeek {
                 evenings,
                 diary.read(now),
                 dueCheckIns(going),
-                calm.flatMap(c -> calm(c)),
+                regimen.evening(),
+                calm.flatMap(c -> calm(c, going)),
+                byDate(going),
+                new HandNights(consultation, regimen)
+                        .notFollowed(
+                                evenings.stream()
+                                        .filter(e -> !e.date().isBefore(now))
+                                        .toList(),
+                                going),
                 weigher.concerns().stream()
                         .limit(weigher.firsts())
                         .map(SkinVerdict.RankedConcern::concern)
@@ -191,6 +200,12 @@ final class WeekByWeek {
         return nights.from(asking, from.plusWeeks(week));
     }
 
+    /** While the calm reset that the face asked for is on, every evening is that of the plan. */
+    private boolean byDate(List<Going> going) {
+        boolean calm = diary.reset(now).isPresent();
+        return diary.byFace().isPresent() ? !calm && !going.isEmpty() : calm || !going.isEmpty();
+    }
+
     // ---- check-ins, calm
 
     private List<LocalDate> dueCheckIns(List<Going> going) {
@@ -216,25 +231,39 @@ final class WeekByWeek {
         return led ? CheckIn.EVERY_LED_UP : CheckIn.EVERY_SETTLED;
     }
 
-    private Optional<Weeks.Calm> calm(Regimen calm) {
+    private Optional<Weeks.Calm> calm(Regimen calm, List<Going> going) {
         Set<ProductId> kept = Set.copyOf(calm.products());
-        return diary.reset(now)
-                .map(r -> new Weeks.Calm(
-                        r.checkIn().on(),
+        Calming calming = diary.calming(now);
+        return calming.begun()
+                .map(b -> new Weeks.Calm(
+                        calming.first().orElse(b).on(),
                         calm.morning(),
                         calm.evening(),
+                        out(kept),
+                        b.because()
+                                .withSentence("%s %s %s"
+                                        .formatted(b.because().sentence(), CheckIn.resetEnds(), howFar(calming))),
+                        comesBack(going),
+                        calming.doctor()));
+    }
+
+    /** What the plan has and the calm one has not, and what is in use and strong. */
+    private List<String> out(Set<ProductId> kept) {
+        return Stream.concat(
                         Stream.of(regimen.morning(), regimen.evening())
                                 .flatMap(x -> x.steps().stream())
                                 .filter(s -> !kept.contains(s.product()))
-                                .map(Step::name)
-                                .distinct()
-                                .toList(),
-                        r.because().withSentence("%s %s".formatted(r.because().sentence(), howFar()))));
+                                .map(Step::name),
+                        consultation.shelf().stream()
+                                .map(Consultation.Owned::product)
+                                .filter(p -> p.rationed() && !p.prescription() && !kept.contains(p.id()))
+                                .map(Product::name))
+                .distinct()
+                .toList();
     }
 
     /** How far the calm reset has come, and what still keeps it from ending. */
-    private String howFar() {
-        Diary.Calming calming = diary.calming(now);
+    private static String howFar(Calming calming) {
         String calm = calming.calm() == 0 ? "None is yet." : "So far %d.".formatted(calming.calm());
         return calming.unseen().stream()
                 .map(u -> u.checkIn().on())
@@ -243,5 +272,21 @@ final class WeekByWeek {
                         "%s Nobody has noted yet what a doctor says of the swelling of %s: until then it does not end."
                                 .formatted(calm, Diary.DAY.format(on)))
                 .orElse(calm);
+    }
+
+    /** One by one, each from its first rung; where the face asked for the reset, what is new is for a face read anew. */
+    private String comesBack(List<Going> going) {
+        String after = diary.byFace().isPresent() ? " Anything new waits until the face is read anew." : "";
+        List<String> back = going.stream()
+                .filter(g -> !g.product().prescription() && !g.queued())
+                .map(g -> g.product().name())
+                .toList();
+        return switch (back.size()) {
+            case 0 -> "After it the face is read anew, and what is strong is chosen then.";
+            case 1 -> "After it %s begins again from the first rung.%s".formatted(back.getFirst(), after);
+            default ->
+                "After it, one every %d days and each from the first rung: %s.%s"
+                        .formatted(Tolerance.DAYS_BETWEEN_NEW, String.join(", ", back), after);
+        };
     }
 }

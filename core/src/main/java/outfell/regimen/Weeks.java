@@ -26,8 +26,10 @@ import outfell.week.Rhythm;
  * @param fullestThree the most that any three evenings running carry from now on
  * @param checkIns that were, each with what it asked
  * @param dueCheckIns days on which the next are due
+ * @param usual the evening without a calm reset
  * @param calm the routine of a calm reset that is on; absent when none is
- * @param out what a reset leaves out of the plan
+ * @param byDate whether its evenings are to be told by date: not all are the evening of the visit's plan
+ * @param notFollowed what was set by hand for an evening to come, and cannot be
  * @param verdicts when the concerns of the plan may be judged
  */
 public record Weeks(
@@ -44,7 +46,10 @@ public record Weeks(
         List<Evening> evenings,
         List<Diary.Heard> checkIns,
         List<LocalDate> dueCheckIns,
+        Routine usual,
         Optional<Calm> calm,
+        boolean byDate,
+        List<NotFollowed> notFollowed,
         List<Verdicts.JudgedFrom> verdicts) {
     /**
      * What this skin bears.
@@ -63,8 +68,17 @@ public record Weeks(
      * @param evening what is done instead
      * @param out names of what stays off
      * @param ends what ends it
+     * @param back how what was in use comes back after it, in words
+     * @param doctor why a doctor is to look at it; absent when it goes as it should
      */
-    public record Calm(LocalDate since, Routine morning, Routine evening, List<String> out, Because ends) {}
+    public record Calm(
+            LocalDate since,
+            Routine morning,
+            Routine evening,
+            List<String> out,
+            Because ends,
+            String back,
+            Optional<Because> doctor) {}
 
     /**
      * One thing with nights of its own, through the weeks.
@@ -121,6 +135,9 @@ public record Weeks(
     /** A thing that has no place on an evening though its pattern says so. */
     public record LeftOut(ProductId product, String name, Because because) {}
 
+    /** What was set by hand for an evening, and is not as it was set. */
+    public record NotFollowed(LocalDate date, String name, Because because) {}
+
     /**
      * One evening.
      *
@@ -158,15 +175,12 @@ public record Weeks(
         evenings = List.copyOf(evenings);
         checkIns = List.copyOf(checkIns);
         dueCheckIns = List.copyOf(dueCheckIns);
+        notFollowed = List.copyOf(notFollowed);
         verdicts = List.copyOf(verdicts);
     }
 
-    /**
-     * What is done on an evening, in its order and on its clock.
-     *
-     * @param usual the evening routine of the plan
-     */
-    public Routine routine(Evening evening, Routine usual) {
+    /** What is done on an evening, in its order and on its clock. */
+    public Routine routine(Evening evening) {
         Routine whole = evening.calm() ? calm.map(Calm::evening).orElse(usual) : usual;
         return whole.doing(whole.steps().stream()
                 .filter(s -> evening.products().contains(s.product()))

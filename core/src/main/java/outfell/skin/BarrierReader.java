@@ -146,6 +146,16 @@ final class BarrierReader {
         });
     }
 
+    /** A barrier after a calm reset that has ended, and that nobody has read anew: just sound, since only that ends one. */
+    static Barrier calmed() {
+        return new Barrier(
+                BarrierState.SOUND,
+                Optional.of(SOUND),
+                false,
+                Confidence.LOW,
+                Because.custom("Calm again by the check-ins, and not read anew yet."));
+    }
+
     private static int answered(SkinReading reading) {
         return (int) TELLING.stream().filter(s -> !reading.grades(s).isEmpty()).count();
     }

@@ -84,7 +84,8 @@ public record SkinReading(
         return grades(sign).entrySet().stream().reduce((a, b) -> b.getValue() > a.getValue() ? b : a);
     }
 
-    OptionalInt worstGrade(Sign sign) {
+    /** The worst grade of a sign on any zone; absent when nobody looked for it. */
+    public OptionalInt worstGrade(Sign sign) {
         return worst(sign).map(e -> OptionalInt.of(e.getValue())).orElse(OptionalInt.empty());
     }
 }

@@ -37,6 +37,26 @@ public record SkinVerdict(
         List<SetByHand> byHand,
         List<Missing> missing) {
 
+    /** The same face once a calm reset is over, before anybody has read it anew. */
+    public SkinVerdict calmed() {
+        return new SkinVerdict(
+                type,
+                zones,
+                water,
+                sensitivity,
+                BarrierReader.calmed(),
+                concerns,
+                phototype,
+                oilyOrThirsty,
+                swing,
+                contradictions,
+                asymmetries,
+                probe,
+                elsewhere,
+                byHand,
+                missing);
+    }
+
     /** Band of one zone. */
     public record ZoneType(Zone zone, Band band, double oil, Because because) {}
 

@@ -59,7 +59,9 @@ public record CheckIn(
     private static final Row STEP_BACK = FILE.row("step-back");
     private static final Row RESET = FILE.row("reset");
     private static final Row REFER = FILE.row("refer");
-    private static final String URGENT = REFER.text("urgent");
+    /** What is said to whoever tells of a swelling, until somebody has looked at it. */
+    public static final String URGENT = REFER.text("urgent");
+
     private static final int BACK_STING = STEP_BACK.whole("sting", 1, 4);
     private static final int BACK_REDNESS = STEP_BACK.whole("redness", 1, 4);
     private static final int BACK_FLAKING = STEP_BACK.whole("flaking", 1, 4);
@@ -69,6 +71,10 @@ public record CheckIn(
     static final int WEEKS_BACK = STEP_BACK.whole("weeks", 1, 12);
     /** Calm check-ins that end a reset. */
     static final int CALM_ENDS = RESET.whole("calm-check-ins", 1, 5);
+    /** Days that a reset lasts at least; after as many without any sign getting better a doctor looks at it. */
+    static final int RESET_DAYS = RESET.whole("days", 1, 60);
+    /** Days from one calm check-in to the next that counts. */
+    static final int RESET_APART = RESET.whole("apart", 1, 60);
     /** Share of a week's strong nights that may be left out. */
     static final double SKIPPED = FILE.number("skipped", 0, 1);
     /** Weeks to the next check-in while something is led up to, in a calm reset, and when nothing is. */
@@ -131,26 +137,34 @@ public record CheckIn(
                 && flaking.orElse(CALM_MOST + 1) <= CALM_MOST;
     }
 
+    static Because resetBecause(String sentence) {
+        return RESET.because(sentence);
+    }
+
+    /** What ends a calm reset, in words. */
+    public static String resetEnds() {
+        return "It lasts %d days at least, and ends when %d check-ins, %d days or more apart, are calm."
+                .formatted(RESET_DAYS, CALM_ENDS, RESET_APART);
+    }
+
     /** What it is about, in words: the sign that says most. */
     public Because because(Before before) {
         return switch (says(before)) {
             case REFER ->
                 REFER.because(
-                        "Swelling or a blister on %s: everything strong stops until a doctor has looked at it and %d check-ins are calm. %s"
+                        "Swelling or a blister on %s: everything strong stops until a doctor has looked at it and the skin is calm. %s"
                                 .formatted(
                                         Diary.DAY.format(on),
-                                        CALM_ENDS,
                                         seen.map(x -> "Looked at on %s by %s: %s"
                                                         .formatted(Diary.DAY.format(x.on()), x.by(), x.said()))
                                                 .orElse(URGENT)));
             case RESET ->
-                RESET.because("%s on %s: everything strong stops until %d check-ins are calm."
+                RESET.because("%s on %s: everything strong stops until the skin is calm."
                         .formatted(
                                 sting.orElse(0) >= RESET_STING
                                         ? "Stinging %d of 4".formatted(sting.orElse(0))
                                         : "Redness %d of 4".formatted(redness.orElse(0)),
-                                Diary.DAY.format(on),
-                                CALM_ENDS));
+                                Diary.DAY.format(on)));
             case STEP_BACK ->
                 STEP_BACK.because("%s on %s: half the nights for %d weeks."
                         .formatted(

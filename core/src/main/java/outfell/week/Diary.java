@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -23,6 +24,7 @@ import outfell.skin.SkinVerdict;
  * @param evenings of her own
  * @param courses of things that are not for ever, at most one for a product
  * @param byHand single evenings that the therapist has set
+ * @param byFace the calm reset that the face itself asked for on the day of the visit; absent when it did not
  */
 public record Diary(
         CheckIn.Before before,
@@ -31,13 +33,26 @@ public record Diary(
         Rhythm rhythm,
         List<HerEvening> evenings,
         List<Course> courses,
-        List<HandNight> byHand) {
+        List<HandNight> byHand,
+        Optional<Calming.Begun> byFace) {
     /** As in "3 December". */
     public static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
 
     /** Nothing happened, nights by weekday. */
     public static final Diary NONE =
             new Diary(CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(), List.of());
+
+    /** One whose face asked for no calm reset. */
+    public Diary(
+            CheckIn.Before before,
+            List<CheckIn> checkIns,
+            List<Pause> pauses,
+            Rhythm rhythm,
+            List<HerEvening> evenings,
+            List<Course> courses,
+            List<HandNight> byHand) {
+        this(before, checkIns, pauses, rhythm, evenings, courses, byHand, Optional.empty());
+    }
 
     public Diary {
         checkIns = checkIns.stream().sorted(Comparator.comparing(CheckIn::on)).toList();
@@ -48,6 +63,11 @@ public record Diary(
         if (courses.stream().map(Course::product).distinct().count() < courses.size()) {
             throw new IllegalArgumentException("A product has one course at a time; end the one before.");
         }
+    }
+
+    /** The same with a calm reset that the face asks for. */
+    public Diary calmedBy(Calming.Begun face) {
+        return new Diary(before, checkIns, pauses, rhythm, evenings, courses, byHand, Optional.of(face));
     }
 
     /** A check-in with what it asks, held against the one before. */
@@ -68,63 +88,33 @@ public record Diary(
         return all;
     }
 
-    /**
-     * How a calm reset stands on a day. One that a swelling began, or that had one in it, ends no sooner than a doctor
-     * has looked at it, however calm the skin is.
-     *
-     * @param begun the check-in that began the one that is on; absent when none is
-     * @param unseen swellings in it that nobody has looked at
-     * @param calm calm check-ins since it began; 0 when none is on
-     * @param ended the day on which the last one ended; absent when there was none, or one is on
-     */
-    public record Calming(Optional<Heard> begun, List<Heard> unseen, int calm, Optional<LocalDate> ended) {
-        private static final Calming NONE = new Calming(Optional.empty(), List.of(), 0, Optional.empty());
-
-        private Calming heard(Heard h) {
-            if (h.says() == CheckIn.Says.RESET || h.says() == CheckIn.Says.REFER) {
-                List<Heard> open = new ArrayList<>(unseen);
-                if (h.says() == CheckIn.Says.REFER) {
-                    open.add(h);
-                }
-                return new Calming(Optional.of(h), List.copyOf(open), 0, Optional.empty());
-            }
-            return begun.isEmpty()
-                    ? this
-                    : new Calming(begun, unseen, h.checkIn().allLow() ? calm + 1 : 0, ended)
-                            .endedBy(h.checkIn().on());
-        }
-
-        private Calming seen(Heard h, LocalDate on) {
-            return new Calming(begun, unseen.stream().filter(u -> !u.equals(h)).toList(), calm, ended).endedBy(on);
-        }
-
-        private Calming endedBy(LocalDate day) {
-            return begun.isPresent() && calm >= CheckIn.CALM_ENDS && unseen.isEmpty()
-                    ? new Calming(Optional.empty(), List.of(), 0, Optional.of(day))
-                    : this;
-        }
-    }
-
     /** The calm reset as it stands on a day. */
     public Calming calming(LocalDate day) {
         record Event(LocalDate on, UnaryOperator<Calming> then) {}
+        List<Heard> heard = read(day);
         List<Event> events = new ArrayList<>();
-        for (Heard h : read(day)) {
+        byFace.ifPresent(f -> events.add(new Event(f.on(), c -> c.begin(f))));
+        for (Heard h : heard) {
             events.add(new Event(h.checkIn().on(), c -> c.heard(h)));
-            h.checkIn()
-                    .seen()
-                    .filter(x -> !x.on().isAfter(day))
-                    .ifPresent(x -> events.add(new Event(x.on(), c -> c.seen(h, x.on()))));
+            h.checkIn().seen().ifPresent(x -> events.add(new Event(x.on(), c -> c.seen(h, x.on()))));
         }
+        Stream.concat(
+                        byFace.stream().map(Calming.Begun::on),
+                        heard.stream().map(h -> h.checkIn().on()))
+                .map(Calming::soonest)
+                .forEach(on -> events.add(new Event(on, c -> c.endedBy(on))));
         Calming now = Calming.NONE;
-        for (Event e : events.stream().sorted(Comparator.comparing(Event::on)).toList()) {
+        for (Event e : events.stream()
+                .filter(e -> !e.on().isAfter(day))
+                .sorted(Comparator.comparing(Event::on))
+                .toList()) {
             now = e.then().apply(now);
         }
         return now;
     }
 
-    /** The check-in that began a calm reset which is still on; none when there is none. */
-    public Optional<Heard> reset(LocalDate day) {
+    /** What began the calm reset that is on; none when none is. */
+    public Optional<Calming.Begun> reset(LocalDate day) {
         return calming(day).begun();
     }
 

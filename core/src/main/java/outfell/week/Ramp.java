@@ -129,7 +129,7 @@ public final class Ramp {
         if (thing.product().prescription()) {
             return new WeekOfIt(from, led, uses, Standing.SETTLED, thing.because());
         }
-        Optional<Diary.Heard> reset = diary.reset(from);
+        Optional<Calming.Begun> reset = diary.reset(from);
         if (reset.isPresent()) {
             return new WeekOfIt(from, led, 0, Standing.RESET, reset.get().because());
         }

@@ -109,8 +109,13 @@ class WeeksSaidTest {
                         "check-in %s: %s%n".formatted(r.says(), r.because().sentence())));
         text.append("next check-ins %s%n".formatted(w.dueCheckIns()));
         w.calm()
-                .ifPresent(c -> text.append("calm since %s, without %s; %s%n"
-                        .formatted(c.since(), c.out(), c.ends().sentence())));
+                .ifPresent(c -> text.append("calm since %s, without %s; %s %s %s%n"
+                        .formatted(
+                                c.since(),
+                                c.out(),
+                                c.ends().sentence(),
+                                c.back(),
+                                c.doctor().map(Because::sentence).orElse("no doctor"))));
         w.verdicts().forEach(v -> text.append("judge %s from %s: %s%n".formatted(v.concern(), v.fair(), v.look())));
         for (Weeks.Track t : w.tracks()) {
             text.append("== %s [%s] %.1f%s%n".formatted(t.name(), t.letter(), t.points(), t.queued() ? " queued" : ""));

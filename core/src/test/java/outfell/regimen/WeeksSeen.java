@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.routine.Condition;
 import outfell.skin.Concern;
@@ -45,6 +46,29 @@ final class WeeksSeen {
                     diary(List.of(checkIn(0, "sting", 4), all(7, grade), all(14, grade), all(21, grade)), List.of());
             text.append("after a reset three of grade %d: %s%n"
                     .formatted(grade, calm.calming(DAY.plusDays(21)).ended()));
+        }
+        for (int first : new int[] {1, 10}) {
+            Diary daily = diary(
+                    Stream.concat(
+                                    Stream.of(checkIn(0, "sting", 4)),
+                                    IntStream.range(first, 30).mapToObj(day -> all(day, 1)))
+                            .toList(),
+                    List.of());
+            text.append("after a reset, asked every day from day %d: %s%n"
+                    .formatted(first, daily.calming(DAY.plusDays(30)).ended()));
+        }
+        for (int day = 12; day <= 16; day++) {
+            for (int grade = 2; grade <= 4; grade++) {
+                Diary still = diary(List.of(checkIn(0, "sting", 3), checkIn(day, "sting", grade)), List.of());
+                text.append("a sting of 3, after %d days %d: %s%n"
+                        .formatted(
+                                day,
+                                grade,
+                                still.calming(DAY.plusDays(day))
+                                        .doctor()
+                                        .map(Because::sentence)
+                                        .orElse("")));
+            }
         }
         text.append(rungs("sting 2 in week 4", diary(List.of(checkIn(28, "sting", 2)), List.of())));
         for (int skipped = 0; skipped <= 3; skipped++) {

@@ -1,10 +1,12 @@
 package outfell.regimen;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -219,6 +221,30 @@ class WeeksTest {
                 .anyMatch(u -> u.product().equals(use.product())
                         && u.byHand()
                         && u.why().equals("she asked for it"));
+    }
+
+    @Test
+    void what_was_set_by_hand_for_a_prescribed_thing_is_told_as_not_followed() {
+        Consultation with = PlansSaidTest.consultation(8)
+                .parts()
+                .shelf(List.of(new Consultation.Owned(
+                        PlansSaidTest.PRESCRIBED, 20, List.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY))))
+                .together();
+        LocalDate monday = with.answers().today().with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+        Weeks w = Planner.weeks(
+                        with.parts()
+                                .diary(byHand(
+                                        new HandNight(PlansSaidTest.PRESCRIBED.id(), monday, false, "a feast"),
+                                        new HandNight(new ProductId("gone"), monday, true, ""),
+                                        new HandNight(new ProductId("gone"), monday.plusDays(1), false, "")))
+                                .together(),
+                        with.answers().today())
+                .orElseThrow();
+
+        assertThat(w.on(monday).orElseThrow().uses()).anyMatch(u -> u.product().equals(PlansSaidTest.PRESCRIBED.id()));
+        assertThat(w.notFollowed())
+                .extracting(Weeks.NotFollowed::date, n -> n.because().sentence().substring(0, 17))
+                .containsExactly(tuple(monday, "It is prescribed:"), tuple(monday, "It is no longer a"));
     }
 
     private static Diary byHand(HandNight... nights) {

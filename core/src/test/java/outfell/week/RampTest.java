@@ -118,6 +118,43 @@ class RampTest {
     }
 
     @Test
+    void a_reset_lasts_two_weeks_at_least_and_its_calm_check_ins_are_a_week_apart() {
+        LocalDate stung = MONDAY.plusWeeks(2);
+        Diary soon = diary(List.of(
+                checkIn(stung, 3, 0, 0, 0),
+                checkIn(stung.plusDays(2), 0, 0, 0, 0),
+                checkIn(stung.plusDays(9), 0, 0, 0, 0)));
+        Diary near = diary(List.of(
+                checkIn(stung, 3, 0, 0, 0),
+                checkIn(stung.plusDays(14), 0, 0, 0, 0),
+                checkIn(stung.plusDays(16), 0, 0, 0, 0)));
+
+        assertThat(soon.reset(stung.plusDays(13))).isPresent();
+        assertThat(soon.calming(stung.plusDays(13)).calm()).isEqualTo(2);
+        assertThat(soon.calming(stung.plusDays(20)).ended()).contains(stung.plusDays(14));
+        assertThat(near.reset(stung.plusDays(30))).isPresent();
+        assertThat(near.calming(stung.plusDays(30)).calm()).isEqualTo(1);
+    }
+
+    @Test
+    void what_gets_worse_in_a_reset_or_no_better_in_two_weeks_is_for_a_doctor() {
+        LocalDate stung = MONDAY.plusWeeks(2);
+        assertThat(doctor(stung, checkIn(stung.plusDays(7), 4, 0, 0, 0))).contains("Worse on 21 December");
+        assertThat(doctor(stung, checkIn(stung.plusDays(7), 3, 0, 0, 0))).isEmpty();
+        assertThat(doctor(stung, checkIn(stung.plusDays(14), 3, 0, 0, 0))).contains("No better on 28 December");
+        assertThat(doctor(stung, checkIn(stung.plusDays(14), 2, 0, 0, 0))).isEmpty();
+        assertThat(doctor(stung, checkIn(stung.plusDays(14), 2, 2, 0, 0))).contains("Worse on 28 December");
+    }
+
+    private static String doctor(LocalDate stung, CheckIn later) {
+        return diary(List.of(checkIn(stung, 3, 0, 0, 0), later))
+                .calming(later.on())
+                .doctor()
+                .map(Because::sentence)
+                .orElse("");
+    }
+
+    @Test
     void a_swelling_holds_until_a_doctor_has_looked_however_calm_the_skin_is() {
         LocalDate swollen = MONDAY.plusWeeks(2);
         Diary nobody = diary(List.of(

@@ -91,14 +91,14 @@ class WeeksApiTest extends OverHttp {
     void a_swelling_keeps_what_is_strong_off_until_somebody_has_looked_at_it() throws Exception {
         String visit = readOnly("Sunniva Thorne");
         String client = clientOf(visit);
-        LocalDate swollen = LocalDate.now().minusDays(10);
+        LocalDate swollen = LocalDate.now().minusDays(20);
         String checkIns = "/api/clients/" + client + "/check-ins";
         String id = post(checkIns, SAID.formatted(swollen, 1, 1, 1).replace("false", "true"))
                 .body()
                 .at("/checkIns/0/id")
                 .asString();
-        post(checkIns, SAID.formatted(swollen.plusDays(4), 0, 0, 0));
         post(checkIns, SAID.formatted(swollen.plusDays(9), 0, 0, 0));
+        post(checkIns, SAID.formatted(swollen.plusDays(16), 0, 0, 0));
         assertThat(weeks(visit).at("/calm/ends/sentence").asString())
                 .contains("Nobody has noted yet what a doctor says of the swelling");
 
@@ -108,7 +108,7 @@ class WeeksApiTest extends OverHttp {
                         .at("/errors/0/sentence")
                         .asString())
                 .isEqualTo("It cannot have been looked at before it was there.");
-        assertThat(put(seen, looked(swollen.plusDays(11), "ahead"))
+        assertThat(put(seen, looked(swollen.plusDays(21), "ahead"))
                         .body()
                         .at("/errors/0/sentence")
                         .asString())

@@ -81,7 +81,7 @@ public record Sheet(
                 .filter(PatchCall::waits)
                 .map(PatchCall::product)
                 .collect(Collectors.toSet());
-        boolean alike = f.weeks().tracks().isEmpty() && f.weeks().calm().isEmpty();
+        boolean alike = !f.weeks().byDate();
         List<Weeks.Evening> evenings = f.weeks().evenings().stream()
                 .filter(e -> !e.date().isBefore(f.weeks().now()))
                 .limit((long) ROW * ROWS)

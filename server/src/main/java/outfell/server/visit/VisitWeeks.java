@@ -6,8 +6,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
-import outfell.consultation.Consultation;
-import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Weeks;
 import outfell.routine.Routine;
@@ -33,7 +31,9 @@ public class VisitWeeks {
 
     /** As it stands today. */
     public Weeks weeks(UUID id) {
-        return weeks(cases.of(visits.find(id)));
+        return Planner.weeks(cases.of(visits.find(id)), LocalDate.now(clock))
+                .orElseThrow(() ->
+                        Problem.refused("refer-first", "There are no nights to lay until the referral is settled."));
     }
 
     /**
@@ -42,24 +42,12 @@ public class VisitWeeks {
      * @throws Problem when the plan does not reach to that day
      */
     public DatedEvening evening(UUID id, LocalDate day) {
-        Consultation consultation = cases.of(visits.find(id));
-        Weeks weeks = weeks(consultation);
+        Weeks weeks = weeks(id);
         Weeks.Evening evening = weeks.on(day)
                 .orElseThrow(() -> Problem.field(
                         "/date",
                         "The evenings of this plan run from %s to %s."
                                 .formatted(DAY.format(weeks.from()), DAY.format(weeks.until()))));
-        return Planner.plan(consultation) instanceof Outcome.Planned planned
-                ? new DatedEvening(
-                        evening, weeks.routine(evening, planned.regimen().evening()))
-                : referFirst();
-    }
-
-    private Weeks weeks(Consultation consultation) {
-        return Planner.weeks(consultation, LocalDate.now(clock)).orElseGet(VisitWeeks::referFirst);
-    }
-
-    private static <T> T referFirst() {
-        throw Problem.refused("refer-first", "There are no nights to lay until the referral is settled.");
+        return new DatedEvening(evening, weeks.routine(evening));
     }
 }

@@ -67,12 +67,17 @@ public class Visits {
     /**
      * The day of a visit.
      *
+     * @param today the day of the practice
      * @param earlier whether it has passed, so that the visit is read and no longer changed
      * @param open whether a correction is open today
      * @param corrections newest first
      */
     public record DayView(
-            LocalDate date, boolean earlier, boolean open, List<VisitStore.VisitCorrection> corrections) {}
+            LocalDate date,
+            LocalDate today,
+            boolean earlier,
+            boolean open,
+            List<VisitStore.VisitCorrection> corrections) {}
 
     /** How long after the last touch a visit of yesterday is still going on; a judgement of this house. */
     private static final Duration STILL_AT_WORK = Duration.ofHours(3);
@@ -223,7 +228,8 @@ public class Visits {
     public DayView day(UUID id) {
         VisitStore.Day day = store.day(id).orElseThrow(() -> Problem.notFound("visit", id));
         boolean earlier = isEarlier(day);
-        return new DayView(day.date(), earlier, earlier && correctedToday(id), store.corrections(id));
+        return new DayView(
+                day.date(), LocalDate.now(clock), earlier, earlier && correctedToday(id), store.corrections(id));
     }
 
     /** Marks that an earlier visit is put right today; two taps mark it once. */

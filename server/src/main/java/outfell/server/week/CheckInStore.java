@@ -20,7 +20,9 @@ public class CheckInStore {
     public enum How {
         VISIT,
         TELEPHONE,
-        HOME
+        HOME,
+        /** the client has tapped it herself */
+        CLIENT
     }
 
     /** A check-in as kept. */

@@ -21,8 +21,14 @@ import outfell.week.Pause;
 /** What clients say between visits. One check-in a day: a second of the same day takes the place of the first. */
 @Service
 public class CheckIns {
-    /** Everything of one client, in the order of their days. */
-    public record Diary(List<CheckInStore.Kept> checkIns, List<CheckInStore.KeptPause> pauses) {}
+    /**
+     * Everything of one client, in the order of their days.
+     *
+     * @param today the day of the practice
+     * @param urgent what is said to whoever tells of a swelling
+     */
+    public record Diary(
+            List<CheckInStore.Kept> checkIns, List<CheckInStore.KeptPause> pauses, LocalDate today, String urgent) {}
 
     private final CheckInStore store;
     private final ClientStore clients;
@@ -37,7 +43,7 @@ public class CheckIns {
     }
 
     public Diary view(UUID client) {
-        return new Diary(store.checkIns(client), store.pauses(client));
+        return new Diary(store.checkIns(client), store.pauses(client), LocalDate.now(clock), CheckIn.URGENT);
     }
 
     /** As the core reads them. */

@@ -1,0 +1,64 @@
+import { useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import Button from '@mui/material/Button'
+import { useClientPage, useDiary, useDiaryChange } from '../api/hooks'
+import { ErrorBand, Fetching } from '../shared/States'
+import { say } from '../words/say'
+import { CheckInForm } from './CheckInForm'
+import './week.css'
+
+/** The check-in as the client taps it: large, with nothing of anybody else, and no way on but back to who handed it over. */
+export default function OwnCheckIn() {
+  const { client = '' } = useParams()
+  const page = useClientPage(client)
+  const diary = useDiary(client)
+  const change = useDiaryChange(client)
+  const navigate = useNavigate()
+  const [noted, setNoted] = useState<'no' | 'calmly' | 'swelling'>('no')
+  const failed = page.error ?? diary.error
+  if (failed) {
+    return (
+      <main className="page">
+        <ErrorBand error={failed} again={() => void Promise.all([page.refetch(), diary.refetch()])} />
+        <Link to="/">{say('client.backToTheDesk')}</Link>
+      </main>
+    )
+  }
+  if (!page.data || !diary.data) return <Fetching what={say('client.theClientSPage')} />
+  const done = noted !== 'no'
+  return (
+    <main className="own-check-in">
+      <h1 data-title={say('week.checkIn')}>
+        {done ? say('week.thankYou') : say('week.howHasYourSkinBeen', { name: page.data.client.name })}
+      </h1>
+      {done ? (
+        <>
+          <p role="status">{say('week.giveItBack')}</p>
+          {noted === 'swelling' && (
+            <p role="alert">
+              <b>{diary.data.urgent}</b>
+            </p>
+          )}
+          <Button variant="contained" onClick={() => void navigate(-1)}>
+            {say('week.backToTheTherapist')}
+          </Button>
+        </>
+      ) : (
+        <>
+          <p>{say('week.tapOneForEach')}</p>
+          <CheckInForm
+            client={client}
+            today={diary.data.today}
+            how="CLIENT"
+            say={change.say}
+            urgent={diary.data.urgent}
+            noted={(swelling) => setNoted(swelling ? 'swelling' : 'calmly')}
+          />
+          <p>
+            <Button onClick={() => void navigate(-1)}>{say('week.notNow')}</Button>
+          </p>
+        </>
+      )}
+    </main>
+  )
+}
