@@ -44,7 +44,7 @@ class NightsIT extends InTheBrowser {
     void a_face_that_asks_for_calm_has_calm_evenings_and_the_client_taps_how_it_goes() {
         page.navigate(readOnly("Wilma Crake") + "/nights");
         assertThat(page.getByText("Calm reset since")).isVisible();
-        assertThat(page.getByText("None is yet.")).isVisible();
+        assertThat(page.getByText("So far none.")).isVisible();
         assertThat(page.getByText("Stays off: Glycolic")).isVisible();
         assertThat(evening(0)).containsText("Calm");
 

@@ -17,11 +17,10 @@ import outfell.product.ProductId;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
-import outfell.skin.Sign;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
-import outfell.week.Calming;
+import outfell.week.ReadFace;
 import outfell.week.Tolerance;
 
 /** The front door of the core: a consultation in, a regimen or a referral out. Pure and deterministic. */
@@ -40,13 +39,20 @@ public final class Planner {
 
     /** The same in air that asks otherwise, to find out what the air has done. */
     public static Outcome plan(Consultation consultation, Airing airing) {
+        Consultation read = withItsFace(consultation);
         // a calm reset that is on counts as a broken barrier, whatever the face looks like
-        return plan(
-                consultation,
-                consultation
+        return plan(read, read.diary().onto(read.reading(), read.answers().today()), airing);
+    }
+
+    /** The face of the visit is one of those by which a calm reset begins and ends. */
+    private static Consultation withItsFace(Consultation consultation) {
+        SkinVerdict skin = skin(consultation, consultation.reading());
+        return consultation
+                .parts()
+                .diary(consultation
                         .diary()
-                        .onto(consultation.reading(), consultation.answers().today()),
-                airing);
+                        .with(ReadFace.of(consultation.answers().today(), consultation.reading(), skin.barrier())))
+                .together();
     }
 
     private static Outcome plan(Consultation consultation, SkinReading face, Airing airing) {
@@ -72,12 +78,9 @@ public final class Planner {
 
     /** The ladders of the consultation's plan; none where there is no plan. */
     public static List<Ladder> ladders(Consultation consultation) {
-        return plan(consultation) instanceof Outcome.Planned planned
-                ? new Draft(
-                                consultation,
-                                planned.skin(),
-                                planned.safety(),
-                                consultation.ask(planned.skin(), planned.safety()))
+        Consultation read = withItsFace(consultation);
+        return plan(read) instanceof Outcome.Planned planned
+                ? new Draft(read, planned.skin(), planned.safety(), read.ask(planned.skin(), planned.safety()))
                         .ladders()
                 : List.of();
     }
@@ -88,11 +91,12 @@ public final class Planner {
      * @param now the day on which it is looked at: what happened until then has its effect
      */
     public static Optional<Weeks> weeks(Consultation consultation, LocalDate now) {
-        Outcome visit = plan(consultation, consultation.reading(), Consultation::ask);
+        Consultation read = withItsFace(consultation);
         // what comes back after a calm reset is known from the plan without it
-        return visit.skin().barrier().calmReset() && visit instanceof Outcome.Planned calm
-                ? inTime(afterCalm(consultation, calm), now)
-                : inTime(consultation, now);
+        return read.diary().isAskedByTheFaceOf(read.answers().today())
+                        && plan(read, read.reading(), Consultation::ask) instanceof Outcome.Planned calm
+                ? inTime(afterCalm(read, calm.regimen()), now)
+                : inTime(read, now);
     }
 
     private static Optional<Weeks> inTime(Consultation consultation, LocalDate now) {
@@ -111,22 +115,13 @@ public final class Planner {
     }
 
     /** Where the face asks for a calm reset: nothing is new after it, the next visit reads the face before anything is. */
-    private static Consultation afterCalm(Consultation consultation, Outcome.Planned calm) {
-        SkinReading reading = consultation.reading();
-        Set<ProductId> kept = Set.copyOf(calm.regimen().products());
+    private static Consultation afterCalm(Consultation consultation, Regimen calm) {
+        Set<ProductId> kept = Set.copyOf(calm.products());
         return consultation
                 .parts()
                 .catalogue(consultation.catalogue().stream()
                         .filter(p -> kept.contains(p.id()))
                         .toList())
-                .diary(consultation
-                        .diary()
-                        .calmedBy(new Calming.Begun(
-                                consultation.answers().today(),
-                                reading.worstGrade(Sign.STING),
-                                reading.worstGrade(Sign.REDNESS),
-                                reading.worstGrade(Sign.FLAKING),
-                                calm.skin().barrier().because())))
                 .together();
     }
 

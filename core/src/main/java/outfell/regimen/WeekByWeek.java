@@ -203,7 +203,7 @@ final class WeekByWeek {
     /** While the calm reset that the face asked for is on, every evening is that of the plan. */
     private boolean byDate(List<Going> going) {
         boolean calm = diary.reset(now).isPresent();
-        return diary.byFace().isPresent() ? !calm && !going.isEmpty() : calm || !going.isEmpty();
+        return diary.isAskedByTheFaceOf(begun) ? !calm && !going.isEmpty() : calm || !going.isEmpty();
     }
 
     // ---- check-ins, calm
@@ -264,7 +264,7 @@ final class WeekByWeek {
 
     /** How far the calm reset has come, and what still keeps it from ending. */
     private static String howFar(Calming calming) {
-        String calm = calming.calm() == 0 ? "None is yet." : "So far %d.".formatted(calming.calm());
+        String calm = calming.calm() == 0 ? "So far none." : "So far %d.".formatted(calming.calm());
         return calming.unseen().stream()
                 .map(u -> u.checkIn().on())
                 .min(Comparator.naturalOrder())
@@ -276,7 +276,7 @@ final class WeekByWeek {
 
     /** One by one, each from its first rung; where the face asked for the reset, what is new is for a face read anew. */
     private String comesBack(List<Going> going) {
-        String after = diary.byFace().isPresent() ? " Anything new waits until the face is read anew." : "";
+        String after = diary.isAskedByTheFaceOf(begun) ? " Anything new waits until the face is read anew." : "";
         List<String> back = going.stream()
                 .filter(g -> !g.product().prescription() && !g.queued())
                 .map(g -> g.product().name())

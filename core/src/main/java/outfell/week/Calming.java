@@ -1,7 +1,6 @@
 package outfell.week;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -18,7 +17,7 @@ import outfell.knowledge.Because;
  * @param unseen swellings in it that nobody has looked at
  * @param calm calm check-ins in it that count; 0 when none is on
  * @param counted the day of the last of them
- * @param last the last check-in in it
+ * @param last how the skin was at the last look in it
  * @param ended the day on which the last one ended; absent when there was none, or one is on
  */
 public record Calming(
@@ -27,17 +26,27 @@ public record Calming(
         List<Diary.Heard> unseen,
         int calm,
         Optional<LocalDate> counted,
-        Optional<CheckIn> last,
+        Optional<Look> last,
         Optional<LocalDate> ended) {
     /**
-     * The beginning of a calm reset, with the grades that the skin had, 0 to 4; absent what nobody knows.
+     * How the skin was on a day, each sign 0 to 4; absent what nobody knows.
+     *
+     * @param calm whether it counts towards the end of a reset
+     */
+    record Look(LocalDate on, OptionalInt sting, OptionalInt redness, OptionalInt flaking, boolean calm) {
+        static Look of(CheckIn c) {
+            return new Look(c.on(), c.sting(), c.redness(), c.flaking(), c.allLow());
+        }
+    }
+
+    /**
+     * The beginning of a calm reset.
      *
      * @param because what asked for it
      */
-    public record Begun(LocalDate on, OptionalInt sting, OptionalInt redness, OptionalInt flaking, Because because) {
-        static Begun of(Diary.Heard h) {
-            CheckIn c = h.checkIn();
-            return new Begun(c.on(), c.sting(), c.redness(), c.flaking(), h.because());
+    public record Begun(Look look, Because because) {
+        public LocalDate on() {
+            return look.on();
         }
     }
 
@@ -52,43 +61,60 @@ public record Calming(
         return begun.plusDays(CheckIn.RESET_DAYS);
     }
 
-    Calming begin(Begun by) {
-        return new Calming(
-                first.or(() -> Optional.of(by)), Optional.of(by), unseen, 0, Optional.empty(), last, Optional.empty());
+    /**
+     * A face that was read, be it that it asks for a reset or not. One that is sound when a reset has lasted its days ends it by
+     * itself: a whole face under the lamp is worth more than what is told.
+     */
+    Calming read(ReadFace face) {
+        if (face.calm().isPresent()) {
+            return again(new Begun(face.look(), face.calm().orElseThrow()), unseen);
+        }
+        if (!face.isWhole()) {
+            return this;
+        }
+        boolean late = begun.filter(b -> !face.on().isBefore(soonest(b.on()))).isPresent();
+        return late && face.look().calm() && unseen.isEmpty() ? over(Optional.of(face.on())) : looked(face.look());
     }
 
     Calming heard(Diary.Heard h) {
-        CheckIn c = h.checkIn();
-        if (h.says() == CheckIn.Says.RESET || h.says() == CheckIn.Says.REFER) {
-            Calming again = begin(Begun.of(h));
-            List<Diary.Heard> open = new ArrayList<>(unseen);
-            if (h.says() == CheckIn.Says.REFER) {
-                open.add(h);
-            }
-            return new Calming(
-                    again.first,
-                    again.begun,
-                    List.copyOf(open),
-                    0,
-                    Optional.empty(),
-                    begun.isPresent() ? Optional.of(c) : Optional.empty(),
-                    Optional.empty());
-        }
-        if (begun.isEmpty()) {
+        Look look = Look.of(h.checkIn());
+        return switch (h.says()) {
+            case REFER ->
+                again(
+                        new Begun(look, h.because()),
+                        Stream.concat(unseen.stream(), Stream.of(h)).toList());
+            case RESET -> again(new Begun(look, h.because()), unseen);
+            case CALM, NOT_TOLD, STEP_BACK -> looked(look);
+        };
+    }
+
+    private Calming again(Begun by, List<Diary.Heard> open) {
+        return new Calming(
+                first.or(() -> Optional.of(by)),
+                Optional.of(by),
+                open,
+                0,
+                Optional.empty(),
+                begun.map(_ -> by.look()),
+                Optional.empty());
+    }
+
+    private Calming looked(Look look) {
+        if (begun.filter(b -> look.on().isAfter(b.on())).isEmpty()) {
             return this;
         }
-        boolean counts = c.allLow()
-                && counted.filter(d -> c.on().isBefore(d.plusDays(CheckIn.RESET_APART)))
+        boolean counts = look.calm()
+                && counted.filter(d -> look.on().isBefore(d.plusDays(CheckIn.RESET_APART)))
                         .isEmpty();
         return new Calming(
                         first,
                         begun,
                         unseen,
-                        !c.allLow() ? 0 : counts ? calm + 1 : calm,
-                        !c.allLow() ? Optional.empty() : counts ? Optional.of(c.on()) : counted,
-                        Optional.of(c),
+                        !look.calm() ? 0 : counts ? calm + 1 : calm,
+                        !look.calm() ? Optional.empty() : counts ? Optional.of(look.on()) : counted,
+                        Optional.of(look),
                         ended)
-                .endedBy(c.on());
+                .endedBy(look.on());
     }
 
     Calming seen(Diary.Heard h, LocalDate on) {
@@ -106,24 +132,26 @@ public record Calming(
 
     /** Why a doctor is to look at it: it got worse, or no better in its days; none when neither. */
     public Optional<Because> doctor() {
-        return first.flatMap(then -> last.filter(c -> !c.on().isBefore(then.on()))
-                .flatMap(c -> {
-                    if (pairs(then, c).anyMatch(p -> p.now() > p.then())) {
-                        return Optional.of(CheckIn.resetBecause("Worse on %s than when it began: a doctor looks at it."
-                                .formatted(Diary.DAY.format(c.on()))));
-                    }
-                    boolean better = c.allLow() || pairs(then, c).anyMatch(p -> p.now() < p.then());
-                    return better || c.on().isBefore(soonest(then.on()))
-                            ? Optional.empty()
-                            : Optional.of(CheckIn.resetBecause(
-                                    "No better on %s, %d days or more after it began: a doctor looks at it."
-                                            .formatted(Diary.DAY.format(c.on()), CheckIn.RESET_DAYS)));
-                }));
+        return first.map(Begun::look).flatMap(then -> last.flatMap(now -> doctor(then, now)));
+    }
+
+    private static Optional<Because> doctor(Look then, Look now) {
+        String day = Diary.DAY.format(now.on());
+        if (pairs(then, now).anyMatch(p -> p.now() > p.then())) {
+            return Optional.of(
+                    CheckIn.resetBecause("Worse on %s than when it began: a doctor looks at it.".formatted(day)));
+        }
+        boolean better = now.calm() || pairs(then, now).anyMatch(p -> p.now() < p.then());
+        return better || now.on().isBefore(soonest(then.on()))
+                ? Optional.empty()
+                : Optional.of(
+                        CheckIn.resetBecause("No better on %s, %d days or more after it began: a doctor looks at it."
+                                .formatted(day, CheckIn.RESET_DAYS)));
     }
 
     private record Pair(int then, int now) {}
 
-    private static Stream<Pair> pairs(Begun then, CheckIn now) {
+    private static Stream<Pair> pairs(Look then, Look now) {
         return Stream.of(
                         pair(then.sting(), now.sting()),
                         pair(then.redness(), now.redness()),

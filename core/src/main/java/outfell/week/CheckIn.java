@@ -131,10 +131,11 @@ public record CheckIn(
 
     /** Whether it counts towards the end of a reset: then every sign must be low, whatever it was before. */
     boolean allLow() {
-        return !swelling
-                && sting.orElse(CALM_MOST + 1) <= CALM_MOST
-                && redness.orElse(CALM_MOST + 1) <= CALM_MOST
-                && flaking.orElse(CALM_MOST + 1) <= CALM_MOST;
+        return !swelling && isLow(sting) && isLow(redness) && isLow(flaking);
+    }
+
+    static boolean isLow(OptionalInt grade) {
+        return grade.orElse(CALM_MOST + 1) <= CALM_MOST;
     }
 
     static Because resetBecause(String sentence) {
@@ -143,7 +144,7 @@ public record CheckIn(
 
     /** What ends a calm reset, in words. */
     public static String resetEnds() {
-        return "It lasts %d days at least, and ends when %d check-ins, %d days or more apart, are calm."
+        return "It lasts %d days at least; then %d calm check-ins, %d days or more apart, end it, or a visit that finds the face sound."
                 .formatted(RESET_DAYS, CALM_ENDS, RESET_APART);
     }
 

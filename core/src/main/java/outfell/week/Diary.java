@@ -24,7 +24,7 @@ import outfell.skin.SkinVerdict;
  * @param evenings of her own
  * @param courses of things that are not for ever, at most one for a product
  * @param byHand single evenings that the therapist has set
- * @param byFace the calm reset that the face itself asked for on the day of the visit; absent when it did not
+ * @param faces as they were read at the visits, in the order of their days
  */
 public record Diary(
         CheckIn.Before before,
@@ -34,7 +34,7 @@ public record Diary(
         List<HerEvening> evenings,
         List<Course> courses,
         List<HandNight> byHand,
-        Optional<Calming.Begun> byFace) {
+        List<ReadFace> faces) {
     /** As in "3 December". */
     public static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
 
@@ -42,7 +42,7 @@ public record Diary(
     public static final Diary NONE =
             new Diary(CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(), List.of());
 
-    /** One whose face asked for no calm reset. */
+    /** One without the faces. */
     public Diary(
             CheckIn.Before before,
             List<CheckIn> checkIns,
@@ -51,7 +51,7 @@ public record Diary(
             List<HerEvening> evenings,
             List<Course> courses,
             List<HandNight> byHand) {
-        this(before, checkIns, pauses, rhythm, evenings, courses, byHand, Optional.empty());
+        this(before, checkIns, pauses, rhythm, evenings, courses, byHand, List.of());
     }
 
     public Diary {
@@ -60,14 +60,24 @@ public record Diary(
         evenings = List.copyOf(evenings);
         courses = List.copyOf(courses);
         byHand = List.copyOf(byHand);
+        faces = faces.stream().sorted(Comparator.comparing(ReadFace::on)).toList();
         if (courses.stream().map(Course::product).distinct().count() < courses.size()) {
             throw new IllegalArgumentException("A product has one course at a time; end the one before.");
         }
     }
 
-    /** The same with a calm reset that the face asks for. */
-    public Diary calmedBy(Calming.Begun face) {
-        return new Diary(before, checkIns, pauses, rhythm, evenings, courses, byHand, Optional.of(face));
+    /** The same with a face in place of what was read on its day before. */
+    public Diary with(ReadFace face) {
+        return new Diary(
+                before,
+                checkIns,
+                pauses,
+                rhythm,
+                evenings,
+                courses,
+                byHand,
+                Stream.concat(faces.stream().filter(f -> !f.on().equals(face.on())), Stream.of(face))
+                        .toList());
     }
 
     /** A check-in with what it asks, held against the one before. */
@@ -91,16 +101,18 @@ public record Diary(
     /** The calm reset as it stands on a day. */
     public Calming calming(LocalDate day) {
         record Event(LocalDate on, UnaryOperator<Calming> then) {}
-        List<Heard> heard = read(day);
         List<Event> events = new ArrayList<>();
-        byFace.ifPresent(f -> events.add(new Event(f.on(), c -> c.begin(f))));
-        for (Heard h : heard) {
+        for (ReadFace f : faces) {
+            boolean told = checkIns.stream().anyMatch(c -> c.on().equals(f.on()));
+            if (f.calm().isPresent() || !told) {
+                events.add(new Event(f.on(), c -> c.read(f)));
+            }
+        }
+        for (Heard h : read(day)) {
             events.add(new Event(h.checkIn().on(), c -> c.heard(h)));
             h.checkIn().seen().ifPresent(x -> events.add(new Event(x.on(), c -> c.seen(h, x.on()))));
         }
-        Stream.concat(
-                        byFace.stream().map(Calming.Begun::on),
-                        heard.stream().map(h -> h.checkIn().on()))
+        Stream.concat(faces.stream().map(ReadFace::on), checkIns.stream().map(CheckIn::on))
                 .map(Calming::soonest)
                 .forEach(on -> events.add(new Event(on, c -> c.endedBy(on))));
         Calming now = Calming.NONE;
@@ -118,9 +130,19 @@ public record Diary(
         return calming(day).begun();
     }
 
-    /** The face as it is to be planned for: during a calm reset its barrier counts as broken, whatever it looks like. */
+    /** Whether the face of a visit itself asks for a calm reset. */
+    public boolean isAskedByTheFaceOf(LocalDate visit) {
+        return faces.stream().anyMatch(f -> f.on().equals(visit) && f.calm().isPresent());
+    }
+
+    /**
+     * The face as it is to be planned for: during a calm reset its barrier counts as broken, whatever it looks like. Where a
+     * face of an earlier visit began it and the last one was read whole and is not calm yet, that is planned for as it is.
+     */
     public SkinReading onto(SkinReading reading, LocalDate day) {
         return reset(day)
+                .filter(r -> !isAskedByTheFaceOf(day))
+                .filter(r -> !isAskedByTheFaceOf(r.on()) || !isStillWeakOn(day))
                 .map(r -> {
                     List<ByHand> others = new ArrayList<>(reading.byHand().stream()
                             .filter(b -> b.verdict() != ByHand.Verdict.BARRIER)
@@ -128,7 +150,7 @@ public record Diary(
                     others.add(new ByHand(
                             ByHand.Verdict.BARRIER,
                             SkinVerdict.BarrierState.BROKEN.name(),
-                            "the check-in",
+                            "a calm reset",
                             r.because().sentence()));
                     return new SkinReading(
                             reading.observations(),
@@ -140,6 +162,15 @@ public record Diary(
                             others);
                 })
                 .orElse(reading);
+    }
+
+    /** Whether the last face that was read is whole and not calm. */
+    private boolean isStillWeakOn(LocalDate day) {
+        return faces.stream()
+                .filter(f -> !f.on().isAfter(day))
+                .reduce((_, later) -> later)
+                .filter(f -> f.isWhole() && !f.look().calm())
+                .isPresent();
     }
 
     /** The step back that holds on a day: the newest that began no longer ago than it lasts. */

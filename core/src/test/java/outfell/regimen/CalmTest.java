@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -14,9 +15,11 @@ import outfell.consultation.Life;
 import outfell.product.ProductId;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
+import outfell.skin.SkinVerdict.BarrierState;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
 import outfell.week.Ramp;
+import outfell.week.ReadFace;
 import outfell.week.Rhythm;
 
 /** A calm reset that the face asks for on the day of the visit: it is on, it ends, and what was in use comes back. */
@@ -25,17 +28,20 @@ class CalmTest {
     private static final String RETINOL = "retinol-serum-02";
     private static final String GLUCONOLACTONE = "gluconolactone-8";
 
-    /** Stings, is red and flakes; a retinol and an acid have been in use for months. */
-    private static Consultation raw(CheckIn... checkIns) {
-        Faces face = Faces.face()
+    private static Faces face() {
+        return Faces.face()
                 .with(Sign.SHINE, 1, 1, 1, 1, 1)
                 .with(Sign.STING, 3, 3, 3, 3, 3)
                 .with(Sign.REDNESS, 2, 2, 2, 2, 2)
                 .with(Sign.TIGHTNESS, 3, 3, 3, 3, 3)
                 .with(Sign.FLAKING, 2, 2, 2, 2, 2)
                 .with(Sign.LINES, 2, -1, 2, 2, 2);
+    }
+
+    /** Stings, is red and flakes; a retinol and an acid have been in use for months. */
+    private static Consultation raw(CheckIn... checkIns) {
         return Consultations.of(
-                        face.reading(),
+                        face().reading(),
                         "classic",
                         Month.NOVEMBER,
                         Consultations.CATALOGUE,
@@ -72,8 +78,8 @@ class CalmTest {
                 .contains(Consultations.product(RETINOL).name());
         assertThat(w.calm().orElseThrow().ends().sentence())
                 .contains("A calm reset comes first.")
-                .contains("2 check-ins, 7 days or more apart")
-                .endsWith("None is yet.");
+                .contains("2 calm check-ins, 7 days or more apart, end it")
+                .endsWith("So far none.");
         assertThat(w.evenings()).allSatisfy(e -> {
             assertThat(e.calm()).isTrue();
             assertThat(e.load()).isZero();
@@ -141,5 +147,90 @@ class CalmTest {
         assertThat(calm.since()).isEqualTo(DAY);
         assertThat(calm.doctor().orElseThrow().sentence()).startsWith("Worse on 2 December");
         assertThat(weeks(raw(calm(7)), 7).calm().orElseThrow().doctor()).isEmpty();
+    }
+
+    /** Looks sound on the day, after other visits. */
+    private static Consultation soundAgain(ReadFace... earlier) {
+        Diary diary = Diary.NONE;
+        for (ReadFace f : earlier) {
+            diary = diary.with(f);
+        }
+        return Consultations.of(
+                        sound().reading(),
+                        "classic",
+                        Month.NOVEMBER,
+                        Consultations.CATALOGUE,
+                        List.of(Consultations.owned(RETINOL, 33), Consultations.owned(GLUCONOLACTONE, 23)),
+                        Consultations.NOTHING,
+                        Life.USUAL)
+                .parts()
+                .diary(diary)
+                .together();
+    }
+
+    private static Faces sound() {
+        return Faces.face()
+                .with(Sign.SHINE, 1, 1, 1, 1, 1)
+                .with(Sign.STING, 0, 0, 0, 0, 0)
+                .with(Sign.REDNESS, 1, 1, 1, 1, 1)
+                .with(Sign.TIGHTNESS, 0, 0, 0, 0, 0)
+                .with(Sign.FLAKING, 0, 0, 0, 0, 0)
+                .with(Sign.LINES, 3, -1, 3, 3, 3);
+    }
+
+    private static ReadFace raw(int daysAgo) {
+        return ReadFace.of(
+                DAY.minusDays(daysAgo), face().reading(), face().verdict().barrier());
+    }
+
+    @Test
+    void a_face_that_looks_sound_within_the_days_of_a_reset_is_a_calm_look_and_no_end() {
+        Weeks w = weeks(soundAgain(raw(10)), 0);
+
+        assertThat(w.calm().orElseThrow().since()).isEqualTo(DAY.minusDays(10));
+        assertThat(w.calm().orElseThrow().ends().sentence())
+                .startsWith("15 November: ")
+                .endsWith("So far 1.");
+        assertThat(w.evenings()).allMatch(Weeks.Evening::calm);
+    }
+
+    @Test
+    void one_that_looks_sound_after_them_ends_it_and_what_was_in_use_for_months_begins_again_at_one_night() {
+        Consultation c = soundAgain(raw(28));
+        Weeks w = weeks(c, 0);
+
+        assertThat(w.calm()).isEmpty();
+        assertThat(w.tracks().getFirst().product().value()).isEqualTo(RETINOL);
+        Ramp.WeekOfIt now = w.tracks().getFirst().weeks().stream()
+                .filter(x -> x.from().equals(w.from()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(now.led()).isZero();
+        assertThat(now.uses()).isEqualTo(1);
+        assertThat(weeks(soundAgain(), 0).tracks().getFirst().weeks())
+                .anyMatch(x -> x.from().equals(DAY) && x.uses() > 1);
+    }
+
+    @Test
+    void one_that_is_still_weak_keeps_what_is_strong_off_and_is_planned_for_as_it_is() {
+        Faces strained = sound().with(Sign.TIGHTNESS, 3, 3, 3, 3, 3).with(Sign.FLAKING, 2, 2, 2, 2, 2);
+        Consultation c = soundAgain(raw(28)).parts().reading(strained.reading()).together();
+
+        assertThat(((Outcome.Planned) Planner.plan(c)).skin().barrier().state()).isEqualTo(BarrierState.STRAINED);
+        assertThat(weeks(c, 0).calm().orElseThrow().ends().sentence()).endsWith("So far none.");
+        assertThat(weeks(c, 0).evenings()).allMatch(e -> e.load() == 0);
+    }
+
+    @Test
+    void a_face_that_nobody_has_looked_at_whole_ends_nothing() {
+        ReadFace part = new ReadFace(
+                DAY.minusDays(3), OptionalInt.of(0), OptionalInt.empty(), OptionalInt.of(0), true, Optional.empty());
+
+        assertThat(weeks(soundAgain(raw(10), part), 0)
+                        .calm()
+                        .orElseThrow()
+                        .ends()
+                        .sentence())
+                .endsWith("So far 1.");
     }
 }

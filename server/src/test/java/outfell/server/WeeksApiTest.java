@@ -88,6 +88,23 @@ class WeeksApiTest extends OverHttp {
     }
 
     @Test
+    void a_calm_reset_that_a_face_asked_for_goes_on_at_the_next_visit() throws Exception {
+        String before = readOnly("Wilma Crake");
+        String since = get("/api/visits/" + before).body().at("/date").asString();
+        assertThat(weeks(before).at("/calm/since").asString()).isEqualTo(since);
+        assertThat(weeks(before).at("/calm/out").valueStream().map(JsonNode::asString))
+                .contains("Glycolic fluid 8 %");
+
+        String today = post("/api/clients/" + clientOf(before) + "/visits", "{}")
+                .body()
+                .at("/id")
+                .asString();
+        assertThat(today).isNotEqualTo(before);
+        assertThat(weeks(today).at("/calm/since").asString()).isEqualTo(since);
+        assertThat(weeks(today).at("/calm/ends/sentence").asString()).contains("A calm reset comes first.");
+    }
+
+    @Test
     void a_swelling_keeps_what_is_strong_off_until_somebody_has_looked_at_it() throws Exception {
         String visit = readOnly("Sunniva Thorne");
         String client = clientOf(visit);

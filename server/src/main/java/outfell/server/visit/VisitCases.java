@@ -28,6 +28,7 @@ import outfell.server.visit.VisitStore.Visit;
 import outfell.server.week.CheckIns;
 import outfell.week.CheckIn;
 import outfell.week.Diary;
+import outfell.week.ReadFace;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -43,6 +44,7 @@ class VisitCases {
     private final Catalogue catalogue;
     private final Patches patches;
     private final CheckIns checkIns;
+    private final EarlierFaces faces;
     private final Bands bands;
     private final HouseMethods methods;
     private final Yardsticks yardsticks;
@@ -57,6 +59,7 @@ class VisitCases {
             Catalogue catalogue,
             Patches patches,
             CheckIns checkIns,
+            EarlierFaces faces,
             Bands bands,
             HouseMethods methods,
             Yardsticks yardsticks,
@@ -69,6 +72,7 @@ class VisitCases {
         this.catalogue = catalogue;
         this.patches = patches;
         this.checkIns = checkIns;
+        this.faces = faces;
         this.bands = bands;
         this.methods = methods;
         this.yardsticks = yardsticks;
@@ -144,10 +148,14 @@ class VisitCases {
         Optional<Visit> read = first.filter(d -> !v.date().isBefore(d)).isPresent()
                 ? store.lastBefore(v.client(), first.orElseThrow())
                 : Optional.of(v);
-        return Diaries.diary(
+        Diary diary = Diaries.diary(
                 v.week(),
                 said,
                 checkIns.pauses(v.client()),
                 read.map(Visit::reading).orElse(null));
+        for (ReadFace face : faces.before(v.client(), v.date())) {
+            diary = diary.with(face);
+        }
+        return diary;
     }
 }
