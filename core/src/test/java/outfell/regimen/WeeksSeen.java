@@ -121,6 +121,8 @@ final class WeeksSeen {
                 "salicylic-fluid-2",
                 "gluconolactone-8",
                 "enzyme-powder",
+                "enzyme-gel-bromelain",
+                "scrub-silica-fine",
                 "clay-mask-kaolin",
                 "retinal-cream-005")) {
             Consultations.CATALOGUE.stream()
