@@ -10,7 +10,7 @@ import { ThemeProvider } from '@mui/material/styles'
 import { theme } from './theme'
 import { Arrival, SkipLink } from './Arrival'
 import { DeskDocket } from './Docket'
-import { KeysHelp } from './KeysHelp'
+import { later } from '../shared/later'
 import { toldSinceOpened, useHouse } from '../api/hooks'
 import { openOutbox } from '../api/outbox'
 import { USUAL, writeAs } from '../shared/format'
@@ -37,6 +37,11 @@ const FilesPage = lazy(() => import('../files/FilesPage'))
 const ClientPage = lazy(() => import('../client/ClientPage'))
 const KeptPlanPage = lazy(() => import('../client/KeptPlanPage'))
 const NowPage = lazy(() => import('../visit/NowPage'))
+
+const KeysHelp = later(
+  () => import('./KeysHelp'),
+  (m) => m.KeysHelp,
+)
 
 const DAY_MS = 24 * 60 * 60 * 1000
 
@@ -65,7 +70,7 @@ function Outside() {
       <main>
         <Outlet />
       </main>
-      <KeysHelp open={help} close={() => setHelp(false)} />
+      {help && <KeysHelp close={() => setHelp(false)} />}
     </>
   )
 }

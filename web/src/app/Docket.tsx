@@ -2,10 +2,15 @@ import { useState, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import { useShortcut } from '../shared/shortcuts'
-import { Find } from './Find'
+import { later } from '../shared/later'
 import { Waiting } from './Waiting'
 import { say } from '../words/say'
 import './docket.css'
+
+const Find = later(
+  () => import('./Find'),
+  (m) => m.Find,
+)
 
 const STEPS = [
   { path: 'talk', name: say('app.talk') },

@@ -30,9 +30,9 @@ const KEYS: [string, string][] = [
 ]
 
 /** Every key in one list. */
-export function KeysHelp({ open, close }: { open: boolean; close: () => void }) {
+export function KeysHelp({ close }: { close: () => void }) {
   return (
-    <Dialog open={open} onClose={close} aria-labelledby="keys-title">
+    <Dialog open onClose={close} aria-labelledby="keys-title">
       <DialogTitle id="keys-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
         {say('app.keys2')}
       </DialogTitle>

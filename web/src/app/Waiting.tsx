@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
-import DialogActions from '@mui/material/DialogActions'
-import DialogContent from '@mui/material/DialogContent'
-import DialogTitle from '@mui/material/DialogTitle'
-import { putAway, useOutbox } from '../api/outbox'
-import { timeWords } from '../shared/format'
+import { useOutbox } from '../api/outbox'
 import { say } from '../words/say'
+import { later } from '../shared/later'
+
+const CameBack = later(
+  () => import('./CameBack'),
+  (m) => m.CameBack,
+)
 
 /** What waits to be sent, and what came back refused; nothing while everything is saved. */
 export function Waiting() {
@@ -28,32 +29,7 @@ export function Waiting() {
             : say('app.changesCameBack', { length: returned.length })}
         </Button>
       )}
-      <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="returned-title">
-        <DialogTitle id="returned-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-          {say('app.whatCouldNotBeSaved')}
-        </DialogTitle>
-        <DialogContent>
-          <p>{say('app.theseWereDoneWhileOutfellDidNot')}</p>
-          <ul>
-            {returned.map((r) => (
-              <li key={r.id} className="row">
-                <span>
-                  {timeWords(local(r.at))}: {r.sentence}
-                </span>
-                <Button size="small" onClick={() => putAway(r.id)}>
-                  {say('app.seen')}
-                </Button>
-              </li>
-            ))}
-          </ul>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={() => setOpen(false)}>{say('app.close')}</Button>
-        </DialogActions>
-      </Dialog>
+      {open && <CameBack close={() => setOpen(false)} />}
     </>
   )
 }
-
-const local = (ms: number) =>
-  new Date(ms - new Date(ms).getTimezoneOffset() * 60_000).toISOString().slice(0, 19)

@@ -4,8 +4,13 @@ import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { usePatchChange } from '../api/hooks'
 import { Why } from '../shared/Why'
-import { Decide } from '../visit/Decide'
+import { later } from '../shared/later'
 import { say } from '../words/say'
+
+const Decide = later(
+  () => import('../visit/Decide'),
+  (m) => m.Decide,
+)
 import './patch.css'
 
 /** Whether a strong new step may begin, with the test to start or to do without. */

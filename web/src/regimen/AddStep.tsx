@@ -7,10 +7,16 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import { api, ask, type Part } from '../api/client'
 import { useShelf } from '../api/hooks'
-import { ProductPicker, type Picked } from '../products/ProductPicker'
+import type { Picked } from '../products/ProductPicker'
+import { later } from '../shared/later'
 import type { VisitContext } from '../visit/VisitShell'
 import { putIn } from './byHandEdits'
 import { say } from '../words/say'
+
+const ProductPicker = later(
+  () => import('../products/ProductPicker'),
+  (m) => m.ProductPicker,
+)
 
 /** Puts any product into a routine by hand; what a rule forbids is refused with the reason. */
 export function AddStep({ context, part }: { context: VisitContext; part: Part }) {

@@ -22,14 +22,12 @@ import { Key, PatternSet } from '../strip/Bands'
 import { units } from '../strip/layout'
 import { StepList, Strip } from '../strip/Strip'
 import { Timeline } from '../strip/Timeline'
-import { Referrals } from '../visit/Referrals'
+import { later } from '../shared/later'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import type { Compared } from './Changes'
 import { StepDetail } from './StepDetail'
 import { Below, LookAtThis } from './Below'
-import { MethodTable } from './MethodTable'
-import { MoveReason } from './MoveReason'
 import { putIn, release, takeOut } from './byHandEdits'
 import { useMove } from './useMove'
 import { TwoMonths } from './TwoMonths'
@@ -37,6 +35,19 @@ import { EveningOf, onTheDay } from './EveningOf'
 import { useEvening, usePlan, withheld } from './usePlan'
 import { say } from '../words/say'
 import './regimen.css'
+
+const MoveReason = later(
+  () => import('./MoveReason'),
+  (m) => m.MoveReason,
+)
+const Referrals = later(
+  () => import('../visit/Referrals'),
+  (m) => m.Referrals,
+)
+const MethodTable = later(
+  () => import('./MethodTable'),
+  (m) => m.MethodTable,
+)
 
 /** The regimen board: method, months, both strips, and why. */
 export default function RegimenPage() {

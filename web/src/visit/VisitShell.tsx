@@ -7,15 +7,23 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Schemas, type Verdict, type Visit, type Vocabulary } from '../api/client'
 import { keys, useClient, useVisitDay, useVocabulary } from '../api/hooks'
 import { VisitDocket } from '../app/Docket'
-import { KeysHelp } from '../app/KeysHelp'
+import { later } from '../shared/later'
 import { longDate } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
-import { EarlierDay } from './EarlierDay'
 import { fieldName, fieldValue } from './fieldNames'
 import { useVisit, type Saving, type VisitWork } from './useVisit'
 import { say } from '../words/say'
 import './visit.css'
+
+const EarlierDay = later(
+  () => import('./EarlierDay'),
+  (m) => m.EarlierDay,
+)
+const KeysHelp = later(
+  () => import('../app/KeysHelp'),
+  (m) => m.KeysHelp,
+)
 
 export type VisitContext = {
   /** whether its day has passed, so that it is read and no longer changed */
@@ -130,7 +138,7 @@ function OpenVisit({
           {Array.from({ length: 8 }, () => say('visit.asItWas', { date: longDate(visit.date) })).join(' · ')}
         </p>
       )}
-      <KeysHelp open={help} close={() => setHelp(false)} />
+      {help && <KeysHelp close={() => setHelp(false)} />}
     </div>
   )
 }
