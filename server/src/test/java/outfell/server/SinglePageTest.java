@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
@@ -40,6 +41,27 @@ class SinglePageTest extends OverHttp {
         HttpResponse<byte[]> words = packed("/api/vocabulary");
         assertThat(words.headers().firstValue("content-encoding")).contains("gzip");
         assertThat(JSON.readTree(text(words))).isEqualTo(get("/api/vocabulary").body());
+    }
+
+    @Test
+    void what_rarely_changes_is_not_sent_again_to_whoever_has_it() throws Exception {
+        for (String path : List.of("/api/vocabulary", "/api/methods", "/api/practice/house")) {
+            HttpResponse<byte[]> first = packed(path);
+            String mark = first.headers().firstValue("etag").orElseThrow();
+            assertThat(first.headers().firstValue("cache-control")).contains("no-cache");
+            assertThat(ifNot(path, mark).statusCode()).as(path).isEqualTo(304);
+            assertThat(ifNot(path, mark).body()).isEmpty();
+            assertThat(ifNot(path, "W/\"another\"").statusCode()).as(path).isEqualTo(200);
+        }
+        assertThat(packed("/api/desk").headers().firstValue("etag")).isEmpty();
+    }
+
+    private HttpResponse<byte[]> ifNot(String path, String mark) throws Exception {
+        return http.send(
+                HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
+                        .header("if-none-match", mark)
+                        .build(),
+                HttpResponse.BodyHandlers.ofByteArray());
     }
 
     private HttpResponse<byte[]> packed(String path) throws Exception {
