@@ -62,8 +62,8 @@ void openOutbox(() => void queries.invalidateQueries())
 
 function Outside() {
   const [help, setHelp] = useState(false)
-  useShortcut('?', () => setHelp(true))
-  useShortcut('alt+d', useToDesk())
+  useShortcut('keys', () => setHelp(true))
+  useShortcut('desk', useToDesk())
   return (
     <>
       <DeskDocket onKeys={() => setHelp(true)} />

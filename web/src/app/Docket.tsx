@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
-import { useShortcut } from '../shared/shortcuts'
+import { useKeyWords, useShortcut, type ShortcutId } from '../shared/shortcuts'
 import { later } from '../shared/later'
 import { Waiting } from './Waiting'
 import { say } from '../words/say'
@@ -132,18 +132,24 @@ export function VisitDocket({
 
 function Tools({ onKeys }: { onKeys: () => void }) {
   const [finding, setFinding] = useState(false)
-  useShortcut('/', () => setFinding(true))
+  useShortcut('find', () => setFinding(true))
   return (
     <>
-      <Button className="tb" onClick={() => setFinding(true)} aria-keyshortcuts="/">
+      <Button className="tb" onClick={() => setFinding(true)}>
         {say('app.find')}
-        <kbd>/</kbd>
+        <Kbd of="find" />
       </Button>
-      <Button className="tb" onClick={onKeys} aria-keyshortcuts="?">
+      <Button className="tb" onClick={onKeys}>
         {say('app.keys')}
-        <kbd>?</kbd>
+        <Kbd of="keys" />
       </Button>
       {finding && <Find close={() => setFinding(false)} />}
     </>
   )
+}
+
+/** The key on a button, where it has one. */
+function Kbd({ of }: { of: ShortcutId }) {
+  const words = useKeyWords(of)
+  return words === '' ? null : <kbd>{words}</kbd>
 }

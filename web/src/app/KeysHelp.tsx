@@ -1,56 +1,119 @@
+import { useState, type KeyboardEvent } from 'react'
 import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Switch from '@mui/material/Switch'
+import {
+  IDS,
+  isLoneSign,
+  keyWords,
+  pressed,
+  shortcut,
+  useOwnKeys,
+  type Place,
+  type ShortcutId,
+} from '../shared/shortcuts'
 import { say } from '../words/say'
 
-const KEYS: [string, string][] = [
-  [say('app.alt1To4'), say('app.talkReadRegimenSheet')],
-  [say('app.altD'), say('app.theDesk')],
-  ['/', say('app.findAClient2')],
-  [say('app.ctrlZCtrlShiftZ'), say('app.inAVisitUndoRedo')],
-  [say('app.zeroToFour'), say('app.readGradeTheZone')],
-  [say('app.arrows'), say('app.readNextZoneRegimenNextStep')],
-  ['[  ]', say('app.readOtherSign')],
-  ['M', say('app.readBothSidesAlike')],
-  ['R', say('app.readTheRestIsNone')],
-  ['L', say('app.readAsLastTime')],
-  ['H', say('app.readSeenFeltTold')],
-  ['Z', say('app.readUndo')],
-  [say('app.delete'), say('app.readNotLookedAt')],
-  [say('app.arrows'), say('app.nightsNextEvening')],
-  [say('app.enter'), say('app.regimenOpenTheStep')],
-  [say('app.esc'), say('app.regimenCloseIt')],
-  [say('app.shiftAndArrows'), say('app.regimenMoveTheStep')],
-  ['K', say('app.regimenKeepTheStepOrLetIt')],
-  [say('app.delete'), say('app.regimenTakeTheStepOut')],
-  ['P', say('app.sheetPrint')],
-  ['?', say('app.theseKeys')],
+const PLACES: [Place, string][] = [
+  ['everywhere', say('keys.everywhere')],
+  ['visit', say('keys.inAVisit')],
+  ['read', say('app.read')],
+  ['regimen', say('app.regimen')],
+  ['nights', say('app.nights')],
+  ['sheet', say('app.sheet')],
 ]
 
-/** Every key in one list. */
+/** Keys that lead away or belong to another. */
+const PASSED_BY = ['tab', 'shift', 'alt', 'altgraph', 'control', 'meta']
+
+/** Every key in one list; a lone sign can be another one, or all of them be switched off. */
 export function KeysHelp({ close }: { close: () => void }) {
+  const own = useOwnKeys()
+  const [asking, setAsking] = useState<ShortcutId | null>(null)
+  const [refused, setRefused] = useState<{ id: ShortcutId; why: string } | null>(null)
+
+  function take(id: ShortcutId, event: KeyboardEvent) {
+    const key = event.key.toLowerCase()
+    if (PASSED_BY.includes(key)) return
+    event.preventDefault()
+    event.stopPropagation()
+    if (key === 'escape') {
+      setAsking(null)
+      return
+    }
+    const keys = pressed(event.nativeEvent)
+    const why = keys === null ? say('keys.canBeNone') : own.change(id, keys)
+    setRefused(why === null ? null : { id, why })
+    if (why === null) setAsking(null)
+  }
+
   return (
-    <Dialog open onClose={close} aria-labelledby="keys-title">
+    <Dialog open onClose={close} aria-labelledby="keys-title" fullWidth maxWidth="sm">
       <DialogTitle id="keys-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
         {say('app.keys2')}
       </DialogTitle>
       <DialogContent>
-        <table>
-          <tbody>
-            {KEYS.map(([key, what]) => (
-              <tr key={key}>
-                <th scope="row" style={{ textAlign: 'left', padding: '4px 16px 4px 0' }}>
-                  <kbd>{key}</kbd>
+        <FormControlLabel
+          control={<Switch checked={!own.signsOff} onChange={(_, on) => own.switchSigns(!on)} />}
+          label={say('keys.loneSigns')}
+        />
+        <table className="keys-table">
+          {PLACES.map(([place, name]) => (
+            <tbody key={place}>
+              <tr>
+                <th scope="colgroup" colSpan={3}>
+                  {name}
                 </th>
-                <td>{what}</td>
               </tr>
-            ))}
-          </tbody>
+              {IDS.filter((id) => shortcut(id).place === place).map((id) => {
+                const { does, fixed } = shortcut(id)
+                const keys = own.keys(id)
+                const off = own.signsOff && isLoneSign(keys)
+                return (
+                  <tr key={id}>
+                    <th scope="row">{off ? <s>{keyWords(keys)}</s> : <kbd>{keyWords(keys)}</kbd>}</th>
+                    <td>
+                      {does}
+                      {off && ` (${say('keys.off')})`}
+                      {refused?.id === id && <p role="alert">{refused.why}</p>}
+                    </td>
+                    <td>
+                      {!fixed && (
+                        <Button
+                          size="small"
+                          aria-label={say('keys.anotherKeyFor', { does })}
+                          onClick={() => {
+                            setAsking(id)
+                            setRefused(null)
+                          }}
+                          onBlur={() => setAsking(null)}
+                          onKeyDown={(e: KeyboardEvent) => asking === id && take(id, e)}
+                        >
+                          {asking === id ? say('keys.pressIt') : say('keys.change')}
+                        </Button>
+                      )}
+                    </td>
+                  </tr>
+                )
+              })}
+              {place === 'regimen' && (
+                <tr>
+                  <th scope="row">
+                    <kbd>{say('keys.enter')}</kbd>
+                  </th>
+                  <td colSpan={2}>{say('keys.openTheStep')}</td>
+                </tr>
+              )}
+            </tbody>
+          ))}
         </table>
       </DialogContent>
       <DialogActions>
+        {own.isChanged && <Button onClick={own.asShipped}>{say('keys.asShipped')}</Button>}
         <Button onClick={close} autoFocus>
           {say('app.close')}
         </Button>

@@ -18,7 +18,7 @@ export default function KeptPlanPage() {
   const other = search.get('against') ?? ''
   const kept = useKeptPlan(id)
   const client = useClient(kept.data?.client ?? '')
-  useShortcut('p', () => window.print())
+  useShortcut('print', () => window.print())
   const failed = kept.error ?? client.error
   if (failed) {
     return (

@@ -323,10 +323,10 @@ function useStepKeys(
     const at = focused(e)
     if (at) move(at.part, at.step.product, at.step.number + by)
   }
-  useShortcut('shift+arrowleft,shift+arrowup', moved(-1), on)
-  useShortcut('shift+arrowright,shift+arrowdown', moved(1), on)
+  useShortcut('moveBack', moved(-1), on)
+  useShortcut('moveOn', moved(1), on)
   useShortcut(
-    'k',
+    'keep',
     (e) => {
       const at = focused(e)
       if (!at) return
@@ -336,7 +336,7 @@ function useStepKeys(
     on,
   )
   useShortcut(
-    'delete',
+    'takeOut',
     (e) => {
       const at = focused(e)
       if (at && !at.step.prescription) work.change((d) => takeOut(d, at.part, at.step.product))
@@ -370,14 +370,14 @@ function Board({
   const openProduct = open?.product
   const { move, asking, settle, leave } = useMove(context, routines)
   useStepKeys(context, routines, move)
-  useShortcut('escape', () => setOpen(null), open !== null)
+  useShortcut('closeStep', () => setOpen(null), open !== null)
   useShortcut(
-    'arrowleft',
+    'stepBefore',
     () => labelBeside(-1)?.focus(),
     () => labelBeside(-1) !== undefined,
   )
   useShortcut(
-    'arrowright',
+    'stepAfter',
     () => labelBeside(1)?.focus(),
     () => labelBeside(1) !== undefined,
   )

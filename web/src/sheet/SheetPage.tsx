@@ -19,7 +19,7 @@ export default function SheetPage() {
   const plan = usePlan(context, work.draft.document.month)
   const weeks = useWeeks(context)
   const kept = useThatIsKept(visit.id, plan.data)
-  useShortcut('p', () => window.print())
+  useShortcut('print', () => window.print())
   if (plan.isError) {
     return (
       <div className="page">

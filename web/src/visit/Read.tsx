@@ -71,29 +71,29 @@ export default function Read() {
 
   const onFace = sign !== undefined && !probing
   const step = (by: number) => setZone(neighbour(zones, zone, by))
-  useShortcut('[', () => turn(-1))
-  useShortcut(']', () => turn(1))
-  useShortcut('z', undo)
+  useShortcut('signBefore', () => turn(-1))
+  useShortcut('signAfter', () => turn(1))
+  useShortcut('ungrade', undo)
   useShortcut(
-    '0,1,2,3,4',
+    'grade',
     (e) => {
       grade(Number(e.key))
       step(1)
     },
     onFace,
   )
-  useShortcut('arrowright,arrowdown', () => step(1), onFace)
-  useShortcut('arrowleft,arrowup', () => step(-1), onFace)
-  useShortcut('delete', () => grade(null), onFace)
-  useShortcut('m', () => sign && edit((r) => mirrored(r, sign, zone)), onFace)
-  useShortcut('r', () => void restNone(), onFace)
+  useShortcut('zoneAfter', () => step(1), onFace)
+  useShortcut('zoneBefore', () => step(-1), onFace)
+  useShortcut('notLooked', () => grade(null), onFace)
+  useShortcut('alike', () => sign && edit((r) => mirrored(r, sign, zone)), onFace)
+  useShortcut('restNone', () => void restNone(), onFace)
   useShortcut(
-    'l',
+    'asLastTime',
     () => sign && before && edit((r) => asBefore(r, before.reading, sign)),
     onFace && before != null,
   )
   useShortcut(
-    'h',
+    'howKnown',
     () =>
       known &&
       knownBy(

@@ -80,7 +80,7 @@ function OpenVisit({
   const [touched, setTouched] = useState(0)
   const work = useVisit(visit, readOnly, () => setTouched((n) => n + 1))
   const [help, setHelp] = useState(false)
-  useShortcut('?', () => setHelp(true))
+  useShortcut('keys', () => setHelp(true))
   useVisitKeys(visit.id, work)
   const document = work.draft.document
   const heard = useQuery({
@@ -238,12 +238,12 @@ function Clash({
 function useVisitKeys(id: string, work: VisitWork) {
   const navigate = useNavigate()
   const to = (step: string) => () => void navigate(`/visits/${id}/${step}`)
-  useShortcut('alt+1', to('talk'))
-  useShortcut('alt+2', to('read'))
-  useShortcut('alt+3', to('regimen'))
-  useShortcut('alt+4', to('nights'))
-  useShortcut('alt+5', to('sheet'))
-  useShortcut('alt+d', () => void navigate('/'))
-  useShortcut('mod+z', () => work.undo?.())
-  useShortcut('mod+shift+z', () => work.redo?.())
+  useShortcut('talk', to('talk'))
+  useShortcut('read', to('read'))
+  useShortcut('regimen', to('regimen'))
+  useShortcut('nights', to('nights'))
+  useShortcut('sheet', to('sheet'))
+  useShortcut('desk', () => void navigate('/'))
+  useShortcut('undo', () => work.undo?.())
+  useShortcut('redo', () => work.redo?.())
 }

@@ -46,9 +46,9 @@ export default function WeekPage() {
     const next = shown[at < 0 ? 0 : at + by]
     if (next) setChosen(next.date)
   }
-  useShortcut('arrowright', () => walk(1), shown.length > 0)
-  useShortcut('arrowleft', () => walk(-1), shown.length > 0)
-  useShortcut('escape', () => setChosen(null), chosen !== null)
+  useShortcut('eveningAfter', () => walk(1), shown.length > 0)
+  useShortcut('eveningBefore', () => walk(-1), shown.length > 0)
+  useShortcut('closeEvening', () => setChosen(null), chosen !== null)
   if (failed) {
     return (
       <div className="page">
