@@ -75,7 +75,9 @@ export function KeysHelp({ close }: { close: () => void }) {
                 const off = own.signsOff && isLoneSign(keys)
                 return (
                   <tr key={id}>
-                    <th scope="row">{off ? <s>{keyWords(keys)}</s> : <kbd>{keyWords(keys)}</kbd>}</th>
+                    <th scope="row">
+                      <kbd>{keyWords(keys)}</kbd>
+                    </th>
                     <td>
                       {does}
                       {off && ` (${say('keys.off')})`}
@@ -85,6 +87,8 @@ export function KeysHelp({ close }: { close: () => void }) {
                       {!fixed && (
                         <Button
                           size="small"
+                          variant="text"
+                          sx={{ minHeight: 28, py: 0 }}
                           aria-label={say('keys.anotherKeyFor', { does })}
                           onClick={() => {
                             setAsking(id)
