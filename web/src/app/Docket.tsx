@@ -93,40 +93,44 @@ export function VisitDocket({
 }) {
   const navigate = useNavigate()
   return (
-    <header className="docket">
-      <Brand />
-      <NavLink to={`/clients/${client}`} className="tag" title={[line, ...mind].join(', ')}>
-        <b>{name}</b>
-        <span>
-          {line}
-          {mind.length > 0 && <em>{say('app.mind', { join: mind.join(', ') })}</em>}
-        </span>
-      </NavLink>
-      <nav aria-label={say('app.theVisit')} className="steps">
-        {STEPS.map((step, i) => (
-          <NavLink
-            key={step.path}
-            to={`/visits/${visit}/${step.path}`}
-            className="st"
-            aria-keyshortcuts={`Alt+${i + 1}`}
-            onClick={(e) => {
-              e.preventDefault()
-              void navigate(`/visits/${visit}/${step.path}`)
-            }}
-          >
-            <i aria-hidden="true">{done[step.path] ? '✓' : i + 1}</i>
-            {step.name}
-          </NavLink>
-        ))}
-      </nav>
-      <div className="tools">
-        <div className="saving" role="status">
-          {saving}
+    <>
+      <header className="docket">
+        <Brand />
+        <NavLink to={`/clients/${client}`} className="tag" title={line}>
+          <b>{name}</b>
+          <span>{line}</span>
+        </NavLink>
+        <nav aria-label={say('app.theVisit')} className="steps">
+          {STEPS.map((step, i) => (
+            <NavLink
+              key={step.path}
+              to={`/visits/${visit}/${step.path}`}
+              className="st"
+              aria-keyshortcuts={`Alt+${i + 1}`}
+              onClick={(e) => {
+                e.preventDefault()
+                void navigate(`/visits/${visit}/${step.path}`)
+              }}
+            >
+              <i aria-hidden="true">{done[step.path] ? '✓' : i + 1}</i>
+              {step.name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="tools">
+          <div className="saving" role="status">
+            {saving}
+          </div>
+          <Waiting />
+          <Tools onKeys={onKeys} />
         </div>
-        <Waiting />
-        <Tools onKeys={onKeys} />
-      </div>
-    </header>
+      </header>
+      {mind.length > 0 && (
+        <p className="mind" role="note">
+          <b>{say('app.mind')}</b> {mind.join(', ')}
+        </p>
+      )}
+    </>
   )
 }
 
