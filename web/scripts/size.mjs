@@ -3,7 +3,8 @@ import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 
 const BUDGETS = [
-  { view: 'first screen', parts: ['index'], kB: 200 },
+  // 200 is the aim; the form of a new client stands in it, so that no letter typed after opening it is lost
+  { view: 'first screen', parts: ['index'], kB: 210 },
   { view: 'Regimen', parts: ['index', 'VisitShell', 'RegimenPage'], kB: 260 },
 ]
 // an import that is waited for: what is fetched later stands in brackets

@@ -126,7 +126,7 @@ export function VisitDocket({
         </div>
       </header>
       {mind.length > 0 && (
-        <p className="mind" role="note">
+        <p className="docket-mind" role="note">
           <b>{say('app.mind')}</b> {mind.join(', ')}
         </p>
       )}

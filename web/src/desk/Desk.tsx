@@ -10,14 +10,9 @@ import { keys, useDesk, type DeskQuery } from '../api/hooks'
 import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useTyped } from '../shared/typed'
-import { later } from '../shared/later'
+import { NewClient } from './NewClient'
 import { say } from '../words/say'
 import './desk.css'
-
-const NewClient = later(
-  () => import('./NewClient'),
-  (m) => m.NewClient,
-)
 
 type Docket = DeskData['clients'][number]
 type Scope = NonNullable<DeskQuery['scope']>

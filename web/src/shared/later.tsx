@@ -1,8 +1,7 @@
-import { lazy, Suspense, type ComponentType } from 'react'
+import { lazy, Suspense, useState, type ComponentType } from 'react'
 
 /**
- * A part that the first picture does without. It is fetched when the machine has nothing else to do, so that it is there when
- * somebody opens it.
+ * A part that the first picture does without. It is fetched right after, so that it is there when somebody opens it.
  *
  * @param pick which part of what is fetched
  * @param Place what stands there until then; nothing when it is not said
@@ -12,12 +11,20 @@ export function later<Fetched, P extends object>(
   pick: (fetched: Fetched) => ComponentType<P>,
   Place: ComponentType<P> = () => null,
 ) {
-  const Part = lazy(async () => ({ default: pick(await fetch()) }))
-  const soon = window.requestIdleCallback ?? ((then: () => void) => window.setTimeout(then))
+  let Ready: ComponentType<P> | undefined
+  const get = async () => {
+    Ready = pick(await fetch())
+    return Ready
+  }
+  const Part = lazy(async () => ({ default: await get() }))
   // not fetched now it is fetched when it is opened
-  soon(() => void fetch().catch(() => undefined))
+  void get().catch(() => undefined)
   return function Later(props: P) {
-    return (
+    // once it is there it is drawn at once, so that what is typed after opening it goes into it
+    const [Now] = useState(() => Ready)
+    return Now ? (
+      <Now {...props} />
+    ) : (
       <Suspense fallback={<Place {...props} />}>
         <Part {...props} />
       </Suspense>
