@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Link, useNavigate, useParams } from 'react-router'
+import { Link, useLocation, useNavigate, useParams } from 'react-router'
 import Button from '@mui/material/Button'
 import { useClientPage, useDiary, useDiaryChange } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
@@ -14,6 +14,9 @@ export default function OwnCheckIn() {
   const diary = useDiary(client)
   const change = useDiaryChange(client)
   const navigate = useNavigate()
+  // opened by its address there is nothing to go back to
+  const opened = useLocation().key === 'default'
+  const back = () => void (opened ? navigate(`/clients/${client}`) : navigate(-1))
   const [noted, setNoted] = useState<'no' | 'calmly' | 'swelling'>('no')
   const failed = page.error ?? diary.error
   if (failed) {
@@ -39,7 +42,7 @@ export default function OwnCheckIn() {
               <b>{diary.data.urgent}</b>
             </p>
           )}
-          <Button variant="contained" onClick={() => void navigate(-1)}>
+          <Button variant="contained" onClick={back}>
             {say('week.backToTheTherapist')}
           </Button>
         </>
@@ -55,7 +58,7 @@ export default function OwnCheckIn() {
             noted={(swelling) => setNoted(swelling ? 'swelling' : 'calmly')}
           />
           <p>
-            <Button onClick={() => void navigate(-1)}>{say('week.notNow')}</Button>
+            <Button onClick={back}>{say('week.notNow')}</Button>
           </p>
         </>
       )}

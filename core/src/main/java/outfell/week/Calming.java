@@ -95,7 +95,7 @@ public record Calming(
                 open,
                 0,
                 Optional.empty(),
-                begun.map(_ -> by.look()),
+                first.filter(f -> by.on().isAfter(f.on())).map(_ -> by.look()),
                 Optional.empty());
     }
 

@@ -102,15 +102,16 @@ public record Diary(
     public Calming calming(LocalDate day) {
         record Event(LocalDate on, UnaryOperator<Calming> then) {}
         List<Event> events = new ArrayList<>();
-        for (ReadFace f : faces) {
-            boolean told = checkIns.stream().anyMatch(c -> c.on().equals(f.on()));
-            if (f.calm().isPresent() || !told) {
-                events.add(new Event(f.on(), c -> c.read(f)));
-            }
-        }
         for (Heard h : read(day)) {
             events.add(new Event(h.checkIn().on(), c -> c.heard(h)));
             h.checkIn().seen().ifPresent(x -> events.add(new Event(x.on(), c -> c.seen(h, x.on()))));
+        }
+        for (ReadFace f : faces) {
+            // what is told on the day of a visit and is not calm counts for more than a face that looks so
+            boolean toldOtherwise = checkIns.stream().anyMatch(c -> c.on().equals(f.on()) && !c.allLow());
+            if (f.calm().isPresent() || !toldOtherwise) {
+                events.add(new Event(f.on(), c -> c.read(f)));
+            }
         }
         Stream.concat(faces.stream().map(ReadFace::on), checkIns.stream().map(CheckIn::on))
                 .map(Calming::soonest)

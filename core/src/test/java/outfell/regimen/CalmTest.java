@@ -212,6 +212,37 @@ class CalmTest {
     }
 
     @Test
+    void a_calm_answer_on_the_day_of_a_sound_face_hinders_nothing_and_another_one_does() {
+        assertThat(weeks(told(soundAgain(raw(28)), calm(0)), 0).calm()).isEmpty();
+        CheckIn stings =
+                new CheckIn(DAY, OptionalInt.of(2), OptionalInt.of(1), OptionalInt.of(0), false, OptionalInt.empty());
+        assertThat(weeks(told(soundAgain(raw(28)), stings), 0).calm()).isPresent();
+    }
+
+    @Test
+    void what_is_told_on_the_day_on_which_it_began_is_not_worse_than_its_beginning() {
+        CheckIn stings =
+                new CheckIn(DAY, OptionalInt.of(4), OptionalInt.of(2), OptionalInt.of(0), false, OptionalInt.empty());
+
+        assertThat(weeks(raw(stings), 0).calm().orElseThrow().doctor()).isEmpty();
+    }
+
+    private static Consultation told(Consultation c, CheckIn checkIn) {
+        Diary was = c.diary();
+        return c.parts()
+                .diary(new Diary(
+                        was.before(),
+                        List.of(checkIn),
+                        was.pauses(),
+                        was.rhythm(),
+                        was.evenings(),
+                        was.courses(),
+                        was.byHand(),
+                        was.faces()))
+                .together();
+    }
+
+    @Test
     void one_that_is_still_weak_keeps_what_is_strong_off_and_is_planned_for_as_it_is() {
         Faces strained = sound().with(Sign.TIGHTNESS, 3, 3, 3, 3, 3).with(Sign.FLAKING, 2, 2, 2, 2, 2);
         Consultation c = soundAgain(raw(28)).parts().reading(strained.reading()).together();

@@ -146,6 +146,25 @@ class WeeksApiTest extends OverHttp {
         assertThat(weeks(visit).at("/calm").isObject()).isTrue();
     }
 
+    @Test
+    void what_the_client_taps_takes_no_place_of_what_the_therapist_noted() throws Exception {
+        String client = clientOf(readOnly("Jorun Pell"));
+        String checkIns = "/api/clients/" + client + "/check-ins";
+        String own = SAID.formatted(LocalDate.now(), 1, 1, 1).replace("TELEPHONE", "CLIENT");
+        assertThat(post(checkIns, own).status()).isEqualTo(200);
+        assertThat(post(checkIns, own).status()).as("her own she may change").isEqualTo(200);
+        assertThat(post(checkIns, SAID.formatted(LocalDate.now(), 0, 0, 0)).status())
+                .isEqualTo(200);
+        Answer refused = post(checkIns, own);
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body().at("/detail").asString()).contains("has been noted already");
+        assertThat(get("/api/clients/" + client + "/diary")
+                        .body()
+                        .at("/checkIns/0/how")
+                        .asString())
+                .isEqualTo("TELEPHONE");
+    }
+
     private static JsonNode looked(LocalDate on, String said) {
         return JSON.createObjectNode()
                 .put("on", on.toString())

@@ -60,12 +60,20 @@ public class CheckIns {
                 .toList());
     }
 
-    /** @throws Problem when it lies ahead, a figure outside of its range, or it would silence a swelling of that day */
+    /** @throws Problem when it lies ahead, a figure outside of its range, or it would silence a swelling or what another noted that day */
     @Transactional
     public Diary say(UUID client, CaseDocument.SaidOfSkin said, CheckInStore.How how, String remark) {
         hold(client);
         if (said.on().isAfter(LocalDate.now(clock))) {
             throw Problem.field("/on", "This check-in lies ahead; was the day mistyped?");
+        }
+        boolean notedByOthers = store.checkIns(client).stream()
+                .anyMatch(k -> k.said().on().equals(said.on()) && k.how() != CheckInStore.How.CLIENT);
+        // a swelling is taken whoever tells it
+        if (how == CheckInStore.How.CLIENT && notedByOthers && !said.swelling()) {
+            throw Problem.refused(
+                    "noted-today",
+                    "How your skin is today has been noted already. Tell your therapist what has changed.");
         }
         boolean swollen = store.checkIns(client).stream()
                 .map(CheckInStore.Kept::said)
