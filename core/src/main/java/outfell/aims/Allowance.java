@@ -46,7 +46,7 @@ public final class Allowance {
             case MONEY -> Limit.of(Sums.PER_THING, consultation.life().budget().orElse(Double.POSITIVE_INFINITY));
             case NIGHTS -> left(7 - tolerance.rest() - prescribedNights());
             case LOAD -> left(tolerance.cap() - prescribedLoad());
-            case EXFOLIATIONS -> Limit.of(Sums.ADDED, consultation.method().exfoliationsAWeek());
+            case EXFOLIATIONS -> Limit.of(Sums.ADDED, uses.exfoliations());
             case STRONG -> Limit.of(Sums.ADDED, consultation.method().strongActives());
             case BEGINNERS -> Limit.of(Sums.ONCE_A_THING, Math.max(1, pinnedBeginners(slots)));
             case NEWCOMERS ->

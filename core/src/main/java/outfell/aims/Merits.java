@@ -14,6 +14,9 @@ import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
 import outfell.routine.Part;
+import outfell.season.Asked;
+import outfell.season.Asked.Carrier;
+import outfell.season.Asked.Washing;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.RankedConcern;
@@ -22,6 +25,7 @@ import outfell.skin.SkinVerdict.RankedConcern;
 final class Merits {
     private final Consultation consultation;
     private final SkinVerdict skin;
+    private final Asked asked;
     private final Suits suits;
     private final Uses uses;
     private final Yardstick yardstick;
@@ -32,12 +36,14 @@ final class Merits {
     Merits(
             Consultation consultation,
             SkinVerdict skin,
+            Asked asked,
             Suits suits,
             Uses uses,
             List<RankedConcern> concerns,
             List<Product> ownedSuitable) {
         this.consultation = consultation;
         this.skin = skin;
+        this.asked = asked;
         this.suits = suits;
         this.uses = uses;
         this.yardstick = consultation.house().yardstick();
@@ -66,6 +72,7 @@ final class Merits {
             case OPTIONAL -> points.add(new Point(Aim.REFINEMENT, Merit.ONE_MORE_STEP, -yardstick.optionalStep()));
         }
         harshness(p, points);
+        byAir(p, points);
         byDay(p, part, points);
         scent(p, points);
         clogging(p, points);
@@ -74,10 +81,17 @@ final class Merits {
 
     private void texture(Product p, Part part, List<Point> points) {
         if (p.kind() == StepKind.MOISTURISER) {
-            off(points, Math.abs(p.texture() - suits.target(part)), yardstick.textureOff());
+            off(points, off(p, part, suits.target(part)), yardstick.textureOff());
         } else if (p.kind() == StepKind.SUNSCREEN) {
-            off(points, Math.abs(p.texture() - suits.sunscreenTarget()), yardstick.sunscreenTextureOff());
+            off(points, off(p, part, suits.sunscreenTarget()), yardstick.sunscreenTextureOff());
         }
+    }
+
+    /** Grades that a texture is off; what stands is not changed for a hair's breadth. */
+    private double off(Product p, Part part, double target) {
+        double grades = Math.abs(p.texture() - target);
+        boolean stands = consultation.standing().steps().contains(new Choice(part, p.id()));
+        return stands ? Math.max(0, grades - yardstick.hairsBreadth()) : grades;
     }
 
     private static void off(List<Point> points, double grades, double each) {
@@ -103,6 +117,23 @@ final class Merits {
                 && (p.holds(Tag.DRYING_ALCOHOL) || p.holds(Tag.COOLING) || p.holds(Tag.IRRITANT_SENSORY));
         if (stings) {
             points.add(new Point(Aim.COMFORT, Merit.STINGS, -yardstick.harshLeaveOn()));
+        }
+    }
+
+    /** What of a wash or a serum answers the air. */
+    private void byAir(Product p, List<Point> points) {
+        boolean creamy = p.kind() == StepKind.WASH
+                && !p.holds(Tag.SURFACTANT_STRONG)
+                && (p.holds(Tag.EMOLLIENT) || p.holds(Tag.FATTY_ALCOHOL));
+        if (creamy && asked.wash().washing() == Washing.GENTLE) {
+            points.add(new Point(Aim.REFINEMENT, Merit.CREAMY_WASH, yardstick.creamyWash()));
+        }
+        boolean serum = p.kind() == StepKind.SERUM;
+        if (serum && p.waterFree() && asked.carrier().by() == Carrier.OIL) {
+            points.add(new Point(Aim.REFINEMENT, Merit.CARRIER_OIL, yardstick.carrier()));
+        }
+        if (serum && p.waterFree() && asked.carrier().by() == Carrier.WATER) {
+            points.add(new Point(Aim.REFINEMENT, Merit.CARRIER_HEAVY, -yardstick.carrier()));
         }
     }
 

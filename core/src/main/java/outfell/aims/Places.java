@@ -10,6 +10,7 @@ import outfell.product.ActiveKind;
 import outfell.product.StepKind;
 import outfell.routine.Part;
 import outfell.season.Asked;
+import outfell.season.Asked.Washing;
 import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
@@ -88,7 +89,7 @@ final class Places {
         if (asked.oil().yes()) {
             all.add(new Place(Part.EVENING, StepKind.OIL, 1, Asking.WANTED));
         }
-        if (has(Concern.CHAPPED_LIPS)) {
+        if (has(Concern.CHAPPED_LIPS) || asked.lips().yes()) {
             all.add(new Place(Part.EVENING, StepKind.LIP, 1, Asking.WANTED));
         }
     }
@@ -123,9 +124,13 @@ final class Places {
         if (method.morningWash() == Method.MorningWash.WASH) {
             return Optional.of(Asking.SCHOOL);
         }
+        Washing washing = asked.wash().washing();
         return switch (skin.type().bandT()) {
             case OILY -> Optional.of(strained ? Asking.OPTIONAL : Asking.WANTED);
-            case NORMAL -> strained ? Optional.empty() : Optional.of(Asking.OPTIONAL);
+            case NORMAL ->
+                strained || washing == Washing.GENTLE
+                        ? Optional.empty()
+                        : Optional.of(washing == Washing.THOROUGH ? Asking.WANTED : Asking.OPTIONAL);
             case DRY -> Optional.empty();
         };
     }

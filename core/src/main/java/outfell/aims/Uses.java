@@ -120,10 +120,19 @@ public final class Uses {
         }
         int uses = tolerance.usesPerWeek(p, weeks);
         boolean exfoliates = !p.has(ActiveKind.RETINOID);
+        if (!exfoliates && asked.retinoidFewer().yes() && weeks >= GOT_USED_TO) {
+            return Math.max(1, uses - 1);
+        }
         if (exfoliates && p.hasAny(EXFOLIANTS)) {
-            uses = Math.min(uses, method.exfoliationsAWeek());
+            uses = Math.min(uses, exfoliations());
         }
         return exfoliates && asked.exfoliantsHalved().yes() ? (uses + 1) / 2 : uses;
+    }
+
+    /** Evenings a week on which all that exfoliates may come together: the method's, half of them in dry air. */
+    public int exfoliations() {
+        int most = method.exfoliationsAWeek();
+        return asked.exfoliantsHalved().yes() ? (most + 1) / 2 : most;
     }
 
     /** Whether a daily step is led up to: new, left on, and drying enough to begin every other night. */

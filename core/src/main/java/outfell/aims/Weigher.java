@@ -22,6 +22,7 @@ import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
+import outfell.routine.ByAir;
 import outfell.routine.Coverage;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -37,7 +38,7 @@ import outfell.week.Tolerance;
 public final class Weigher {
     private final Consultation consultation;
     private final SkinVerdict skin;
-    private final Asked asked;
+    private final ByAir byAir;
     private final Uses uses;
     private final List<Adjustment> byHand;
     private final Yardstick yardstick;
@@ -62,7 +63,10 @@ public final class Weigher {
             List<Adjustment> byHand) {
         this.consultation = consultation;
         this.skin = skin;
-        this.asked = asked;
+        this.byAir = new ByAir(
+                asked.tonerLayers().value(),
+                asked.creamAmount().share(),
+                asked.creamAmount().because());
         this.uses = uses;
         this.suits = suits;
         this.byHand = byHand;
@@ -89,7 +93,7 @@ public final class Weigher {
         List<Product> ownedSuitable = allowed.stream()
                 .filter(p -> uses.owns(p) && suits.against(p, Part.EVENING).isEmpty())
                 .toList();
-        this.merits = new Merits(consultation, skin, suits, uses, concerns, ownedSuitable);
+        this.merits = new Merits(consultation, skin, asked, suits, uses, concerns, ownedSuitable);
     }
 
     /** The concerns that the plan works on: the first ones, then the others, heaviest first. */
@@ -105,6 +109,11 @@ public final class Weigher {
     /** How many products there are to number. */
     public int products() {
         return rank.size();
+    }
+
+    /** What the air makes of amounts. */
+    public ByAir byAir() {
+        return byAir;
     }
 
     /** What stays out beside a retinoid that is new. */
@@ -288,8 +297,9 @@ public final class Weigher {
         return new Balance.Layer(
                 p.id(),
                 p.name(),
-                Balance.points(p.composition(), times * Amounts.density(p, band(), layers(p), part)),
-                times * Amounts.grams(p, band(), layers(p), part),
+                Balance.points(
+                        p.composition(), times * byAir.share(p, part) * Amounts.density(p, band(), layers(p), part)),
+                times * byAir.share(p, part) * Amounts.grams(p, band(), layers(p), part),
                 p.kind() == StepKind.SUNSCREEN,
                 dosed(p.kind()),
                 needed);
@@ -320,12 +330,14 @@ public final class Weigher {
     }
 
     private int layers(Product p) {
-        return Layout.layers(consultation.method(), p);
+        return byAir.layers(consultation.method(), p);
     }
 
     /** What is owned is paid for. */
     private double spend(Product p, Part part, double times) {
-        return uses.owns(p) ? 0 : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p), part) * times);
+        return uses.owns(p)
+                ? 0
+                : Supply.monthByWeight(p, byAir.share(p, part) * Amounts.grams(p, band(), layers(p), part) * times);
     }
 
     private double spendLeast(Product p) {
@@ -334,7 +346,8 @@ public final class Weigher {
 
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
     private int seconds(Product p, int coats) {
-        int own = Layout.seconds(consultation.method(), skin.sensitivity().treatAsSensitive(), p, coats);
+        int own =
+                Layout.seconds(consultation.method(), byAir, skin.sensitivity().treatAsSensitive(), p, coats);
         boolean over = p.kind() == StepKind.SUNSCREEN
                 && consultation.method().sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM;
         return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;

@@ -69,8 +69,10 @@ final class HoldsBack {
                 Optional<String> name = comesIn.apply(
                         out(first).with(second, Double.POSITIVE_INFINITY).forAReason());
                 if (name.isPresent()) {
-                    return Optional.of(new Held(
-                            name.get(), cause(first), "%s; without that, %s".formatted(words(first), words(second))));
+                    String both = cause(first) == Cause.STEPS && cause(second) == Cause.STEPS
+                            ? "%s, morning and evening".formatted(words(first))
+                            : "%s; without that, %s".formatted(words(first), words(second));
+                    return Optional.of(new Held(name.get(), cause(first), both));
                 }
             }
         }
@@ -114,7 +116,11 @@ final class HoldsBack {
                                 consultation.method().name(),
                                 consultation.method().strongActives(),
                                 consultation.method().strongActives() == 1 ? "" : "s");
-            case EXFOLIATIONS -> exfoliations(consultation.method().exfoliationsAWeek());
+            case EXFOLIATIONS ->
+                exfoliations((int) posed.problem()
+                        .limits()
+                        .get(Scarcity.EXFOLIATIONS.ordinal())
+                        .most());
             case NIGHTS, LOAD -> "this skin bears no more strong work in a week";
         };
     }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 import org.apache.commons.lang3.StringUtils;
 import outfell.causes.Cause;
 import outfell.consultation.Consultation;
@@ -13,6 +14,7 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
+import outfell.regimen.Regimen;
 
 /** What becomes of a plan when something is otherwise, and what did it. */
 public final class Changes {
@@ -35,20 +37,61 @@ public final class Changes {
 
     /** @return nothing when one of the two leads to no plan */
     public static Optional<Held> between(Consultation from, Consultation to) {
-        return Planner.plan(from) instanceof Outcome.Planned was && Planner.plan(to) instanceof Outcome.Planned is
-                ? Optional.of(new Held(
-                        was,
-                        is,
-                        traced(from, was, to, is).stream().map(t -> said(t, to)).toList()))
+        return between(from, to, Airs.OF_MONTHS);
+    }
+
+    /** The same, each in an air that is not that of its month. */
+    public static Optional<Held> between(Consultation from, Consultation to, Airs airs) {
+        return Planner.plan(from, airs.from()) instanceof Outcome.Planned was
+                        && Planner.plan(to, airs.to()) instanceof Outcome.Planned is
+                ? Optional.of(new Held(was, is, between(from, was, to, is, airs)))
                 : Optional.empty();
     }
 
-    static List<Traced> traced(Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is) {
+    /** From one plan to another that are already made. */
+    public static List<Change> between(
+            Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is, Airs airs) {
+        return traced(from, was, to, is, airs).stream().map(t -> said(t, to)).toList();
+    }
+
+    /**
+     * Of one consultation in one air what has come to be otherwise: by use, or by the money that a later month may cost more.
+     *
+     * @param withinBudget the second plan without that money
+     */
+    public static List<Change> ripened(Regimen was, Regimen is, Supplier<Regimen> withinBudget) {
+        List<Effect> effects = Effect.between(was, is);
+        if (effects.isEmpty()) {
+            return List.of();
+        }
+        Regimen within = withinBudget.get();
+        return effects.stream()
+                .map(e -> {
+                    boolean money = e.undone().test(within);
+                    return new Change(
+                            e.part(),
+                            e.kind(),
+                            e.what(),
+                            e.from(),
+                            e.to(),
+                            e.products(),
+                            money ? Cause.MONEY : Cause.TIME,
+                            List.of(money ? MORE_MONEY : BY_USE),
+                            Optional.empty());
+                })
+                .toList();
+    }
+
+    private static final Because BY_USE = Because.house("By then the skin has got used to what stands.");
+    private static final Because MORE_MONEY =
+            Because.house("A month of the year may cost a little over the limit: the cheap ones make up for it.");
+
+    static List<Traced> traced(Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is, Airs airs) {
         List<Effect> effects = Effect.between(was.regimen(), is.regimen());
         if (effects.isEmpty()) {
             return List.of();
         }
-        Trials trials = new Trials(new Case(to, from, Set.of()), Facts.between(from, to, is));
+        Trials trials = new Trials(new Case(to, from, airs, Set.of()), Facts.between(from, to, is, airs));
         List<Traced> all = new ArrayList<>();
         for (Effect effect : effects) {
             List<Fact> because = trials.least(effect);

@@ -2,6 +2,7 @@ package outfell.changes;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -106,11 +107,22 @@ record Effect(
                     part,
                     is.kind(),
                     What.OTHER_AMOUNT,
-                    "%s, %s".formatted(was.name(), was.amount().words()),
-                    "%s, %s".formatted(is.name(), is.amount().words()),
+                    "%s, %s".formatted(was.name(), amount(was, is)),
+                    "%s, %s".formatted(is.name(), amount(is, was)),
                     List.of(is.product()),
                     r -> find(r, part, was.product()).filter(s -> same(s, was)).isPresent()));
         }
+    }
+
+    /** In words; where those are the same for both, in grams. */
+    private static String amount(Step of, Step other) {
+        String words = of.amount().words();
+        return words.equals(other.amount().words())
+                ? "%s (%s g)"
+                        .formatted(
+                                words,
+                                String.format(Locale.ROOT, "%.2f", of.amount().grams()))
+                : words;
     }
 
     private static boolean same(Step a, Step b) {

@@ -24,23 +24,29 @@ import outfell.product.ProductId;
 import outfell.regimen.Outcome;
 import outfell.routine.Adjustment;
 import outfell.season.Asked;
+import outfell.season.Lever;
 
 /** Everything in which two consultations differ, each by itself, the heaviest kinds first. */
 final class Facts {
     private final Consultation from;
     private final Consultation to;
     private final Outcome planned;
+    private final Airs airs;
     private final List<Fact> all = new ArrayList<>();
 
-    private Facts(Consultation from, Consultation to, Outcome planned) {
+    private Facts(Consultation from, Consultation to, Outcome planned, Airs airs) {
+        this.airs = airs;
         this.from = from;
         this.to = to;
         this.planned = planned;
     }
 
-    /** @param planned what the second leads to */
-    static List<Fact> between(Consultation from, Consultation to, Outcome planned) {
-        Facts facts = new Facts(from, to, planned);
+    /**
+     * @param planned what the second leads to
+     * @param airs what the air asks of each
+     */
+    static List<Fact> between(Consultation from, Consultation to, Outcome planned, Airs airs) {
+        Facts facts = new Facts(from, to, planned, airs);
         new SafetyFacts(from, to, planned, facts.all).find();
         new SkinFacts(from, to, facts.all).find();
         facts.air();
@@ -73,12 +79,12 @@ final class Facts {
 
     /** The air by what it asks of this skin, each by itself; the month and the place ask nothing else. */
     private void air() {
-        Asked now = to.ask(planned.skin(), planned.safety());
-        Asked before =
-                to.parts().site(from.site()).month(from.month()).together().ask(planned.skin(), planned.safety());
-        for (AirAsk ask : AirAsk.values()) {
-            if (ask.differs(now, before)) {
-                all.add(new Fact("air " + ask, Cause.AIR, ask.because(now), c -> c.with(ask)));
+        Asked now = airs.to().ask(to, planned.skin(), planned.safety());
+        Asked before = airs.from()
+                .ask(to.parts().site(from.site()).month(from.month()).together(), planned.skin(), planned.safety());
+        for (Lever lever : Lever.values()) {
+            if (lever.differs(now, before)) {
+                all.add(new Fact("air " + lever, Cause.AIR, lever.because(now), c -> c.with(lever)));
             }
         }
     }
@@ -249,7 +255,7 @@ final class Facts {
 
     /** Whatever else there is, so that with everything taken back the first of the two is left. */
     private void rest() {
-        Case back = new Case(to, from, Set.of());
+        Case back = new Case(to, from, airs, Set.of());
         for (Fact fact : all) {
             back = fact.back().apply(back);
         }

@@ -36,11 +36,11 @@ final class Fewest {
         while (asked < most) {
             BitSet next = smallest();
             if (asks(next)) {
-                return next;
+                return noneToSpare(next);
             }
             owed.add(missed(next));
         }
-        return noneToSpare();
+        return noneToSpare(all);
     }
 
     private boolean asks(BitSet taken) {
@@ -94,8 +94,9 @@ final class Fewest {
         return Optional.empty();
     }
 
-    private BitSet noneToSpare() {
-        BitSet needed = (BitSet) all.clone();
+    /** Of a set that undoes the effect one of which none can be left out; more taken back may bring an effect in again. */
+    private BitSet noneToSpare(BitSet undoing) {
+        BitSet needed = (BitSet) undoing.clone();
         boolean left = true;
         // what one leaves free may free another
         while (left) {

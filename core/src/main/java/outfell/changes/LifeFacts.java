@@ -80,11 +80,14 @@ final class LifeFacts {
             case SCENT -> taste("Scent", was.scent(), is.scent());
             case ANIMAL -> taste("What comes from animals", was.animal(), is.animal());
             case OILS -> taste("Oil on the face", was.oils(), is.oils());
-            case OUTDOORS -> "%s hours of the day are spent outdoors; it was %s.".formatted(hours(is), hours(was));
+            case OUTDOORS ->
+                is.outdoorHours() == was.outdoorHours()
+                        ? "The hours outdoors differ by month otherwise than before."
+                        : "%s hours of the day are spent outdoors; it was %s.".formatted(hours(is), hours(was));
             case MAKE_UP -> "Now %s; before, %s.".formatted(makeUp(is), makeUp(was));
             case SUNSCREEN ->
                 "A sunscreen is worn on %d days a week; it was %d.".formatted(is.sunscreenDays(), was.sunscreenDays());
-            case PLACES -> "The day is spent in other air than before.";
+            case PLACES -> "The day is spent in other air than before, or for other hours.";
         };
     }
 

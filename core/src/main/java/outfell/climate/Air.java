@@ -1,5 +1,6 @@
 package outfell.climate;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -131,6 +132,58 @@ public record Air(
 
     /** The air of a month, with the rooms that such a month brings: heated, cooled, or with the windows open. */
     public static Air of(MonthlyAir out) {
+        return of(out, List.of());
+    }
+
+    /**
+     * The same for somebody who spends hours of the day elsewhere: each hour pulls with the air that it is spent in.
+     *
+     * @param stays hours in other air than that of the rooms at home; together no more than she is awake count
+     */
+    public static Air of(MonthlyAir out, List<Stay> stays) {
+        Air home = home(out);
+        List<Stay.Felt> felt = stays.stream()
+                .filter(s -> s.hours() > 0)
+                .flatMap(s -> s.in(out).stream())
+                .toList();
+        return felt.isEmpty() ? home : home.mixed(felt);
+    }
+
+    private Air mixed(List<Stay.Felt> felt) {
+        double away = felt.stream().mapToDouble(Stay.Felt::hours).sum();
+        double day = Math.max(Stay.AWAKE, away);
+        double d = (day - away) * dryness;
+        double h = (day - away) * heat;
+        // whether the heat is moist is told by the air that it comes from
+        double moist = h * dewPoint;
+        for (Stay.Felt f : felt) {
+            d += f.hours() * dryness(outdoors, f.humidity());
+            double there = heat(f.celsius(), f.humidity());
+            double more = f.hours() * Math.max(heat, there);
+            h += more;
+            moist += more * (there > heat ? Humidity.dewPoint(f.celsius(), f.humidity()) : dewPoint);
+        }
+        double dry = round(d / day);
+        double hot = round(h / day);
+        String hours = felt.stream().map(Stay.Felt::words).collect(Collectors.joining(", "));
+        return new Air(
+                outdoors,
+                roomCelsius,
+                roomHumidity,
+                dewPoint,
+                dry,
+                hot,
+                dryBand(dry),
+                heatBand(hot, h > 0 ? moist / h : dewPoint),
+                uvBand,
+                rooms.withSentence("%s Of the day %s.".formatted(rooms.sentence(), hours)),
+                dryBecause.withSentence(
+                        "%s With %s the day pulls at %.0f of 100.".formatted(dryBecause.sentence(), hours, dry)),
+                heatBecause.withSentence(
+                        "%s With %s the day weighs %.0f of 100.".formatted(heatBecause.sentence(), hours, hot)));
+    }
+
+    private static Air home(MonthlyAir out) {
         double t = out.celsius();
         if (t < HEATING_BELOW) {
             double humidity = Math.min(100, Humidity.indoors(t, out.humidity(), HEATED_ROOM) + POINTS_ADDED_BY_LIVING);
@@ -196,8 +249,35 @@ public record Air(
      * @return 0 to 100, to one decimal
      */
     public static double heat(MonthlyAir out) {
-        return round(
-                pull("warmth", out.celsius()) + pull("dew-point", Humidity.dewPoint(out.celsius(), out.humidity())));
+        return heat(out.celsius(), out.humidity());
+    }
+
+    private static double heat(double celsius, double humidity) {
+        return round(pull("warmth", celsius) + pull("dew-point", Humidity.dewPoint(celsius, humidity)));
+    }
+
+    /**
+     * The same air with its indices moved, to ask how near it lies to a turn.
+     *
+     * @param dryness points, of 100; @param heat points, of 100; @param uv of the index
+     */
+    public Air moved(double dryness, double heat, double uv) {
+        double d = Math.clamp(this.dryness + dryness, 0, 100);
+        double h = Math.clamp(this.heat + heat, 0, 100);
+        double index = Math.clamp(outdoors.uvIndex() + uv, 0, MonthlyAir.MOST_UV);
+        return new Air(
+                new MonthlyAir(outdoors.celsius(), outdoors.humidity(), outdoors.wind(), index),
+                roomCelsius,
+                roomHumidity,
+                dewPoint,
+                d,
+                h,
+                dryBand(d),
+                heatBand(h, dewPoint),
+                uvBand(index),
+                rooms,
+                dryBecause,
+                heatBecause);
     }
 
     private static DryBand dryBand(double d) {

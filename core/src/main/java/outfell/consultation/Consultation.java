@@ -209,6 +209,10 @@ public record Consultation(
             return new House(SHIPPED.bands, SHIPPED.yardstick, SHIPPED.conflicts, currency);
         }
 
+        public House with(Yardstick other) {
+            return new House(bands, other, conflicts, currency);
+        }
+
         public String money(double amount) {
             return Money.words(amount, currency);
         }
@@ -251,15 +255,21 @@ public record Consultation(
 
     /** What the air of its month asks of this skin. */
     public Asked ask(SkinVerdict skin, SafetyVerdict safety) {
+        return ask(Air.of(site.in(month), life.stays()), month, skin, safety);
+    }
+
+    /** What another air asks of it, at her hours of that month. */
+    public Asked ask(Air air, Month of, SkinVerdict skin, SafetyVerdict safety) {
         return Season.ask(
-                Air.of(site.in(month)),
+                air,
                 new Asked.Wearer(
                         skin,
                         reading.history().swings(),
-                        life.outdoorHours(),
+                        life.outdoorHours(of),
                         safety.sun().least().map(l -> new Asked.Least(l.spf(), l.because())),
                         safety.sun().noNewAcid(),
-                        skin.concerns().stream().map(RankedConcern::concern).toList()));
+                        skin.concerns().stream().map(RankedConcern::concern).toList()),
+                house.yardstick().still());
     }
 
     /** A product on the shelf or in the catalogue. */

@@ -1,7 +1,10 @@
 package outfell.consultation;
 
+import java.time.Month;
+import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
+import outfell.climate.Stay;
 import outfell.routine.Part;
 
 /**
@@ -19,6 +22,7 @@ import outfell.routine.Part;
  * @param animal whether anything from animals is
  * @param oils whether a face oil is
  * @param budget a month in the practice's currency, more than 0; absent when money is no matter
+ * @param around how long she is in which air
  */
 public record Life(
         int morningMinutes,
@@ -32,7 +36,8 @@ public record Life(
         Taste scent,
         Taste animal,
         Taste oils,
-        OptionalDouble budget) {
+        OptionalDouble budget,
+        Surroundings around) {
     private static final int MOST_MINUTES = 120;
     private static final int MOST_STEPS = 12;
     public static final Life USUAL =
@@ -50,6 +55,63 @@ public record Life(
             throw new IllegalArgumentException("A budget of %s buys nothing; leave it out when money is no matter."
                     .formatted(budget.getAsDouble()));
         }
+    }
+
+    /** Without hours in other air, or by month. */
+    public Life(
+            int morningMinutes,
+            int eveningMinutes,
+            int mostSteps,
+            double outdoorHours,
+            int makeUpDays,
+            boolean fullMakeUp,
+            int sunscreenDays,
+            Set<Place> places,
+            Taste scent,
+            Taste animal,
+            Taste oils,
+            OptionalDouble budget) {
+        this(
+                morningMinutes,
+                eveningMinutes,
+                mostSteps,
+                outdoorHours,
+                makeUpDays,
+                fullMakeUp,
+                sunscreenDays,
+                places,
+                scent,
+                animal,
+                oils,
+                budget,
+                Surroundings.NOT_ASKED);
+    }
+
+    /** Hours of the day in other air than that of the rooms at home. */
+    public List<Stay> stays() {
+        return around.stays(places);
+    }
+
+    /** Hours a day that are spent outdoors in a month. */
+    public double outdoorHours(Month month) {
+        return around.outdoors(month).orElse(outdoorHours);
+    }
+
+    public Life within(Surroundings other) {
+        return new Life(
+                morningMinutes,
+                eveningMinutes,
+                mostSteps,
+                outdoorHours,
+                makeUpDays,
+                fullMakeUp,
+                sunscreenDays,
+                places,
+                scent,
+                animal,
+                oils,
+                budget,
+                other);
     }
 
     public int minutes(Part part) {
@@ -101,7 +163,10 @@ public record Life(
                 matter == Matter.SCENT ? other.scent : scent,
                 matter == Matter.ANIMAL ? other.animal : animal,
                 matter == Matter.OILS ? other.oils : oils,
-                matter == Matter.MONEY ? other.budget : budget);
+                matter == Matter.MONEY ? other.budget : budget,
+                new Surroundings(
+                        matter == Matter.PLACES ? other.around.hours() : around.hours(),
+                        matter == Matter.OUTDOORS ? other.around.outdoorsByMonth() : around.outdoorsByMonth()));
     }
 
     /** The same without a limit of money, or with the longest time, the most steps that there can be. */
@@ -129,7 +194,8 @@ public record Life(
                 scent,
                 animal,
                 oils,
-                money);
+                money,
+                around);
     }
 
     private static void within(String what, double value, int least, int most) {

@@ -2,13 +2,17 @@ package outfell.consultation;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.season.Lever;
 
 /**
  * How a choice is weighed, in points. Each component is a setting of yardstick.yaml, explained there.
@@ -39,6 +43,9 @@ public record Yardstick(
         double cloggingElsewhere,
         double harshLeaveOn,
         double mineralSensitive,
+        double creamyWash,
+        double carrier,
+        double hairsBreadth,
         double vitaminCByDay,
         double leastHelp,
         double alike,
@@ -55,12 +62,19 @@ public record Yardstick(
      * @param shipped value when the practice has not changed it
      * @param least that it may be
      * @param most that it may be
+     * @param onOff whether it is a switch, 1 for on
      */
     public record Setting(
-            String id, String group, String words, double shipped, double least, double most, Because because) {}
+            String id,
+            String group,
+            String words,
+            double shipped,
+            double least,
+            double most,
+            boolean onOff,
+            Because because) {}
 
-    private static final List<Setting> SETTINGS =
-            Row.unique(KnowledgeFile.yaml("yardstick.yaml").rows("settings"), Yardstick::read, Setting::id);
+    private static final List<Setting> SETTINGS = settings(KnowledgeFile.yaml("yardstick.yaml"));
 
     public static final Yardstick SHIPPED = with(Map.of());
 
@@ -110,6 +124,9 @@ public record Yardstick(
                 v.of("clogging-elsewhere"),
                 v.of("harsh-leave-on"),
                 v.of("mineral-sensitive"),
+                v.of("creamy-wash"),
+                v.of("carrier"),
+                v.of("hairs-breadth"),
                 v.of("vitamin-c-by-day"),
                 v.of("least-help"),
                 v.of("alike"),
@@ -123,9 +140,25 @@ public record Yardstick(
                         .collect(Collectors.toUnmodifiableMap(Map.Entry::getKey, Map.Entry::getValue)));
     }
 
+    /** What the practice does not let the air move. */
+    public Set<Lever> still() {
+        return Lever.switched().stream()
+                .filter(l -> own.getOrDefault(switchOf(l), 1.0) == 0)
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    private static String switchOf(Lever lever) {
+        return "air-" + lever.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
     /** What a setting stands at. */
     double value(Setting setting) {
         return own.getOrDefault(setting.id(), setting.shipped());
+    }
+
+    /** The same with another weight for what stands in a plan already. */
+    public Yardstick withStanding(double points) {
+        return with(setting("standing"), points);
     }
 
     /** This yardstick with one setting at another value. */
@@ -164,6 +197,20 @@ public record Yardstick(
         return find(id).orElseThrow(() -> new IllegalStateException("yardstick.yaml has no setting " + id));
     }
 
+    /** The weights, and a switch for each thing that the air moves. */
+    private static List<Setting> settings(Row file) {
+        Row switches = file.row("air");
+        return Stream.concat(
+                        Row.unique(file.rows("settings"), Yardstick::read, Setting::id).stream(),
+                        Lever.switched().stream().map(l -> onOff(switches, l)))
+                .toList();
+    }
+
+    private static Setting onOff(Row row, Lever lever) {
+        String words = row.text("words").formatted(lever.words());
+        return new Setting(switchOf(lever), row.text("group"), words, 1, 0, 1, true, row.because(words));
+    }
+
     private static Setting read(Row row) {
         double least = row.number("least", 0, 100);
         double most = row.number("most", least, 100);
@@ -174,6 +221,7 @@ public record Yardstick(
                 row.number("value", least, most),
                 least,
                 most,
+                false,
                 row.because(row.text("words")));
     }
 }

@@ -92,7 +92,7 @@ final class Draft {
                 .anyMatch(o -> o.sign() == Sign.TIGHTNESS && o.grade() > 0);
         this.suits = new Suits(skin, asked, tight);
         this.weigher = new Weigher(consultation, skin, asked, uses, suits, parting, allowed, adjustments.followed());
-        this.rations = new Rations(weigher, parting, tolerance, method.exfoliationsAWeek());
+        this.rations = new Rations(weigher, parting, tolerance, uses.exfoliations());
         this.places = places(false);
         this.allowance = new Allowance(consultation, uses, tolerance);
     }
@@ -257,6 +257,7 @@ final class Draft {
                                 .map(c -> c.product().name())
                                 .toList(),
                         consultation.life(),
+                        asked,
                         evening.stream().anyMatch(c -> c.product().kind() == StepKind.FIRST_CLEANSE),
                         Holding.words(
                                 method,

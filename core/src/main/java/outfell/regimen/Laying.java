@@ -76,6 +76,7 @@ final class Laying {
                 nights(morning, evening),
                 id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
                 byHand(),
+                weigher.byAir(),
                 skin.sensitivity().treatAsSensitive());
     }
 
@@ -205,6 +206,10 @@ final class Laying {
             case SUNSCREEN -> List.of(asked.spf().because(), kind.because().withSentence(kind.purpose()));
             case SEAL -> List.of(asked.seal().because());
             case OIL -> List.of(asked.oil().because());
+            case LIP ->
+                asked.lips().yes()
+                        ? List.of(asked.lips().because(), kind.because().withSentence(kind.purpose()))
+                        : List.of(kind.because().withSentence(kind.purpose()));
             default -> List.of(kind.because().withSentence(kind.purpose()));
         };
     }

@@ -6,16 +6,17 @@ import outfell.consultation.Life.Place;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
-import outfell.season.Season;
+import outfell.season.Asked;
 
 /** What the client's sheet says beside the steps, from sheet.yaml. */
 public final class SheetNotes {
     private enum When {
         ALWAYS,
         STRONG,
-        OUTDOORS,
+        SUN_AGAIN,
         SEA,
         DRY_ROOMS,
+        HANDS,
         HEAT,
         MAKE_UP,
         FULL_MAKE_UP
@@ -35,15 +36,19 @@ public final class SheetNotes {
 
     private SheetNotes() {}
 
-    /** @param hold how long the plan is kept as it is, in words */
-    static List<SheetNote> of(List<String> strong, Life life, boolean firstCleanse, String hold) {
+    /**
+     * @param asked what the air asks
+     * @param hold how long the plan is kept as it is, in words
+     */
+    static List<SheetNote> of(List<String> strong, Life life, Asked asked, boolean firstCleanse, String hold) {
         return RULES.stream()
                 .filter(r -> switch (r.when()) {
                     case ALWAYS -> true;
                     case STRONG -> !strong.isEmpty();
-                    case OUTDOORS -> life.outdoorHours() >= Season.OUTDOOR_HOURS;
+                    case SUN_AGAIN -> asked.sunAgain().value() > 0;
                     case SEA -> life.places().contains(Place.SEA);
-                    case DRY_ROOMS -> DRY.stream().anyMatch(life.places()::contains);
+                    case DRY_ROOMS -> asked.mist().yes() || DRY.stream().anyMatch(life.places()::contains);
+                    case HANDS -> asked.hands().yes();
                     case HEAT -> life.places().contains(Place.HEAT);
                     case MAKE_UP -> life.makeUpDays() > 0;
                     case FULL_MAKE_UP -> firstCleanse && life.fullMakeUp() && life.makeUpDays() > 0;
@@ -52,6 +57,9 @@ public final class SheetNotes {
                         r.title(),
                         r.text()
                                 .replace("{strong}", String.join(" and ", strong))
+                                .replace(
+                                        "{every}",
+                                        String.valueOf(asked.sunAgain().value()))
                                 .replace("{hold}", hold),
                         r.because()))
                 .toList();

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
@@ -78,6 +79,8 @@ public final class Amounts {
             Row.unique(FILE.rows("measures"), Household::read, Household::id).stream()
                     .collect(Collectors.toMap(Household::id, m -> m));
     private static final double ONE_BOTTLE_BY_DAY = FILE.number("one-bottle-by-day", 0.1, 1);
+    private static final Because BY_DAY_HALF =
+            Because.custom("One bottle for day and night, chosen for the night; half as much by day.");
     private static final int CREAM_BEFORE_SUNSCREEN = FILE.whole("cream-before-sunscreen", 0, 1200);
 
     private Amounts() {}
@@ -209,21 +212,24 @@ public final class Amounts {
     static Amount amount(
             Product product,
             Band band,
+            ByAir byAir,
             int layers,
             Part part,
             Adjustment byHand,
             Optional<Coverage> zone,
             boolean bothTimes) {
-        Amount whole = amount(product, band, layers, part);
+        double air = byAir.share(product, part);
+        Amount usual = amount(product, band, layers, part);
+        Amount whole = air == 1 ? usual : times(product, usual, air, byAir.because());
         Optional<Coverage> on = byHand.on().or(() -> zone);
         if (byHand.times() == 1 && on.isEmpty()) {
             double share = bothTimes ? oneBottleByDay(product, part) : 1;
-            return share == 1 ? whole : halved(product, whole, share);
+            return share == 1 ? whole : times(product, whole, share, BY_DAY_HALF);
         }
         Use use = of(product.kind());
-        double share = on.map(Coverage::share).orElse(1.0);
+        double share = air * on.map(Coverage::share).orElse(1.0);
         double grams = grams(product, band, 1, part) * share;
-        double times = byHand.on().isEmpty() ? byHand.times() * share : byHand.times();
+        double times = byHand.on().isEmpty() ? byHand.times() * share / air : byHand.times();
         String where = on.map(Coverage::words).orElse(whole.where());
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
         String coats = byHand.secondCoat() ? ", 2 coats" : "";
@@ -236,14 +242,14 @@ public final class Amounts {
                 Because.custom("%.2f g for %s%s, %s.".formatted(grams, where, coats, why)));
     }
 
-    private static Amount halved(Product product, Amount whole, double share) {
+    private static Amount times(Product product, Amount whole, double share, Because why) {
         double grams = Math.round(whole.grams() * share * 100) / 100.0;
         return new Amount(
                 measured(measure(of(product.kind()), product), grams),
                 grams,
                 whole.where(),
-                Because.custom("%.2f g for %s: one bottle for day and night, chosen for the night; half as much by day."
-                        .formatted(grams, whole.where())));
+                why.withSentence(
+                        "%.2f g for %s: %s".formatted(grams, whole.where(), StringUtils.uncapitalize(why.sentence()))));
     }
 
     private static String dayWords(Use use, Part part) {

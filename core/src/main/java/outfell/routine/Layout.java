@@ -52,6 +52,7 @@ public final class Layout {
     private final Map<ProductId, OnNights> nights;
     private final Function<ProductId, Said> said;
     private final ByHand byHand;
+    private final ByAir byAir;
     private final boolean reactive;
 
     /**
@@ -93,6 +94,7 @@ public final class Layout {
      * @param nights of the steps that are not daily
      * @param said what is told of each product
      * @param byHand what the therapist has changed
+     * @param byAir what the air makes of amounts
      * @param reactive whether the skin is treated as sensitive
      */
     public Layout(
@@ -102,6 +104,7 @@ public final class Layout {
             Map<ProductId, OnNights> nights,
             Function<ProductId, Said> said,
             ByHand byHand,
+            ByAir byAir,
             boolean reactive) {
         this.method = method;
         this.band = band;
@@ -109,6 +112,7 @@ public final class Layout {
         this.nights = nights;
         this.said = said;
         this.byHand = byHand;
+        this.byAir = byAir;
         this.reactive = reactive;
     }
 
@@ -182,7 +186,7 @@ public final class Layout {
         return new Schedule.Task(
                 i + 1,
                 p.kind(),
-                handsOn(method, reactive, p, layers(method, p) * hand.coats()),
+                handsOn(method, reactive, p, byAir.layers(method, p) * hand.coats()),
                 contact(p),
                 Math.max(settle(method, p), underSunscreen(sorted, i) ? creamBeforeSunscreen(method) : 0),
                 on(part, p.id(), hand).nights(),
@@ -213,7 +217,7 @@ public final class Layout {
     private Step step(Part part, StepOrder order, List<Product> sorted, int i) {
         Product p = sorted.get(i);
         Amounts.Use use = Amounts.of(p.kind());
-        int layers = layers(method, p);
+        int layers = byAir.layers(method, p);
         Adjustment hand = byHand.of(part, p.id());
         OnNights on = on(part, p.id(), hand);
         Schedule.Task task = task(part, sorted, i);
@@ -231,7 +235,7 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                Amounts.amount(p, band, layers, part, hand, about.zone(), about.bothTimes()),
+                Amounts.amount(p, band, byAir, layers, part, hand, about.zone(), about.bothTimes()),
                 technique(part, sorted, i),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
                 task.handsOn(),
@@ -301,8 +305,8 @@ public final class Layout {
     }
 
     /** Seconds of one use with contact and wait, as this method waits. */
-    public static int seconds(Method method, boolean reactive, Product p, int coats) {
-        return handsOn(method, reactive, p, layers(method, p) * coats) + contact(p) + settle(method, p);
+    public static int seconds(Method method, ByAir byAir, boolean reactive, Product p, int coats) {
+        return handsOn(method, reactive, p, byAir.layers(method, p) * coats) + contact(p) + settle(method, p);
     }
 
     /** Both parts of a two-part step stay on for their time. */
@@ -390,7 +394,7 @@ public final class Layout {
         if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_SERUM) {
             return "into the serum in the palm, press on together";
         }
-        return p.kind() == StepKind.TONER && layers(method, p) > 1 ? technique + around(sorted) : technique;
+        return p.kind() == StepKind.TONER && byAir.layers(method, p) > 1 ? technique + around(sorted) : technique;
     }
 
     /** A method that tones between treatments keeps a layer for before each acid, exfoliation and mask. */
@@ -415,11 +419,6 @@ public final class Layout {
             case ENZYME, SCRUB -> "exfoliation";
             default -> StepOrder.lowPh(p) ? "acid" : "";
         };
-    }
-
-    /** How many thin layers a toner gets under this method. */
-    public static int layers(Method method, Product p) {
-        return p.kind() == StepKind.TONER ? Math.max(1, method.tonerLayers()) : 1;
     }
 
     private static double left(List<Product> sorted, int i) {

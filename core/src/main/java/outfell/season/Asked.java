@@ -7,39 +7,144 @@ import outfell.knowledge.Because;
 import outfell.skin.Concern;
 
 /**
- * What one month's air asks of a plan for one skin.
+ * What the air asks of a plan for one skin.
  *
- * @param air the month
+ * @param air of the month, or of the day
  * @param moisturiser grade of texture wanted in the evening, 1 to 8
  * @param moisturiserByDay the same under the sunscreen, never richer
  * @param moisturiserNeeded false when heat lets an oily skin go without one in the morning
+ * @param creamAmount share of the usual amount of cream in the evening, and by day where it is less
  * @param seal whether a seal in the evening is asked for
  * @param oil whether a face oil is welcome
+ * @param wash how much of a wash is asked for
+ * @param tonerLayers layers of a toner more, or fewer, than the method's
+ * @param carrier what a serum is better carried by
+ * @param lips whether a lip balm is asked for, chapped or not
  * @param spf least on the pack
+ * @param sunAgain hours after which the sunscreen is put on again; 0 for once a day
  * @param exfoliantsHalved whether exfoliation is halved
+ * @param retinoidFewer whether a retinoid that is long borne has a night fewer
  * @param newRetinoid whether a retinoid may be begun
  * @param newAcid whether an acid may be begun
+ * @param mist whether water is to be given through the day
+ * @param hands whether hands and neck are told of
  */
 public record Asked(
         Air air,
         Graded moisturiser,
         Graded moisturiserByDay,
         Whether moisturiserNeeded,
+        Share creamAmount,
         Whether seal,
         Whether oil,
+        Wash wash,
+        Least tonerLayers,
+        Carried carrier,
+        Whether lips,
         Least spf,
+        Least sunAgain,
         Whether exfoliantsHalved,
+        Whether retinoidFewer,
         Whether newRetinoid,
-        Whether newAcid) {
+        Whether newAcid,
+        Whether mist,
+        Whether hands) {
+
+    /** One answer with its reason. */
+    public sealed interface Answer {
+        /** The answer without its reason, to be held against another. */
+        Object said();
+
+        Because because();
+    }
 
     /** A wanted grade with its reason. */
-    public record Graded(double grade, Because because) {}
+    public record Graded(double grade, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return grade;
+        }
+    }
+
+    /** A share of what is usual, 1 for as usual. */
+    public record Share(double share, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return share;
+        }
+    }
 
     /** Yes or no with its reason. */
-    public record Whether(boolean yes, Because because) {}
+    public record Whether(boolean yes, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return yes;
+        }
+    }
 
-    /** A least value with its reason. */
-    public record Least(int value, Because because) {}
+    /** A number with its reason. */
+    public record Least(int value, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return value;
+        }
+    }
+
+    /** How much of a wash. */
+    public enum Washing {
+        /** As mild as it can be, and water alone in the morning where the T-zone is not oily. */
+        GENTLE,
+        USUAL,
+        /** A wash in the morning, too. */
+        THOROUGH
+    }
+
+    /** How much of a wash, with its reason. */
+    public record Wash(Washing washing, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return washing;
+        }
+    }
+
+    /** What carries a serum. */
+    public enum Carrier {
+        WATER,
+        EITHER,
+        OIL
+    }
+
+    /** What carries a serum, with its reason. */
+    public record Carried(Carrier by, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return by;
+        }
+    }
+
+    /** What is asked here, with one thing as it is asked there. */
+    public Asked with(Lever lever, Asked there) {
+        return new Asked(
+                lever == Lever.AIR ? there.air : air,
+                lever == Lever.EVENING_CREAM ? there.moisturiser : moisturiser,
+                lever == Lever.DAY_CREAM ? there.moisturiserByDay : moisturiserByDay,
+                lever == Lever.DAY_CREAM_NEEDED ? there.moisturiserNeeded : moisturiserNeeded,
+                lever == Lever.AMOUNT ? there.creamAmount : creamAmount,
+                lever == Lever.SEAL ? there.seal : seal,
+                lever == Lever.OIL ? there.oil : oil,
+                lever == Lever.WASH ? there.wash : wash,
+                lever == Lever.TONER ? there.tonerLayers : tonerLayers,
+                lever == Lever.CARRIER ? there.carrier : carrier,
+                lever == Lever.LIPS ? there.lips : lips,
+                lever == Lever.SPF ? there.spf : spf,
+                lever == Lever.SUN_AGAIN ? there.sunAgain : sunAgain,
+                lever == Lever.EXFOLIATION ? there.exfoliantsHalved : exfoliantsHalved,
+                lever == Lever.RETINOID ? there.retinoidFewer : retinoidFewer,
+                lever == Lever.NEW_RETINOID ? there.newRetinoid : newRetinoid,
+                lever == Lever.NEW_ACID ? there.newAcid : newAcid,
+                lever == Lever.MIST ? there.mist : mist,
+                lever == Lever.HANDS ? there.hands : hands);
+    }
 
     /**
      * What the air acts on.

@@ -62,12 +62,12 @@ class AnyPairTest {
     }
 
     private void check(int seed, Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is) {
-        List<Traced> all = Changes.traced(from, was, to, is);
+        List<Traced> all = Changes.traced(from, was, to, is, Airs.OF_MONTHS);
         List<Change> said = Changes.between(from, to).orElseThrow().changes();
         assertThat(said).hasSameSizeAs(all);
         assertThat(all.isEmpty()).as("seed %d", seed).isEqualTo(sameSteps(was.regimen(), is.regimen()));
-        List<Fact> facts = Facts.between(from, to, is);
-        assertThat(sameSteps(planned(new Case(to, from, Set.of()), facts), was.regimen()))
+        List<Fact> facts = Facts.between(from, to, is, Airs.OF_MONTHS);
+        assertThat(sameSteps(planned(new Case(to, from, Airs.OF_MONTHS, Set.of()), facts), was.regimen()))
                 .as("seed %d: with everything taken back the first plan is left", seed)
                 .isTrue();
         for (int i = 0; i < all.size(); i++) {
@@ -104,7 +104,7 @@ class AnyPairTest {
     }
 
     private static boolean undone(Traced traced, Consultation to, Consultation from, List<Fact> back) {
-        Case then = new Case(to, from, Set.of());
+        Case then = new Case(to, from, Airs.OF_MONTHS, Set.of());
         for (Fact fact : back) {
             then = fact.back().apply(then);
         }

@@ -31,6 +31,7 @@ import outfell.product.ProductReader;
 import outfell.product.Products;
 import outfell.product.StepKind;
 import outfell.product.Tag;
+import outfell.routine.ByAir;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Step;
@@ -221,6 +222,7 @@ final class CornersSeen {
                             Map.of(),
                             _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false),
                             Layout.ByHand.NOTHING,
+                            ByAir.AS_USUAL,
                             false);
                     text.append("%s and %s: %s%n"
                             .formatted(

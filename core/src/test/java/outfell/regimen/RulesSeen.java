@@ -38,6 +38,7 @@ import outfell.product.Products;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
+import outfell.routine.ByAir;
 import outfell.routine.Coverage;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -498,6 +499,7 @@ public final class RulesSeen {
                                             _ -> new Layout.Said(
                                                     "", List.of(), List.of(), java.util.Optional.empty(), false),
                                             Layout.ByHand.NOTHING,
+                                            ByAir.AS_USUAL,
                                             false)
                                     .lay(Part.EVENING, List.of(eye, serum), 20).steps().stream()
                                             .map(Step::kind)
@@ -521,6 +523,7 @@ public final class RulesSeen {
                 Map.of(),
                 _ -> new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false),
                 byHand,
+                ByAir.AS_USUAL,
                 false);
         // a wash beside it, so that what comes off leaves something for it
         Step s = layout.lay(part, List.of(p, Consultations.product("gel-wash-low-foam")), 20).steps().stream()

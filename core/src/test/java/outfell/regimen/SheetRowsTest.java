@@ -3,16 +3,25 @@ package outfell.regimen;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import outfell.climate.Air;
+import outfell.climate.MonthlyAir;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Place;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.season.Asked;
+import outfell.season.Season;
+import outfell.skin.Faces;
+import outfell.skin.ProbeBands;
+import outfell.skin.SkinReader;
+import outfell.skin.SkinVerdict;
 
 /** Each note of the sheet: the day for which it is written, and one that misses it by a single thing. */
 class SheetRowsTest {
@@ -37,9 +46,22 @@ class SheetRowsTest {
     }
 
     private static boolean stands(Row row, List<String> strong, Life life, boolean firstCleanse) {
-        return SheetNotes.of(strong, life, firstCleanse, "six weeks").stream()
+        return stands(row, strong, life, firstCleanse, new MonthlyAir(16, 65, 3, 0));
+    }
+
+    private static boolean stands(Row row, List<String> strong, Life life, boolean firstCleanse, MonthlyAir air) {
+        Asked asked = Season.ask(
+                Air.of(air),
+                new Asked.Wearer(SKIN, false, life.outdoorHours(), Optional.empty(), Optional.empty(), List.of()));
+        return SheetNotes.of(strong, life, asked, firstCleanse, "six weeks").stream()
                 .anyMatch(n -> n.title().equals(row.text("title")));
     }
+
+    private static final SkinVerdict SKIN =
+            SkinReader.read(Faces.face().calm().reading(), Set.of(), ProbeBands.SHIPPED);
+    private static final MonthlyAir SUNNY = new MonthlyAir(16, 65, 3, 2.5);
+    private static final MonthlyAir BITTER = new MonthlyAir(-8, 70, 3, 0);
+    private static final MonthlyAir WINDY = new MonthlyAir(3.5, 87, 9.5, 0);
 
     private static final Life INDOORS = life(0, 0, false);
 
@@ -54,12 +76,21 @@ class SheetRowsTest {
                 assertThat(stands(row, acid, INDOORS, false)).isTrue();
                 assertThat(stands(row, none, INDOORS, false)).isFalse();
             }
-            case "outdoors" -> {
-                assertThat(stands(row, none, life(3, 0, false), false)).isTrue();
-                assertThat(stands(row, none, life(2.9, 0, false), false)).isFalse();
+            case "sun-again" -> {
+                assertThat(stands(row, none, life(1, 0, false), false, SUNNY)).isTrue();
+                assertThat(stands(row, none, life(0.9, 0, false), false, SUNNY)).isFalse();
+                assertThat(stands(row, none, life(9, 0, false), false)).isFalse();
+            }
+            case "hands" -> {
+                assertThat(stands(row, none, INDOORS, false, WINDY)).isTrue();
+                assertThat(stands(row, none, INDOORS, false)).isFalse();
             }
             case "sea" -> place(row, List.of(Place.SEA));
-            case "dry-rooms" -> place(row, List.of(Place.HEATED_ROOMS, Place.COOLED_ROOMS, Place.PLANES));
+            case "dry-rooms" -> {
+                place(row, List.of(Place.HEATED_ROOMS, Place.COOLED_ROOMS, Place.PLANES));
+                assertThat(stands(row, none, INDOORS, false, BITTER)).isTrue();
+                assertThat(stands(row, none, INDOORS, false, WINDY)).isFalse();
+            }
             case "heat" -> place(row, List.of(Place.HEAT));
             case "make-up" -> {
                 assertThat(stands(row, none, life(0, 1, false), false)).isTrue();

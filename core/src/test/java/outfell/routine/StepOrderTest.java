@@ -190,8 +190,15 @@ class StepOrderTest {
         Product retinol = made("retinol", StepKind.TREATMENT, 3, "Aqua, Retinol 0.3 %");
         Product serum = made("serum", StepKind.SERUM, 3.5, "Aqua, Panthenol 5 %");
         Product cream = made("cream", StepKind.MOISTURISER, 6, "Aqua, Glycerin");
-        Layout layout =
-                new Layout(method, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout layout = new Layout(
+                method,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         Routine evening = layout.lay(Part.EVENING, List.of(cream, lips, eyes, serum, retinol, toner), 20);
         assertThat(evening.steps())
                 .extracting(s -> s.product().value())
@@ -209,8 +216,15 @@ class StepOrderTest {
 
     @Test
     void lips_between_cream_and_sunscreen_do_not_take_the_creams_wait() {
-        Layout layout =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout layout = new Layout(
+                CLASSIC,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         Routine morning = layout.lay(
                 Part.MORNING,
                 List.of(
@@ -290,8 +304,15 @@ class StepOrderTest {
 
     @Test
     void every_step_says_why_it_stands_where_it_does() {
-        Layout layout =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout layout = new Layout(
+                CLASSIC,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         Routine morning = layout.lay(
                 Part.MORNING,
                 products("sun-fluid-50", "cream-ceramide-light", "serum-niacinamide-5", "gel-wash-low-foam"),
@@ -330,8 +351,15 @@ class StepOrderTest {
         Map<ProductId, Layout.OnNights> nights = Map.of(
                 new ProductId("retinal-cream-005"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
-        Layout layout =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), nights, id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout layout = new Layout(
+                CLASSIC,
+                Band.NORMAL,
+                Set.of(),
+                nights,
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         Routine evening = layout.lay(
                 Part.EVENING, products("gel-wash-low-foam", "retinal-cream-005", "cream-ceramide-night"), 20);
         assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);
@@ -347,7 +375,12 @@ class StepOrderTest {
     @Test
     void the_layered_method_puts_the_toner_on_in_three_layers() {
         Product toner = products("toner-water").getFirst();
-        assertThat(Layout.layers(LAYERED, toner)).isEqualTo(3);
+        assertThat(ByAir.AS_USUAL.layers(LAYERED, toner)).isEqualTo(3);
+        assertThat(new ByAir(1, 1, ByAir.AS_USUAL.because()).layers(LAYERED, toner))
+                .isEqualTo(4);
+        assertThat(new ByAir(-1, 1, ByAir.AS_USUAL.because()).layers(CLASSIC, toner))
+                .as("one at least")
+                .isEqualTo(1);
         assertThat(Amounts.amount(toner, Band.NORMAL, 3, Part.EVENING).words())
                 .isEqualTo("1 splash into the palm, 3 layers");
         assertThat(toner.kind()).isEqualTo(StepKind.TONER);
@@ -376,11 +409,54 @@ class StepOrderTest {
     }
 
     @Test
+    void the_air_makes_the_cream_of_the_evening_more_and_that_of_the_day_never() {
+        ByAir dry = new ByAir(0, 1.25, outfell.knowledge.Because.house("The air is dry."));
+        ByAir hot = new ByAir(0, 0.75, outfell.knowledge.Because.house("The air is hot."));
+        assertThat(cream(dry, Part.EVENING).grams()).isEqualTo(1.13);
+        assertThat(cream(dry, Part.EVENING).because().sentence())
+                .isEqualTo("1.13 g for face and neck: the air is dry.");
+        assertThat(cream(dry, Part.MORNING)).isEqualTo(cream(ByAir.AS_USUAL, Part.MORNING));
+        assertThat(cream(hot, Part.EVENING).grams()).isEqualTo(0.68);
+        assertThat(cream(hot, Part.MORNING).grams())
+                .isEqualTo(Math.round(cream(ByAir.AS_USUAL, Part.MORNING).grams() * 75) / 100.0);
+    }
+
+    private static Amounts.Amount cream(ByAir byAir, Part part) {
+        return new Layout(
+                        CLASSIC,
+                        Band.NORMAL,
+                        Set.of(),
+                        Map.of(),
+                        id -> SAID_NOTHING,
+                        Layout.ByHand.NOTHING,
+                        byAir,
+                        false)
+                .lay(part, products("cream-ceramide-night"), 20)
+                .steps()
+                .getFirst()
+                .amount();
+    }
+
+    @Test
     void a_retinoid_on_reactive_skin_goes_between_two_thin_coats_of_cream() {
-        Layout reactive =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, true);
-        Layout calm =
-                new Layout(CLASSIC, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout reactive = new Layout(
+                CLASSIC,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                true);
+        Layout calm = new Layout(
+                CLASSIC,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         List<Product> steps = products("retinal-cream-005", "cream-ceramide-night");
         Step between = reactive.lay(Part.EVENING, steps, 20).steps().getFirst();
         Step under = calm.lay(Part.EVENING, steps, 20).steps().getFirst();
@@ -404,14 +480,21 @@ class StepOrderTest {
                 Optional.of(StepKind.CLAY_MASK),
                 OptionalDouble.empty(),
                 false));
-        Layout layout =
-                new Layout(LAYERED, Band.NORMAL, Set.of(), Map.of(), id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout layout = new Layout(
+                LAYERED,
+                Band.NORMAL,
+                Set.of(),
+                Map.of(),
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         Step plain = layout.lay(Part.EVENING, List.of(one), 20).steps().getFirst();
         Step block = layout.lay(Part.EVENING, List.of(two), 20).steps().getFirst();
         assertThat(block.contact()).isEqualTo(2 * plain.contact());
         assertThat(block.handsOn()).isEqualTo(2 * plain.handsOn());
         assertThat(block.technique()).startsWith("part one, leave on; part two over it");
-        assertThat(Layout.seconds(LAYERED, false, two, 1)).isEqualTo(block.handsOn() + block.contact());
+        assertThat(Layout.seconds(LAYERED, ByAir.AS_USUAL, false, two, 1)).isEqualTo(block.handsOn() + block.contact());
     }
 
     @Test
@@ -420,8 +503,15 @@ class StepOrderTest {
         Map<ProductId, Layout.OnNights> nights = Map.of(
                 new ProductId("enzyme-powder"),
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
-        Layout layout =
-                new Layout(retone, Band.NORMAL, Set.of(), nights, id -> SAID_NOTHING, Layout.ByHand.NOTHING, false);
+        Layout layout = new Layout(
+                retone,
+                Band.NORMAL,
+                Set.of(),
+                nights,
+                id -> SAID_NOTHING,
+                Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
+                false);
         List<Product> steps = products("gel-wash-low-foam", "enzyme-powder", "toner-water", "cream-ceramide-night");
         assertThat(layout.lay(Part.EVENING, steps, 20).steps().get(2).technique())
                 .endsWith("; on exfoliation nights one layer before it, the others after it");

@@ -20,6 +20,7 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StepKind;
+import outfell.routine.ByAir;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Step;
@@ -155,6 +156,7 @@ class SupplyTest {
                 Map.of(serum.id(), new Layout.OnNights(three, Because.house("As it was wished."))),
                 _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false),
                 Layout.ByHand.NOTHING,
+                ByAir.AS_USUAL,
                 false);
         List<Step> steps = Stream.of(Part.MORNING, Part.EVENING)
                 .flatMap(part -> layout.lay(part, List.of(serum), 20).steps().stream())

@@ -1,0 +1,246 @@
+package outfell.year;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import outfell.changes.Airs;
+import outfell.changes.Change;
+import outfell.changes.Changes;
+import outfell.climate.Air;
+import outfell.consultation.Consultation;
+import outfell.consultation.Consultation.House;
+import outfell.consultation.Consultation.Owned;
+import outfell.consultation.Consultation.Standing;
+import outfell.consultation.Life;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.StepKind;
+import outfell.regimen.Outcome;
+import outfell.regimen.Planner;
+import outfell.regimen.Regimen;
+import outfell.regimen.SheetNotes.SheetNote;
+import outfell.season.Asked;
+import outfell.supply.Supply;
+import outfell.year.Stretch.Told;
+import outfell.year.Stretch.Turned;
+import outfell.year.Turns.Turn;
+
+/**
+ * Lays out the year after a visit: on which dates the air turns, and what the plan becomes on each. What stood before is kept where it
+ * can be; money, minutes, shelf and method are held as they are, so that of two plans that meet at a date only the air differs.
+ */
+public final class YearAhead {
+    private static final double SLACK = Turns.FILE.number("money-slack", 0, 1);
+    private static final List<StepKind> MOVES = Turns.FILE.several("moves", StepKind.class);
+    private static final int TOGETHER_DAYS = Turns.FILE.whole("together-days", 0, 60);
+
+    private final Consultation consultation;
+    private final Outcome.Planned visit;
+    private final LocalDate from;
+    private final LocalDate until;
+    private final Map<ProductId, Integer> used = new HashMap<>();
+
+    private YearAhead(Consultation consultation, Outcome.Planned visit) {
+        this.consultation = consultation;
+        this.visit = visit;
+        this.from = consultation.answers().today();
+        this.until = from.plusYears(1);
+        for (Owned owned : consultation.shelf()) {
+            used.put(owned.product().id(), owned.weeks());
+        }
+    }
+
+    /** The year after the day of the visit; nothing when the visit leads to no plan. */
+    public static Optional<Year> of(Consultation consultation) {
+        return Planner.plan(consultation) instanceof Outcome.Planned planned
+                ? Optional.of(new YearAhead(consultation, planned).year())
+                : Optional.empty();
+    }
+
+    private Year year() {
+        List<List<Turn>> dates = together(turns());
+        LocalDate ends = dates.isEmpty() ? until : day(dates.getFirst());
+        AirOf air = new AirOf(consultation.month(), Map.of(), from, ends);
+        List<Stretch> all = new ArrayList<>();
+        all.add(first(air));
+        for (int i = 0; i < dates.size(); i++) {
+            LocalDate next = i + 1 < dates.size() ? day(dates.get(i + 1)) : until;
+            AirOf then = air.after(dates.get(i), next);
+            Stretch before = all.getLast();
+            Consultation ripe = ripe(before, then.from());
+            Stretch stretch = turned(before, ripe, air, then, dates.get(i));
+            if (stretch.changes().isEmpty() && stretch.told().isEmpty()) {
+                all.set(all.size() - 1, before.until(next, stretch.quiet()));
+            } else {
+                keep(before, then.from());
+                all.add(stretch);
+            }
+            air = then;
+        }
+        return new Year(from, until, all, months());
+    }
+
+    private static LocalDate day(List<Turn> turns) {
+        return turns.getFirst().day();
+    }
+
+    private List<Turn> turns() {
+        return new Turns(
+                        day -> AirOf.on(consultation, day),
+                        air -> consultation.ask(air, from.getMonth(), visit.skin(), visit.safety()))
+                .between(visit.regimen().asked(), from.plusDays(1), until);
+    }
+
+    /** What turns within a few days of the first turns with it. */
+    static List<List<Turn>> together(List<Turn> turns) {
+        List<List<Turn>> all = new ArrayList<>();
+        for (Turn turn : turns) {
+            boolean joins = !all.isEmpty()
+                    && turn.day().isBefore(day(all.getLast()).plusDays(TOGETHER_DAYS))
+                    && all.getLast().stream().noneMatch(t -> t.lever() == turn.lever());
+            if (!joins) {
+                all.add(new ArrayList<>());
+            }
+            all.getLast().add(turn);
+        }
+        return all;
+    }
+
+    private Stretch first(AirOf air) {
+        Air mean = air.mean(consultation);
+        return new Stretch(
+                air.from(),
+                air.until(),
+                Names.of(air.outside(consultation)),
+                mean,
+                List.of(),
+                visit.regimen(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                month(visit.regimen()));
+    }
+
+    /** The consultation as a later day finds it: what stood until then is used. */
+    private Consultation ripe(Stretch before, LocalDate day) {
+        return consultation
+                .in(day.getMonth())
+                .living(withSlack(consultation.life()))
+                .parts()
+                .house(keeping(consultation.house()))
+                .catalogue(cast(before))
+                .together()
+                .keeping(new Standing(before.plan().choices(), weeks(before.from(), day), used));
+    }
+
+    /** The air brings in nothing but what answers it: who else plays is for a visit to decide. */
+    private List<Product> cast(Stretch before) {
+        return consultation.catalogue().stream()
+                .filter(p -> MOVES.contains(p.kind())
+                        || used.containsKey(p.id())
+                        || before.plan().products().contains(p.id())
+                        || visit.regimen().products().contains(p.id()))
+                .toList();
+    }
+
+    /** What has stood through a part of the year is bought: it is not given up for less than what is owned would be. */
+    private static House keeping(House house) {
+        double owned = Math.max(house.yardstick().owned(), house.yardstick().standing());
+        return house.with(house.yardstick().withStanding(owned));
+    }
+
+    /** A dear season is made up for by a cheap one: until then nothing is dropped for so much. */
+    private static Life withSlack(Life life) {
+        return life.budget().isPresent() ? life.withBudget(life.budget().getAsDouble() * (1 + SLACK)) : life;
+    }
+
+    private void keep(Stretch stretch, LocalDate ends) {
+        stretch.plan().products().forEach(p -> used.merge(p, weeks(stretch.from(), ends), Integer::sum));
+    }
+
+    private static int weeks(LocalDate from, LocalDate to) {
+        return (int) ChronoUnit.WEEKS.between(from, to);
+    }
+
+    private Stretch turned(Stretch before, Consultation ripe, AirOf was, AirOf is, List<Turn> turns) {
+        Airs airs = new Airs(was, is);
+        Changes.Held held = Changes.between(ripe, ripe, airs).orElseThrow();
+        Regimen plan = held.to().regimen();
+        Asked asked = plan.asked();
+        List<Turned> turned = turns.stream()
+                .sorted(Comparator.comparing(Turn::lever))
+                .map(t -> new Turned(
+                        t.day(), t.lever(), t.lever().words(), t.lever().because(asked)))
+                .toList();
+        List<Told> told = told(held.from().regimen(), plan);
+        Air mean = is.mean(consultation);
+        return new Stretch(
+                is.from(),
+                is.until(),
+                Names.of(is.outside(consultation)),
+                mean,
+                turned,
+                plan,
+                held.changes(),
+                ripened(before, ripe, was, held.from().regimen()),
+                told,
+                new Stillness(ripe, plan, held.changes(), told).of(turned),
+                month(plan));
+    }
+
+    /** What use has changed until then, or the tenth that a dear month may cost more. */
+    private List<Change> ripened(Stretch before, Consultation ripe, AirOf was, Regimen then) {
+        return Changes.ripened(
+                before.plan(),
+                then,
+                () -> Planner.plan(ripe.living(consultation.life()), was) instanceof Outcome.Planned within
+                        ? within.regimen()
+                        : then);
+    }
+
+    private static List<Told> told(Regimen was, Regimen is) {
+        List<Told> all = new ArrayList<>();
+        for (SheetNote note : is.sheetNotes()) {
+            if (was.sheetNotes().stream().noneMatch(n -> n.title().equals(note.title()))) {
+                all.add(new Told(true, note.title(), note.text(), note.because()));
+            }
+        }
+        for (SheetNote note : was.sheetNotes()) {
+            if (is.sheetNotes().stream().noneMatch(n -> n.title().equals(note.title()))) {
+                all.add(new Told(false, note.title(), note.text(), note.because()));
+            }
+        }
+        return all;
+    }
+
+    private double month(Regimen plan) {
+        Map<ProductId, Double> grams = Supply.gramsAWeek(plan.steps().toList());
+        return consultation.products().stream()
+                .filter(p -> grams.containsKey(p.id()))
+                .filter(p -> consultation.shelf().stream()
+                        .noneMatch(o -> o.product().id().equals(p.id())))
+                .mapToDouble(
+                        p -> Supply.month(p, grams.getOrDefault(p.id(), 0.0)).orElse(0))
+                .sum();
+    }
+
+    private List<Year.MonthAhead> months() {
+        return IntStream.range(0, 12)
+                .mapToObj(i -> YearMonth.from(from).plusMonths(i))
+                .map(m -> new Year.MonthAhead(
+                        m.getYear(),
+                        m.getMonth(),
+                        Air.of(
+                                consultation.site().in(m.getMonth()),
+                                consultation.life().stays())))
+                .toList();
+    }
+}
