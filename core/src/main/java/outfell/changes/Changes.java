@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 import org.apache.commons.lang3.StringUtils;
 import outfell.causes.Cause;
 import outfell.consultation.Consultation;
@@ -55,26 +54,26 @@ public final class Changes {
     }
 
     /**
-     * Of one consultation in one air what has come to be otherwise: by use, or by the money that a later month may cost more.
+     * Of changes that none of the facts has made: made by use, or by the money that a later month may cost more.
      *
-     * @param withinBudget the second plan without that money
+     * @param was the plan before
+     * @param withinBudget the later plan without that money
      */
-    public static List<Change> ripened(Regimen was, Regimen is, Supplier<Regimen> withinBudget) {
-        List<Effect> effects = Effect.between(was, is);
-        if (effects.isEmpty()) {
-            return List.of();
-        }
-        Regimen within = withinBudget.get();
-        return effects.stream()
-                .map(e -> {
-                    boolean money = e.undone().test(within);
+    public static List<Change> ripened(List<Change> all, Regimen was, Regimen withinBudget) {
+        List<Effect> still = Effect.between(was, withinBudget);
+        return all.stream()
+                .map(c -> {
+                    boolean money = still.stream()
+                            .noneMatch(e -> e.part() == c.part()
+                                    && e.what() == c.what()
+                                    && e.products().equals(c.products()));
                     return new Change(
-                            e.part(),
-                            e.kind(),
-                            e.what(),
-                            e.from(),
-                            e.to(),
-                            e.products(),
+                            c.part(),
+                            c.kind(),
+                            c.what(),
+                            c.from(),
+                            c.to(),
+                            c.products(),
                             money ? Cause.MONEY : Cause.TIME,
                             List.of(money ? MORE_MONEY : BY_USE),
                             Optional.empty());

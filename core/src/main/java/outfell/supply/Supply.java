@@ -80,7 +80,7 @@ public final class Supply {
     public record Whole(List<Line> lines, double month, double bought, List<String> unpriced) {
         /** What is to be bought above a budget; 0 within it. What is owned is paid for. */
         public double over(double budget) {
-            return Math.max(0, bought - budget);
+            return Supply.over(bought, budget);
         }
     }
 
@@ -97,6 +97,11 @@ public final class Supply {
     private static final int WARN_DAYS = FILE.whole("warn-days", 1, 100);
 
     private Supply() {}
+
+    /** What a month costs above a budget; 0 within it. */
+    public static double over(double month, double budget) {
+        return Math.max(0, month - budget);
+    }
 
     public static Whole of(List<Used> used, LocalDate today) {
         List<Line> lines = used.stream().map(u -> line(u, today)).toList();
@@ -174,7 +179,8 @@ public final class Supply {
         return shortest(p).map(a -> Math.min(months, a.months())).orElse(months);
     }
 
-    private static double net(Product p) {
+    /** What comes out of a full pack, g or ml; 0 where its size is not known. */
+    public static double net(Product p) {
         return p.size() * (1 - of(p.kind()).waste());
     }
 

@@ -59,6 +59,10 @@ public record Stretch(
      */
     public record Quiet(LocalDate day, String words, Because because) {}
 
+    Stretch beginning(LocalDate day) {
+        return new Stretch(day, until, name, air, turned, plan, changes, ripened, told, quiet, month);
+    }
+
     Stretch until(LocalDate later, List<Quiet> more) {
         List<Quiet> all = new java.util.ArrayList<>(quiet);
         all.addAll(more);

@@ -12,11 +12,21 @@ import outfell.climate.Air;
  * @param until the day after the last, a year later
  * @param stretches at least one, one after another
  * @param months as they come, the air of each
+ * @param spells over the season, in the order of days
+ * @param bottles of all that is used in it, the sunscreen as often as it is put on again
  */
-public record Year(LocalDate from, LocalDate until, List<Stretch> stretches, List<MonthAhead> months) {
+public record Year(
+        LocalDate from,
+        LocalDate until,
+        List<Stretch> stretches,
+        List<MonthAhead> months,
+        List<SpellPlan> spells,
+        List<Bottle> bottles) {
     public Year {
         stretches = List.copyOf(stretches);
         months = List.copyOf(months);
+        spells = List.copyOf(spells);
+        bottles = List.copyOf(bottles);
     }
 
     /** One month of it. */

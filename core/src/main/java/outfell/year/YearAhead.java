@@ -26,7 +26,6 @@ import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
 import outfell.regimen.SheetNotes.SheetNote;
-import outfell.season.Asked;
 import outfell.supply.Supply;
 import outfell.year.Stretch.Told;
 import outfell.year.Stretch.Turned;
@@ -47,24 +46,30 @@ public final class YearAhead {
     private final LocalDate until;
     private final Map<ProductId, Integer> used = new HashMap<>();
 
-    private YearAhead(Consultation consultation, Outcome.Planned visit) {
+    private YearAhead(Consultation consultation, Outcome.Planned visit, LocalDate from) {
         this.consultation = consultation;
         this.visit = visit;
-        this.from = consultation.answers().today();
+        this.from = from;
         this.until = from.plusYears(1);
         for (Owned owned : consultation.shelf()) {
             used.put(owned.product().id(), owned.weeks());
         }
     }
 
-    /** The year after the day of the visit; nothing when the visit leads to no plan. */
-    public static Optional<Year> of(Consultation consultation) {
-        return Planner.plan(consultation) instanceof Outcome.Planned planned
-                ? Optional.of(new YearAhead(consultation, planned).year())
+    /**
+     * The year after a day; nothing when the consultation leads to no plan.
+     *
+     * @param from the first day, that of the visit or later: it begins with the plan as that month's air turns it
+     * @param packs in use, by product
+     */
+    public static Optional<Year> of(Consultation consultation, LocalDate from, Map<ProductId, Supply.Pack> packs) {
+        Consultation then = Changes.in(consultation, from.getMonth()).orElse(consultation);
+        return Planner.plan(then) instanceof Outcome.Planned planned
+                ? Optional.of(new YearAhead(then, planned, from).year(packs))
                 : Optional.empty();
     }
 
-    private Year year() {
+    private Year year(Map<ProductId, Supply.Pack> packs) {
         List<List<Turn>> dates = together(turns());
         LocalDate ends = dates.isEmpty() ? until : day(dates.getFirst());
         AirOf air = new AirOf(consultation.month(), Map.of(), from, ends);
@@ -79,12 +84,30 @@ public final class YearAhead {
             if (stretch.changes().isEmpty() && stretch.told().isEmpty()) {
                 all.set(all.size() - 1, before.until(next, stretch.quiet()));
             } else {
-                keep(before, then.from());
-                all.add(stretch);
+                LocalDate begins = begins(stretch);
+                keep(before, begins);
+                all.set(all.size() - 1, before.until(begins, List.of()));
+                all.add(stretch.beginning(begins));
             }
             air = then;
         }
-        return new Year(from, until, all, months());
+        return new Year(
+                from,
+                until,
+                all,
+                months(),
+                new Spells(consultation, visit).over(all),
+                new Bottles(consultation, all, packs).all());
+    }
+
+    /** The first day on which something turned that made a difference; what turned before it changed nothing. */
+    private static LocalDate begins(Stretch stretch) {
+        return stretch.turned().stream()
+                .filter(t -> stretch.quiet().stream()
+                        .noneMatch(q -> q.day().equals(t.day()) && q.words().equals(t.words())))
+                .map(Turned::day)
+                .min(Comparator.naturalOrder())
+                .orElse(stretch.from());
     }
 
     private static LocalDate day(List<Turn> turns) {
@@ -95,7 +118,7 @@ public final class YearAhead {
         return new Turns(
                         day -> AirOf.on(consultation, day),
                         air -> consultation.ask(air, from.getMonth(), visit.skin(), visit.safety()))
-                .between(visit.regimen().asked(), from.plusDays(1), until);
+                .between(visit.regimen().asked(), from.plusDays(1), until.minusDays(TOGETHER_DAYS));
     }
 
     /** What turns within a few days of the first turns with it. */
@@ -171,16 +194,18 @@ public final class YearAhead {
     }
 
     private Stretch turned(Stretch before, Consultation ripe, AirOf was, AirOf is, List<Turn> turns) {
-        Airs airs = new Airs(was, is);
-        Changes.Held held = Changes.between(ripe, ripe, airs).orElseThrow();
-        Regimen plan = held.to().regimen();
-        Asked asked = plan.asked();
+        Outcome.Planned stood = new Outcome.Planned(visit.skin(), visit.safety(), before.plan());
+        Outcome.Planned stands = (Outcome.Planned) Planner.plan(ripe, is);
+        Regimen plan = stands.regimen();
+        List<Change> all = Changes.between(ripe, stood, ripe, stands, new Airs(was, is));
+        List<Change> changes = all.stream().filter(c -> !c.because().isEmpty()).toList();
+        List<Change> ripened = all.stream().filter(c -> c.because().isEmpty()).toList();
         List<Turned> turned = turns.stream()
                 .sorted(Comparator.comparing(Turn::lever))
                 .map(t -> new Turned(
-                        t.day(), t.lever(), t.lever().words(), t.lever().because(asked)))
+                        t.day(), t.lever(), t.lever().words(), t.lever().because(plan.asked())))
                 .toList();
-        List<Told> told = told(held.from().regimen(), plan);
+        List<Told> told = told(before.plan(), plan);
         Air mean = is.mean(consultation);
         return new Stretch(
                 is.from(),
@@ -189,21 +214,18 @@ public final class YearAhead {
                 mean,
                 turned,
                 plan,
-                held.changes(),
-                ripened(before, ripe, was, held.from().regimen()),
+                changes,
+                ripened.isEmpty() ? ripened : ripened(ripened, before, ripe, is),
                 told,
-                new Stillness(ripe, plan, held.changes(), told).of(turned),
+                new Stillness(ripe, plan, changes, told).of(turned),
                 month(plan));
     }
 
-    /** What use has changed until then, or the tenth that a dear month may cost more. */
-    private List<Change> ripened(Stretch before, Consultation ripe, AirOf was, Regimen then) {
-        return Changes.ripened(
-                before.plan(),
-                then,
-                () -> Planner.plan(ripe.living(consultation.life()), was) instanceof Outcome.Planned within
-                        ? within.regimen()
-                        : then);
+    /** What no air has done: use, or the tenth that a dear month may cost more. */
+    private List<Change> ripened(List<Change> all, Stretch before, Consultation ripe, AirOf is) {
+        return Planner.plan(ripe.living(consultation.life()), is) instanceof Outcome.Planned within
+                ? Changes.ripened(all, before.plan(), within.regimen())
+                : all;
     }
 
     private static List<Told> told(Regimen was, Regimen is) {

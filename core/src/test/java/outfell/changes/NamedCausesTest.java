@@ -86,8 +86,10 @@ class NamedCausesTest {
         Consultation lined = lined(Month.NOVEMBER);
         Consultation dry = dry(Month.NOVEMBER);
         Consultation thrifty = oily.living(EASY.withBudget(26));
-        Consultation abroad =
-                dry(Month.JULY).parts().site(Sites.all().getLast()).together();
+        Consultation abroad = dry(Month.JULY)
+                .parts()
+                .site(Sites.find("port-lenz").orElseThrow())
+                .together();
         Consultation sunned = lined(Month.APRIL)
                 .parts()
                 .shelf(List.of(Consultations.owned("day-fluid-30", 4)))

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -50,7 +51,7 @@ class YearAheadTest {
     }
 
     private static Year year(Consultation c) {
-        return YearAhead.of(c).orElseThrow();
+        return YearAhead.of(c, c.answers().today(), Map.of()).orElseThrow();
     }
 
     private static Site always(MonthlyAir air) {
@@ -213,6 +214,6 @@ class YearAheadTest {
                 .month(Month.NOVEMBER)
                 .together();
         assertThat(Planner.plan(referred)).isInstanceOf(outfell.regimen.Outcome.ReferFirst.class);
-        assertThat(YearAhead.of(referred)).isEmpty();
+        assertThat(YearAhead.of(referred, referred.answers().today(), Map.of())).isEmpty();
     }
 }

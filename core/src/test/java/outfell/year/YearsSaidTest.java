@@ -34,6 +34,8 @@ import outfell.skin.Sign;
 class YearsSaidTest {
     private static final Path FOLDER = Path.of("src/test/resources/rules/years");
 
+    private static final List<String> SITES = List.of("skarrow-harbour", "upper-tarn", "port-lenz", "tern-bay");
+
     private static final Map<String, Consultation> CLIENTS = Map.of(
             "deckhand-oily-spots",
             client(
@@ -104,9 +106,7 @@ class YearsSaidTest {
     }
 
     static Stream<String> years() {
-        return CLIENTS.keySet().stream()
-                .sorted()
-                .flatMap(c -> Sites.all().stream().map(s -> c + " at " + s.id().value()));
+        return CLIENTS.keySet().stream().sorted().flatMap(c -> SITES.stream().map(s -> c + " at " + s));
     }
 
     @ParameterizedTest
@@ -117,7 +117,9 @@ class YearsSaidTest {
                 .parts()
                 .site(Sites.find(parts[1]).orElseThrow())
                 .together();
-        String said = YearAhead.of(c).map(YearsSaidTest::told).orElse("no plan%n".formatted());
+        String said = YearAhead.of(c, c.answers().today(), Map.of())
+                .map(YearsSaidTest::told)
+                .orElse("no plan%n".formatted());
         Path file = FOLDER.resolve(which.replace(" at ", "-at-") + ".txt");
         if (Boolean.getBoolean("outfell.update")) {
             Files.createDirectories(FOLDER);

@@ -123,7 +123,9 @@ class DemoPractice implements SmartLifecycle {
             @Nullable List<String> medicines,
             @Nullable List<String> otherAllergies,
             @Nullable List<Concern> matters,
-            String note) {}
+            String note,
+            @Nullable List<CaseDocument.HoursIn> hoursIn,
+            @Nullable List<Double> outdoorsByMonth) {}
 
     record DemoProbe(CaseDocument.Conditions conditions, List<DemoSpot> readings) {}
 
@@ -412,7 +414,9 @@ class DemoPractice implements SmartLifecycle {
                 orNone(i.otherAllergies()),
                 orNone(i.matters()),
                 List.of(),
-                i.note());
+                i.note(),
+                i.hoursIn(),
+                i.outdoorsByMonth());
     }
 
     /** Everything asked: yes where it applies, no elsewhere. */

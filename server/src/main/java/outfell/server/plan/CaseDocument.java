@@ -88,7 +88,16 @@ public record CaseDocument(
             List<String> otherAllergies,
             List<Concern> matters,
             List<Settled> settled,
-            String note) {}
+            String note,
+            @Nullable List<HoursIn> hoursIn,
+            @Nullable List<Double> outdoorsByMonth) {}
+
+    /**
+     * How long the day is spent in a place that is ticked.
+     *
+     * @param hours a day, 0 to 24
+     */
+    public record HoursIn(Place place, double hours) {}
 
     /**
      * One answer to the safety screen.

@@ -11,10 +11,13 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import outfell.climate.Site;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
+import outfell.consultation.Surroundings;
 import outfell.knowledge.RuleId;
 import outfell.method.Method;
 import outfell.method.Methods;
@@ -56,6 +59,7 @@ public final class Cases {
                 owned(orNone(c.owned())),
                 offered,
                 method(c.method()),
+                shipped(c.intake().site()),
                 c.month(),
                 byHand(orNone(c.pins()), orNone(c.takenOut()), orNone(c.steps())),
                 patches(c.date(), orNone(c.patches())),
@@ -67,6 +71,17 @@ public final class Cases {
                         c.reading()));
     }
 
+    /** A case travels by itself: it is in one of the places that ship. */
+    private static Site shipped(String id) {
+        return Sites.find(id)
+                .orElseThrow(() -> Problem.field(
+                        "/intake/site",
+                        "There is no site %s; there are %s."
+                                .formatted(
+                                        id,
+                                        Sites.all().stream().map(s -> s.id()).toList())));
+    }
+
     /** The same from stored parts. */
     public static Consultation consultation(
             LocalDate date,
@@ -75,6 +90,7 @@ public final class Cases {
             List<Consultation.Owned> shelf,
             List<Product> catalogue,
             Method method,
+            Site site,
             Month month,
             Consultation.ByHand byHand,
             List<Consultation.Patched> patches,
@@ -89,15 +105,7 @@ public final class Cases {
                 shelf,
                 catalogue,
                 method,
-                Sites.find(intake.site())
-                        .orElseThrow(() -> Problem.field(
-                                "/intake/site",
-                                "There is no site %s; there are %s."
-                                        .formatted(
-                                                intake.site(),
-                                                Sites.all().stream()
-                                                        .map(s -> s.id())
-                                                        .toList()))),
+                site,
                 month,
                 byHand,
                 Consultation.Standing.NONE,
@@ -333,7 +341,15 @@ public final class Cases {
                         i.scent(),
                         i.animal(),
                         i.oils(),
-                        budget(i.budget())));
+                        budget(i.budget()),
+                        around(i)));
+    }
+
+    private static Surroundings around(CaseDocument.Intake i) {
+        return new Surroundings(
+                orNone(i.hoursIn()).stream()
+                        .collect(Collectors.toMap(CaseDocument.HoursIn::place, CaseDocument.HoursIn::hours, Math::max)),
+                orNone(i.outdoorsByMonth()));
     }
 
     private static OptionalDouble budget(@Nullable Double budget) {

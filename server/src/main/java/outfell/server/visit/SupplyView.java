@@ -4,9 +4,11 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
+import outfell.server.client.ClientStore;
 import outfell.supply.Supply;
 
 /**
@@ -44,6 +46,11 @@ public record SupplyView(
      * @param lost actives that it does not give
      */
     public record Cheaper(ProductId product, String name, double saves, List<String> lost) {}
+
+    /** A pack as it stands on the client's shelf. */
+    static Supply.Pack pack(ClientStore.Use use) {
+        return new Supply.Pack(Optional.ofNullable(use.opened()), use.left());
+    }
 
     static SupplyView of(Supply.Whole whole, Map<ProductId, Cheaper> cheaper, @Nullable Double budget) {
         return new SupplyView(

@@ -16,6 +16,7 @@ import outfell.safety.PatchTest;
 import outfell.server.catalogue.Catalogue;
 import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
+import outfell.server.place.Places;
 import outfell.server.plan.Cases;
 import outfell.server.plan.Diaries;
 import outfell.server.practice.Bands;
@@ -50,6 +51,7 @@ class VisitCases {
     private final Yardsticks yardsticks;
     private final Settings settings;
     private final FollowedSchools schools;
+    private final Places places;
     private final JsonMapper json;
 
     VisitCases(
@@ -65,6 +67,7 @@ class VisitCases {
             Yardsticks yardsticks,
             Settings settings,
             FollowedSchools schools,
+            Places places,
             JsonMapper json) {
         this.store = store;
         this.planStore = planStore;
@@ -78,6 +81,7 @@ class VisitCases {
         this.yardsticks = yardsticks;
         this.settings = settings;
         this.schools = schools;
+        this.places = places;
         this.json = json;
     }
 
@@ -90,6 +94,7 @@ class VisitCases {
                         shelf.owned(v.client()),
                         catalogue.house(),
                         methods.get(v.method()),
+                        places.get(v.intake().site()),
                         v.month(),
                         Cases.byHand(v.pins(), v.takenOut(), v.steps()),
                         tested,

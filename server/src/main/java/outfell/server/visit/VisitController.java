@@ -103,13 +103,15 @@ class VisitController {
 
     private final Visits visits;
     private final VisitWeeks weeks;
+    private final VisitYear year;
     private final DeskLines lines;
     private final Patches patches;
     private final Clock clock;
 
-    VisitController(Visits visits, VisitWeeks weeks, DeskLines lines, Patches patches, Clock clock) {
+    VisitController(Visits visits, VisitWeeks weeks, VisitYear year, DeskLines lines, Patches patches, Clock clock) {
         this.visits = visits;
         this.weeks = weeks;
+        this.year = year;
         this.lines = lines;
         this.patches = patches;
         this.clock = clock;
@@ -225,6 +227,12 @@ class VisitController {
     @GetMapping("/visits/{id}/weeks")
     Weeks weeks(@PathVariable UUID id) {
         return weeks.weeks(id);
+    }
+
+    /** The year after it, for the client's place or another: on which dates the plan turns, and why. */
+    @GetMapping("/visits/{id}/year")
+    YearView year(@PathVariable UUID id, @RequestParam(required = false) @Nullable String place) {
+        return year.year(id, place);
     }
 
     /** One evening of the plan, on any day that it reaches to. */

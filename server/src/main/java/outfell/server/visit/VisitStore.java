@@ -9,6 +9,7 @@ import static outfell.store.Tables.VISIT_CHOICE;
 import static outfell.store.Tables.VISIT_CONCERN;
 import static outfell.store.Tables.VISIT_CONTRADICTION;
 import static outfell.store.Tables.VISIT_CORRECTION;
+import static outfell.store.Tables.VISIT_OUTDOORS;
 import static outfell.store.Tables.VISIT_PLACE;
 import static outfell.store.Tables.VISIT_SETTLED;
 import static outfell.store.Tables.VISIT_STEP;
@@ -37,7 +38,6 @@ import org.jooq.Table;
 import org.jooq.TableField;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
-import outfell.consultation.Life.Place;
 import outfell.consultation.Life.Taste;
 import outfell.routine.Coverage;
 import outfell.routine.Part;
@@ -87,10 +87,12 @@ public class VisitStore {
 
     private final DSLContext db;
     private final WeekPartStore weeks;
+    private final VisitHours hours;
 
-    VisitStore(DSLContext db, WeekPartStore weeks) {
+    VisitStore(DSLContext db, WeekPartStore weeks, VisitHours hours) {
         this.db = db;
         this.weeks = weeks;
+        this.hours = hours;
     }
 
     public Optional<Visit> find(UUID id) {
@@ -271,6 +273,7 @@ public class VisitStore {
         clear(VISIT_ANSWER, VISIT_ANSWER.VISIT_ID, visit);
         clear(VISIT_WORD, VISIT_WORD.VISIT_ID, visit);
         clear(VISIT_PLACE, VISIT_PLACE.VISIT_ID, visit);
+        clear(VISIT_OUTDOORS, VISIT_OUTDOORS.VISIT_ID, visit);
         clear(VISIT_SETTLED, VISIT_SETTLED.VISIT_ID, visit);
         clear(VISIT_CONCERN, VISIT_CONCERN.VISIT_ID, visit);
         clear(GRADE, GRADE.VISIT_ID, visit);
@@ -308,11 +311,7 @@ public class VisitStore {
                         .set(VISIT_ANSWER.BULK, CaseDocument.Answer.together(a))));
         words(all, visit, MEDICINE, intake.medicines());
         words(all, visit, ALLERGY, intake.otherAllergies());
-        intake.places().stream()
-                .distinct()
-                .forEach(p -> all.add(db.insertInto(VISIT_PLACE)
-                        .set(VISIT_PLACE.VISIT_ID, visit)
-                        .set(VISIT_PLACE.PLACE, p.name())));
+        all.addAll(hours.writing(visit, intake));
         intake.settled()
                 .forEach(s -> all.add(db.insertInto(VISIT_SETTLED)
                         .set(VISIT_SETTLED.VISIT_ID, visit)
@@ -511,10 +510,7 @@ public class VisitStore {
     private CaseDocument.Intake intake(VisitRecord r) {
         return new CaseDocument.Intake(
                 r.getSite(),
-                db.selectFrom(VISIT_PLACE)
-                        .where(VISIT_PLACE.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_PLACE.PLACE)
-                        .fetch(p -> Place.valueOf(p.getPlace())),
+                hours.places(r.getId()),
                 r.getOutdoorHours().doubleValue(),
                 r.getMakeUpDays(),
                 CaseDocument.MakeUp.valueOf(r.getMakeUp()),
@@ -549,7 +545,9 @@ public class VisitStore {
                         .orderBy(VISIT_SETTLED.REFERRAL)
                         .fetch(s ->
                                 new CaseDocument.Settled(s.getReferral(), s.getWho(), s.getOnDate(), s.getRemark())),
-                r.getNote());
+                r.getNote(),
+                hours.hours(r.getId()),
+                hours.outdoors(r.getId()));
     }
 
     private List<String> words(UUID visit, String kind) {

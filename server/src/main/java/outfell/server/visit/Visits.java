@@ -291,10 +291,7 @@ public class Visits {
             throw Problem.refused("refer-first", "There is nothing to buy until the referral is settled.");
         }
         Map<ProductId, Supply.Pack> packs = clients.shelf(visit.client()).stream()
-                .collect(Collectors.toMap(
-                        ClientStore.ShelfItem::product,
-                        i -> new Supply.Pack(
-                                Optional.ofNullable(i.use().opened()), i.use().left())));
+                .collect(Collectors.toMap(ClientStore.ShelfItem::product, i -> SupplyView.pack(i.use())));
         Map<ProductId, Double> grams = Supply.gramsAWeek(Stream.of(regimen.morning(), regimen.evening())
                 .flatMap(r -> r.steps().stream())
                 .toList());
@@ -526,7 +523,9 @@ public class Visits {
                 i.settled().stream()
                         .filter(s -> SafetyScreen.staysSettled(new RuleId(s.referral())))
                         .toList(),
-                "");
+                "",
+                i.hoursIn(),
+                i.outdoorsByMonth());
     }
 
     private static CaseDocument.Intake unasked() {
@@ -557,6 +556,8 @@ public class Visits {
                 List.of(),
                 List.of(),
                 List.of(),
-                "");
+                "",
+                null,
+                null);
     }
 }

@@ -1,0 +1,61 @@
+package outfell.server.visit;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import outfell.climate.Site;
+import outfell.consultation.Consultation;
+import outfell.product.ProductId;
+import outfell.server.client.ClientStore;
+import outfell.server.place.Places;
+import outfell.server.problem.Problem;
+import outfell.server.visit.VisitStore.Visit;
+import outfell.supply.Supply;
+import outfell.year.YearAhead;
+
+/** The year after a visit. */
+@Service
+public class VisitYear {
+    private final Visits visits;
+    private final VisitCases cases;
+    private final ClientStore clients;
+    private final Places places;
+    private final Clock clock;
+
+    VisitYear(Visits visits, VisitCases cases, ClientStore clients, Places places, Clock clock) {
+        this.visits = visits;
+        this.cases = cases;
+        this.clients = clients;
+        this.places = places;
+        this.clock = clock;
+    }
+
+    /**
+     * @param elsewhere another place than the client's; absent for hers
+     * @throws Problem when there is no plan, or no such place
+     */
+    public YearView year(UUID id, @Nullable String elsewhere) {
+        Visit visit = visits.find(id);
+        Consultation hers = cases.of(visit);
+        Site site = elsewhere == null ? hers.site() : places.get(elsewhere);
+        Consultation there = hers.parts().site(site).together();
+        return YearAhead.of(there, LocalDate.now(clock), packs(visit))
+                .map(y -> YearView.of(
+                        y,
+                        site.id(),
+                        site.name(),
+                        !site.id().equals(hers.site().id()),
+                        visit.intake().budget()))
+                .orElseThrow(() ->
+                        Problem.refused("refer-first", "There is no year to lay out until the referral is settled."));
+    }
+
+    private Map<ProductId, Supply.Pack> packs(Visit visit) {
+        return clients.shelf(visit.client()).stream()
+                .collect(Collectors.toMap(ClientStore.ShelfItem::product, i -> SupplyView.pack(i.use())));
+    }
+}
