@@ -38,6 +38,9 @@ export const keys = {
   compared: (visit: string, version: number, with_: 'computed') => ['plan', with_, visit, version] as const,
   diary: (client: string) => ['diary', client] as const,
   weeks: (visit: string, version: number, shelf: string) => ['plan', 'weeks', visit, version, shelf] as const,
+  year: (visit: string, version: number, shelf: string, place: string) =>
+    ['plan', 'year', visit, version, shelf, place] as const,
+  places: ['places'] as const,
   rule: (at: string) => ['rule', at] as const,
   methods: ['methods'] as const,
   yardstick: ['yardstick'] as const,
@@ -598,3 +601,6 @@ export function useDiaryChange(client: string) {
     }),
   }
 }
+
+/** Places that ship and the practice's own, with the answers by which one is made. */
+export const usePlaces = () => useQuery({ queryKey: keys.places, queryFn: () => ask(api.GET('/api/places')) })

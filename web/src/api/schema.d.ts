@@ -61,7 +61,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -188,7 +188,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["client"];
-        put: operations["change_2"];
+        put: operations["change_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -332,7 +332,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_3"];
+        put: operations["change_4"];
         post?: never;
         delete: operations["takeOff"];
         options?: never;
@@ -541,7 +541,7 @@ export interface paths {
         };
         get: operations["methods"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -556,7 +556,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_1"];
+        put: operations["change_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -572,7 +572,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["offer"];
+        put: operations["offer_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -655,6 +655,86 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["goOn"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["places"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["asked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/places/{id}/offered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["offer"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1524,6 +1604,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["year"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vocabulary": {
         parameters: {
             query?: never;
@@ -1607,15 +1703,38 @@ export interface components {
         };
         Asked: {
             air: components["schemas"]["Air"];
+            carrier: components["schemas"]["Carried"];
+            creamAmount: components["schemas"]["Portion"];
             exfoliantsHalved: components["schemas"]["Whether"];
+            hands: components["schemas"]["Whether"];
+            lips: components["schemas"]["Whether"];
+            mist: components["schemas"]["Whether"];
             moisturiser: components["schemas"]["Graded"];
             moisturiserByDay: components["schemas"]["Graded"];
             moisturiserNeeded: components["schemas"]["Whether"];
             newAcid: components["schemas"]["Whether"];
             newRetinoid: components["schemas"]["Whether"];
             oil: components["schemas"]["Whether"];
+            retinoidFewer: components["schemas"]["Whether"];
             seal: components["schemas"]["Whether"];
             spf: components["schemas"]["Least"];
+            sunAgain: components["schemas"]["Least"];
+            tonerLayers: components["schemas"]["Least"];
+            wash: components["schemas"]["Wash"];
+        };
+        AskedForm: {
+            /** @enum {string} */
+            coldest: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            /** @enum {string} */
+            hottest: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            /** @enum {string} */
+            summer: "COOL" | "WARM" | "HOT_DRY" | "HOT_HUMID";
+            /** @enum {string} */
+            sun: "WEAK" | "MODERATE" | "STRONG" | "EXTREME";
+            /** @enum {string} */
+            wind: "CALM" | "BREEZY" | "WINDY";
+            /** @enum {string} */
+            winter: "NO_HEATING" | "SOME_HEATING" | "HEATED" | "FROST";
         };
         Backup: {
             /** Format: int64 */
@@ -1690,6 +1809,29 @@ export interface components {
             own: components["schemas"]["OwnView"][];
             tags: components["schemas"]["TagView"][];
         };
+        BottlePack: {
+            /** @enum {string} */
+            end: "EMPTY" | "PAST_ITS_TIME" | "NOT_KNOWN";
+            /** Format: date */
+            from: string;
+            hers: boolean;
+            lasts: boolean;
+            /** Format: date */
+            until: string;
+        };
+        BottleView: {
+            /** Format: int32 */
+            again: number;
+            /** Format: int32 */
+            bought: number;
+            /** Format: double */
+            cost?: number | null;
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            name: string;
+            packs: components["schemas"]["BottlePack"][];
+            product: string;
+        };
         Bounds: {
             /** Format: double */
             high: number;
@@ -1705,6 +1847,11 @@ export interface components {
             out: string[];
             /** Format: date */
             since: string;
+        };
+        Carried: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            by: "WATER" | "EITHER" | "OIL";
         };
         CaseDocument: {
             catalogue: components["schemas"]["ProductFacts"][];
@@ -2229,6 +2376,12 @@ export interface components {
             /** @enum {string} */
             use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
         };
+        HoursIn: {
+            /** Format: double */
+            hours: number;
+            /** @enum {string} */
+            place: "OUTDOORS" | "SEA" | "HEATED_ROOMS" | "COOLED_ROOMS" | "HEAT" | "PLANES";
+        };
         HouseForm: {
             address: string;
             by: string;
@@ -2286,6 +2439,7 @@ export interface components {
             eveningMinutes: number;
             /** Format: int32 */
             flush?: number | null;
+            hoursIn: components["schemas"]["HoursIn"][];
             /** @enum {string} */
             makeUp: "LIGHT" | "FULL";
             /** Format: int32 */
@@ -2302,6 +2456,7 @@ export interface components {
             otherAllergies: string[];
             /** Format: double */
             outdoorHours: number;
+            outdoorsByMonth: number[];
             places: ("OUTDOORS" | "SEA" | "HEATED_ROOMS" | "COOLED_ROOMS" | "HEAT" | "PLANES")[];
             /** Format: int32 */
             reactions?: number | null;
@@ -2629,6 +2784,23 @@ export interface components {
             strengths: components["schemas"]["Strength"][];
             sun: components["schemas"]["SunLoss"][];
         };
+        MonthAhead: {
+            air: components["schemas"]["Air"];
+            /** @enum {string} */
+            month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            /** Format: int32 */
+            year: number;
+        };
+        MonthForm: {
+            /** Format: double */
+            celsius: number;
+            /** Format: double */
+            humidity: number;
+            /** Format: double */
+            uvIndex: number;
+            /** Format: double */
+            wind: number;
+        };
         MonthlyAir: {
             /** Format: double */
             celsius: number;
@@ -2694,6 +2866,12 @@ export interface components {
             product: string;
         };
         OfferForm: {
+            by: string;
+            offered: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        OfferedForm: {
             by: string;
             offered: boolean;
             /** Format: int32 */
@@ -2766,6 +2944,11 @@ export interface components {
             product: components["schemas"]["ProductFacts"];
             /** Format: int32 */
             weeks?: number | null;
+        };
+        Packed: {
+            decant: boolean;
+            name: string;
+            words: string;
         };
         Page: {
             client: components["schemas"]["Person"];
@@ -2870,6 +3053,37 @@ export interface components {
             /** Format: int32 */
             type: number;
         };
+        PlaceAnswer: {
+            id: string;
+            words: string;
+        };
+        PlaceForm: {
+            by: string;
+            months: components["schemas"]["MonthForm"][];
+            name: string;
+            note: string;
+            /** Format: int32 */
+            version: number;
+        };
+        PlaceView: {
+            /** Format: date-time */
+            at?: string | null;
+            by?: string | null;
+            id: string;
+            months: components["schemas"]["MonthlyAir"][];
+            name: string;
+            note: string;
+            offered: boolean;
+            own: boolean;
+            /** Format: int32 */
+            version: number;
+        };
+        PlacesView: {
+            places: components["schemas"]["PlaceView"][];
+            questions: {
+                [key: string]: components["schemas"]["PlaceAnswer"][];
+            };
+        };
         PlanAnswer: {
             regimen?: components["schemas"]["Regimen"];
             /** @enum {string} */
@@ -2894,6 +3108,11 @@ export interface components {
         PlanRecord: {
             document: components["schemas"]["JsonNode"];
             plan: components["schemas"]["SavedPlan"];
+        };
+        Portion: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            share: number;
         };
         Present: {
             evening: components["schemas"]["Now"][];
@@ -3029,6 +3248,12 @@ export interface components {
             must: boolean;
             stale: boolean;
             text: string;
+        };
+        QuietTurn: {
+            because: components["schemas"]["Because"];
+            /** Format: date */
+            day: string;
+            words: string;
         };
         Range: {
             /** Format: double */
@@ -3426,6 +3651,28 @@ export interface components {
             name: string;
             note: string;
         };
+        SpellLine: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            what: "RESTS" | "ADDED" | "AGAIN" | "NOTHING_NEW" | "STAYS";
+            words: string;
+        };
+        SpellPlan: {
+            air: components["schemas"]["Air"];
+            /** Format: date */
+            from: string;
+            id: string;
+            label: string;
+            lines: components["schemas"]["SpellLine"][];
+            pack: components["schemas"]["Packed"][];
+            /** Format: date */
+            quietFrom: string;
+            /** Format: date */
+            quietUntil: string;
+            says: components["schemas"]["Because"][];
+            /** Format: date */
+            until: string;
+        };
         SseEmitter: {
             /** Format: int64 */
             timeout: number;
@@ -3505,6 +3752,25 @@ export interface components {
             before: string;
             in: string;
         };
+        StretchView: {
+            air: components["schemas"]["Air"];
+            changes: components["schemas"]["Change"][];
+            evening: components["schemas"]["Routine"];
+            /** Format: date */
+            from: string;
+            /** Format: double */
+            month: number;
+            morning: components["schemas"]["Routine"];
+            name: string;
+            /** Format: double */
+            over: number;
+            quiet: components["schemas"]["QuietTurn"][];
+            ripened: components["schemas"]["Change"][];
+            told: components["schemas"]["ToldNote"][];
+            turned: components["schemas"]["TurnOfAir"][];
+            /** Format: date */
+            until: string;
+        };
         SubstituteView: {
             because: components["schemas"]["Because"];
             id: string;
@@ -3562,6 +3828,9 @@ export interface components {
             /** Format: double */
             over: number;
             unpriced: string[];
+        };
+        TableForm: {
+            text: string;
         };
         Tag: {
             barrier: string;
@@ -3648,6 +3917,12 @@ export interface components {
             /** Format: double */
             shortestMinutes: number;
         };
+        ToldNote: {
+            because: components["schemas"]["Because"];
+            begins: boolean;
+            text: string;
+            title: string;
+        };
         Track: {
             course?: components["schemas"]["Course"];
             free: boolean;
@@ -3666,6 +3941,14 @@ export interface components {
         Turn: {
             face: string;
             plugged: boolean;
+        };
+        TurnOfAir: {
+            because: components["schemas"]["Because"];
+            /** Format: date */
+            day: string;
+            /** @enum {string} */
+            lever: "SPF" | "SUN_AGAIN" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            words: string;
         };
         TwoCases: {
             from: components["schemas"]["CaseDocument"];
@@ -3843,6 +4126,11 @@ export interface components {
             who: string;
             why: string;
         };
+        Wash: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            washing: "GENTLE" | "USUAL" | "THOROUGH";
+        };
         Week: {
             byHand: components["schemas"]["NightByHand"][];
             courses: components["schemas"]["CourseOf"][];
@@ -3944,11 +4232,32 @@ export interface components {
             least: number;
             /** Format: double */
             most: number;
+            onOff: boolean;
             /** Format: double */
             shipped: number;
             /** Format: double */
             value: number;
             words: string;
+        };
+        YearView: {
+            /** Format: double */
+            againCost: number;
+            bottles: components["schemas"]["BottleView"][];
+            /** Format: double */
+            budget?: number | null;
+            /** Format: double */
+            cost: number;
+            elsewhere: boolean;
+            /** Format: date */
+            from: string;
+            months: components["schemas"]["MonthAhead"][];
+            place: string;
+            site: string;
+            spells: components["schemas"]["SpellPlan"][];
+            stretches: components["schemas"]["StretchView"][];
+            unpriced: string[];
+            /** Format: date */
+            until: string;
         };
         ZoneType: {
             /** @enum {string} */
@@ -4064,7 +4373,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4303,7 +4612,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4541,7 +4850,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4947,7 +5256,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4971,7 +5280,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4997,7 +5306,7 @@ export interface operations {
             };
         };
     };
-    offer: {
+    offer_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5132,6 +5441,150 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Diary"];
+                };
+            };
+        };
+    };
+    places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesView"];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceView"];
+                };
+            };
+        };
+    };
+    asked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MonthlyAir"][];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MonthlyAir"][];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceView"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OfferedForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceView"];
                 };
             };
         };
@@ -6606,6 +7059,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Weeks"];
+                };
+            };
+        };
+    };
+    year: {
+        parameters: {
+            query?: {
+                place?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearView"];
                 };
             };
         };

@@ -24,6 +24,8 @@ const Talk = lazy(() => import('../visit/Talk'))
 const Read = lazy(() => import('../visit/Read'))
 const RegimenPage = lazy(() => import('../regimen/RegimenPage'))
 const WeekPage = lazy(() => import('../week/WeekPage'))
+const PlacesPage = lazy(() => import('../places/PlacesPage'))
+const YearPage = lazy(() => import('../year/YearPage'))
 const OwnCheckIn = lazy(() => import('../week/OwnCheckIn'))
 const SheetPage = lazy(() => import('../sheet/SheetPage'))
 const ReferralNote = lazy(() => import('../visit/ReferralNote'))
@@ -120,6 +122,7 @@ export function App() {
                     <Route path="plans/:plan" element={<KeptPlanPage />} />
                     <Route path="products/:id" element={<ProductPage />} />
                     <Route path="practice" element={<PracticePage />} />
+                    <Route path="places" element={<PlacesPage />} />
                     <Route path="patch/:client" element={<PatchPage />} />
                     <Route path="*" element={<Lost />} />
                   </Route>
@@ -131,6 +134,7 @@ export function App() {
                     <Route path="read" element={<Read />} />
                     <Route path="regimen" element={<RegimenPage />} />
                     <Route path="nights" element={<WeekPage />} />
+                    <Route path="year" element={<YearPage />} />
                     <Route path="sheet" element={<SheetPage />} />
                     <Route path="referral" element={<ReferralNote />} />
                   </Route>

@@ -17,6 +17,7 @@ const STEPS = [
   { path: 'read', name: say('app.read') },
   { path: 'regimen', name: say('app.regimen') },
   { path: 'nights', name: say('app.nights') },
+  { path: 'year', name: say('app.year') },
   { path: 'sheet', name: say('app.sheet') },
 ]
 

@@ -24,6 +24,7 @@ const PLACES: [Place, string][] = [
   ['read', say('app.read')],
   ['regimen', say('app.regimen')],
   ['nights', say('app.nights')],
+  ['year', say('app.year')],
   ['sheet', say('app.sheet')],
 ]
 

@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Link } from 'react-router'
 import Autocomplete from '@mui/material/Autocomplete'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
@@ -45,6 +46,15 @@ export default function PracticePage() {
       </div>
       <HouseBand />
       <CurrencyBand />
+      <section className="band practice" aria-label={say('practice.places')}>
+        <div>
+          <h2>{say('practice.places')}</h2>
+          <p className="second">{say('practice.placesNote')}</p>
+        </div>
+        <div>
+          <Link to="/places">{say('practice.toThePlaces')}</Link>
+        </div>
+      </section>
       <BackupsBand />
       <YardstickBand />
       <SchoolsBand />

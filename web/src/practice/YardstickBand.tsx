@@ -1,5 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Switch from '@mui/material/Switch'
 import { api, ask, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { capital, dateWords, timeWords } from '../shared/format'
@@ -35,9 +37,13 @@ export function YardstickBand() {
             <summary>{capital(group)}</summary>
             {(yardstick.data ?? [])
               .filter((s) => s.group === group)
-              .map((s) => (
-                <OneSetting key={s.id + s.value} setting={s} who={who} />
-              ))}
+              .map((s) =>
+                s.onOff ? (
+                  <OnOff key={s.id} setting={s} who={who} />
+                ) : (
+                  <OneSetting key={s.id + s.value} setting={s} who={who} />
+                ),
+              )}
           </details>
         ))}
       </div>
@@ -45,10 +51,9 @@ export function YardstickBand() {
   )
 }
 
-function OneSetting({ setting, who }: { setting: Setting; who: string }) {
+function useSetting(setting: Setting, who: string) {
   const queries = useQueryClient()
-  const form = useKeptForm('yardstick', setting.id, { value: String(setting.value) })
-  const set = useMutation({
+  return useMutation({
     mutationFn: (value: number) =>
       ask(
         api.PUT('/api/practice/yardstick/{id}', {
@@ -61,6 +66,41 @@ function OneSetting({ setting, who }: { setting: Setting; who: string }) {
       void queries.invalidateQueries({ queryKey: ['plan'] })
     },
   })
+}
+
+/** What is either so or not. */
+function OnOff({ setting, who }: { setting: Setting; who: string }) {
+  const set = useSetting(setting, who)
+  const [last] = setting.changes
+  return (
+    <div className="row">
+      <FormControlLabel
+        control={
+          <Switch
+            checked={setting.value === 1}
+            disabled={who.trim() === '' || set.isPending}
+            onChange={(e) => set.mutate(e.target.checked ? 1 : 0)}
+          />
+        }
+        label={capital(setting.words)}
+      />
+      {last && (
+        <span className="second">
+          {say('practice.switched', {
+            to: last.value === 1 ? say('practice.on') : say('practice.off'),
+            by: last.by,
+            day: dateWords(last.at.slice(0, 10)),
+          })}
+        </span>
+      )}
+      {set.error && <ErrorBand error={set.error} />}
+    </div>
+  )
+}
+
+function OneSetting({ setting, who }: { setting: Setting; who: string }) {
+  const form = useKeptForm('yardstick', setting.id, { value: String(setting.value) })
+  const set = useSetting(setting, who)
   const put = (value: number) =>
     form.submit(async () => {
       await set.mutateAsync(value)

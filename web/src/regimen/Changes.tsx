@@ -10,7 +10,8 @@ import { say } from '../words/say'
 
 type Change = Schemas['Change']
 
-const CAUSES: Record<Change['cause'], string> = {
+/** What kind of fact did it, in a word. */
+export const CAUSES: Record<Change['cause'], string> = {
   SAFETY: say('changes.safety'),
   SKIN: say('changes.skin'),
   AIR: say('changes.air'),

@@ -117,6 +117,17 @@ export function dateWords(iso: string, today = new Date()) {
   }).format(at)
 }
 
+/** "25 Nov", without its weekday; with its year when that is not this one. */
+export function shortDay(iso: string, today = new Date()) {
+  const at = moment(iso)
+  if (formats.dates === 'YEAR_MONTH_DAY') return numeric(at)
+  return new Intl.DateTimeFormat(locale(), {
+    day: 'numeric',
+    month: 'short',
+    year: at.getFullYear() <= today.getFullYear() + 1 ? undefined : 'numeric',
+  }).format(at)
+}
+
 /** "25 November 2026". */
 export function longDate(iso: string) {
   const at = moment(iso)

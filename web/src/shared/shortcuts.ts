@@ -2,7 +2,7 @@ import { useSyncExternalStore } from 'react'
 import { say } from '../words/say'
 import { useKeys } from './keys'
 
-export type Place = 'everywhere' | 'visit' | 'read' | 'regimen' | 'nights' | 'sheet'
+export type Place = 'everywhere' | 'visit' | 'read' | 'regimen' | 'nights' | 'year' | 'sheet'
 
 type Shortcut = {
   place: Place
@@ -22,7 +22,8 @@ export const SHORTCUTS = {
   read: { place: 'visit', does: say('app.read'), keys: 'alt+2' },
   regimen: { place: 'visit', does: say('app.regimen'), keys: 'alt+3' },
   nights: { place: 'visit', does: say('app.nights'), keys: 'alt+4' },
-  sheet: { place: 'visit', does: say('app.sheet'), keys: 'alt+5' },
+  year: { place: 'visit', does: say('app.year'), keys: 'alt+5' },
+  sheet: { place: 'visit', does: say('app.sheet'), keys: 'alt+6' },
   undo: { place: 'visit', does: say('keys.undo'), keys: 'mod+z', fixed: true },
   redo: { place: 'visit', does: say('keys.redo'), keys: 'mod+shift+z', fixed: true },
   grade: { place: 'read', does: say('keys.gradeTheZone'), keys: '0,1,2,3,4', fixed: true },
@@ -56,6 +57,9 @@ export const SHORTCUTS = {
   eveningAfter: { place: 'nights', does: say('keys.nextEvening'), keys: 'arrowright', fixed: true },
   eveningBefore: { place: 'nights', does: say('keys.eveningBefore'), keys: 'arrowleft', fixed: true },
   closeEvening: { place: 'nights', does: say('keys.closeTheEvening'), keys: 'escape', fixed: true },
+  dateAfter: { place: 'year', does: say('keys.nextDate'), keys: 'arrowright', fixed: true },
+  dateBefore: { place: 'year', does: say('keys.dateBefore'), keys: 'arrowleft', fixed: true },
+  closeDate: { place: 'year', does: say('keys.closeTheDate'), keys: 'escape', fixed: true },
   print: { place: 'sheet', does: say('keys.print'), keys: 'p' },
 } as const satisfies Record<string, Shortcut>
 

@@ -242,6 +242,7 @@ function useVisitKeys(id: string, work: VisitWork) {
   useShortcut('read', to('read'))
   useShortcut('regimen', to('regimen'))
   useShortcut('nights', to('nights'))
+  useShortcut('year', to('year'))
   useShortcut('sheet', to('sheet'))
   useShortcut('desk', () => void navigate('/'))
   useShortcut('undo', () => work.undo?.())

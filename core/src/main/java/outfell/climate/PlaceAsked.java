@@ -45,7 +45,7 @@ public record PlaceAsked(Month coldest, Winter winter, Month hottest, Summer sum
     }
 
     /** One answer in words. */
-    public record Choice(String id, String words) {}
+    public record PlaceAnswer(String id, String words) {}
 
     private static final Row FILE = KnowledgeFile.yaml("climate/questions.yaml");
 
@@ -56,9 +56,9 @@ public record PlaceAsked(Month coldest, Winter winter, Month hottest, Summer sum
     }
 
     /** The answers to one of the questions: winters, summers, suns, winds. */
-    public static List<Choice> choices(String question) {
+    public static List<PlaceAnswer> choices(String question) {
         return FILE.rows(question).stream()
-                .map(r -> new Choice(r.text("id").toUpperCase(java.util.Locale.ROOT), r.text("words")))
+                .map(r -> new PlaceAnswer(r.text("id").toUpperCase(java.util.Locale.ROOT), r.text("words")))
                 .toList();
     }
 

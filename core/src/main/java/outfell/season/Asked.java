@@ -34,7 +34,7 @@ public record Asked(
         Graded moisturiser,
         Graded moisturiserByDay,
         Whether moisturiserNeeded,
-        Share creamAmount,
+        Portion creamAmount,
         Whether seal,
         Whether oil,
         Wash wash,
@@ -67,7 +67,7 @@ public record Asked(
     }
 
     /** A share of what is usual, 1 for as usual. */
-    public record Share(double share, Because because) implements Answer {
+    public record Portion(double share, Because because) implements Answer {
         @Override
         public Object said() {
             return share;

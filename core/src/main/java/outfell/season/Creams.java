@@ -8,7 +8,7 @@ import outfell.climate.Air.HeatBand;
 import outfell.knowledge.Because;
 import outfell.knowledge.Row;
 import outfell.season.Asked.Graded;
-import outfell.season.Asked.Share;
+import outfell.season.Asked.Portion;
 import outfell.season.Asked.Wearer;
 import outfell.season.Asked.Whether;
 import outfell.skin.Band;
@@ -150,25 +150,25 @@ final class Creams {
     }
 
     /** More of the evening's cream in dry air, less of any in heat; a broken barrier gets its whole amount. */
-    static Share amount(Air air, Wearer wearer) {
+    static Portion amount(Air air, Wearer wearer) {
         boolean broken = wearer.skin().barrier().state() == BarrierState.BROKEN
                 || wearer.skin().barrier().calmReset();
         if (broken) {
-            return new Share(1, AMOUNT.because("A broken barrier gets the whole amount, whatever the air."));
+            return new Portion(1, AMOUNT.because("A broken barrier gets the whole amount, whatever the air."));
         }
         if (air.dryness() >= MORE_FROM) {
-            return new Share(
+            return new Portion(
                     MORE,
                     AMOUNT.because("The evening’s cream is laid on thicker from dryness %.0f of 100 on; it is %.0f."
                             .formatted(MORE_FROM, air.dryness())));
         }
         if (air.hot()) {
-            return new Share(
+            return new Portion(
                     LESS,
                     AMOUNT.because("A thinner film of cream is enough from heat %.0f of 100 on; it is %.0f."
                             .formatted(Air.hotFrom(), air.heat())));
         }
-        return new Share(
+        return new Portion(
                 1,
                 AMOUNT.because("Dryness %.0f and heat %.0f, both of 100: the usual amount of cream."
                         .formatted(air.dryness(), air.heat())));

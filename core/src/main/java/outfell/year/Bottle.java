@@ -12,9 +12,19 @@ import outfell.supply.Supply.End;
  *
  * @param packs in the order of days; none where its size is not known
  * @param bought how many of them are to be bought within the year
- * @param cost of those; absent where a price is not known
+ * @param again of those, the packs that go into putting a sunscreen on again; 0 for everything else
+ * @param cost of all that are bought; absent where a price is not known
+ * @param againCost the part of it for putting on again
  */
-public record Bottle(ProductId product, String name, StepKind kind, List<Pack> packs, int bought, OptionalDouble cost) {
+public record Bottle(
+        ProductId product,
+        String name,
+        StepKind kind,
+        List<BottlePack> packs,
+        int bought,
+        int again,
+        OptionalDouble cost,
+        double againCost) {
     public Bottle {
         packs = List.copyOf(packs);
     }
@@ -28,5 +38,5 @@ public record Bottle(ProductId product, String name, StepKind kind, List<Pack> p
      * @param lasts whether it goes on past the year
      * @param hers whether she owns it already
      */
-    public record Pack(LocalDate from, LocalDate until, End end, boolean lasts, boolean hers) {}
+    public record BottlePack(LocalDate from, LocalDate until, End end, boolean lasts, boolean hers) {}
 }

@@ -2,6 +2,7 @@ package outfell.year;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +17,7 @@ import outfell.regimen.Regimen;
 import outfell.routine.Step;
 import outfell.supply.Supply;
 import outfell.supply.Supply.End;
-import outfell.year.Bottle.Pack;
+import outfell.year.Bottle.BottlePack;
 
 /** How long the packs of a year last, day by day: by what its stretches use, and by how long they keep once opened. */
 final class Bottles {
@@ -34,7 +35,7 @@ final class Bottles {
         this.packs = packs;
     }
 
-    /** Of all that some stretch uses, in the order in which it is met. */
+    /** Of all that some stretch uses: sunscreens, then what is bought most often. */
     List<Bottle> all() {
         Set<ProductId> met = new LinkedHashSet<>();
         stretches.forEach(s -> s.plan().steps().map(Step::product).forEach(met::add));
@@ -42,15 +43,27 @@ final class Bottles {
                 .flatMap(id -> consultation.find(id).stream())
                 .filter(p -> !p.prescription())
                 .map(this::bottle)
+                .sorted(Comparator.comparing((Bottle b) -> b.kind() != StepKind.SUNSCREEN)
+                        .thenComparing(b -> -b.bought()))
                 .toList();
     }
 
     private Bottle bottle(Product p) {
-        List<Pack> all = Supply.net(p) > 0 ? new Shelf(p).packs() : List.of();
-        int bought = (int) all.stream().filter(k -> !k.hers()).count();
+        List<BottlePack> all = packs(p, true);
+        int bought = bought(all);
+        int again = p.kind() == StepKind.SUNSCREEN ? bought - bought(packs(p, false)) : 0;
         OptionalDouble cost =
                 p.price() > 0 && !all.isEmpty() ? OptionalDouble.of(bought * p.price()) : OptionalDouble.empty();
-        return new Bottle(p.id(), p.name(), p.kind(), all, bought, cost);
+        return new Bottle(p.id(), p.name(), p.kind(), all, bought, again, cost, again * p.price());
+    }
+
+    /** @param again whether a sunscreen is put on as often as the air asks, or once a day */
+    private List<BottlePack> packs(Product p, boolean again) {
+        return Supply.net(p) > 0 ? new Shelf(p, again).packs() : List.of();
+    }
+
+    private static int bought(List<BottlePack> all) {
+        return (int) all.stream().filter(k -> !k.hers()).count();
     }
 
     private boolean owns(Product p) {
@@ -60,7 +73,8 @@ final class Bottles {
     /** One product's packs, one after another. */
     private final class Shelf {
         private final Product product;
-        private final List<Pack> done = new ArrayList<>();
+        private final boolean again;
+        private final List<BottlePack> done = new ArrayList<>();
         private final LocalDate first = stretches.getFirst().from();
         private final LocalDate last = stretches.getLast().until();
         private boolean open;
@@ -69,8 +83,9 @@ final class Bottles {
         private double left;
         private Optional<LocalDate> past = Optional.empty();
 
-        Shelf(Product product) {
+        Shelf(Product product, boolean again) {
             this.product = product;
+            this.again = again;
             if (owns(product)) {
                 Optional<Supply.Pack> pack = Optional.ofNullable(packs.get(product.id()));
                 open = true;
@@ -80,7 +95,7 @@ final class Bottles {
             }
         }
 
-        List<Pack> packs() {
+        List<BottlePack> packs() {
             for (Stretch stretch : stretches) {
                 double used = aDay(stretch);
                 for (LocalDate day = stretch.from(); day.isBefore(stretch.until()); day = day.plusDays(1)) {
@@ -88,7 +103,7 @@ final class Bottles {
                 }
             }
             if (open) {
-                done.add(new Pack(since, last, End.NOT_KNOWN, true, hers));
+                done.add(new BottlePack(since, last, End.NOT_KNOWN, true, hers));
             }
             return done;
         }
@@ -114,7 +129,7 @@ final class Bottles {
         }
 
         private void ends(LocalDate day, End end) {
-            done.add(new Pack(since, day.isAfter(last) ? last : day, end, false, hers));
+            done.add(new BottlePack(since, day.isAfter(last) ? last : day, end, false, hers));
             open = false;
         }
 
@@ -122,8 +137,8 @@ final class Bottles {
         private double aDay(Stretch stretch) {
             Regimen plan = stretch.plan();
             double week = Supply.gramsAWeek(plan.steps().toList()).getOrDefault(product.id(), 0.0);
-            boolean again = product.kind() == StepKind.SUNSCREEN;
-            return week / DAYS_A_WEEK * (again ? coats(stretch) : 1);
+            boolean coats = again && product.kind() == StepKind.SUNSCREEN;
+            return week / DAYS_A_WEEK * (coats ? coats(stretch) : 1);
         }
     }
 

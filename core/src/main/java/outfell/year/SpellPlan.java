@@ -26,7 +26,7 @@ public record SpellPlan(
         LocalDate quietFrom,
         LocalDate quietUntil,
         Air air,
-        List<Line> lines,
+        List<SpellLine> lines,
         List<Because> says,
         List<Packed> pack) {
     public SpellPlan {
@@ -40,11 +40,12 @@ public record SpellPlan(
         RESTS,
         ADDED,
         AGAIN,
-        NOTHING_NEW
+        NOTHING_NEW,
+        STAYS
     }
 
     /** One thing that is otherwise for those days. */
-    public record Line(What what, String words, Because because) {}
+    public record SpellLine(What what, String words, Because because) {}
 
     /**
      * One thing for the bag.

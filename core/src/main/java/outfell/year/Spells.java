@@ -17,8 +17,8 @@ import outfell.routine.Step;
 import outfell.season.Asked;
 import outfell.season.Lever;
 import outfell.week.Pause;
-import outfell.year.SpellPlan.Line;
 import outfell.year.SpellPlan.Packed;
+import outfell.year.SpellPlan.SpellLine;
 import outfell.year.SpellPlan.What;
 
 /** Lays spells over the plans of a year. */
@@ -55,11 +55,22 @@ final class Spells {
         Air air = air(spell, pause);
         Regimen plan = stretch.plan();
         Asked asked = consultation.ask(air, pause.from().getMonth(), visit.skin(), visit.safety());
-        List<Line> lines = new ArrayList<>();
+        List<SpellLine> lines = new ArrayList<>();
         rests(spell, plan, lines);
         added(asked, plan, lines);
+        if (lines.isEmpty()) {
+            lines.add(new SpellLine(
+                    What.STAYS,
+                    "the plan stays as it is",
+                    Because.house(
+                            "Dryness %.0f and heat %.0f, both of 100, and UV %.0f: what the season asks is enough for it."
+                                    .formatted(
+                                            air.dryness(),
+                                            air.heat(),
+                                            air.outdoors().uvIndex()))));
+        }
         if (spell.nothingNew()) {
-            lines.add(new Line(
+            lines.add(new SpellLine(
                     What.NOTHING_NEW,
                     "nothing new is begun",
                     Because.custom("A reaction would fall on just these days.")));
@@ -86,17 +97,17 @@ final class Spells {
         return Air.of(spell.over().of(consultation.site().on(pause.from())), stays);
     }
 
-    private void rests(Spell spell, Regimen plan, List<Line> lines) {
+    private void rests(Spell spell, Regimen plan, List<SpellLine> lines) {
         plan.steps()
                 .flatMap(s -> consultation.find(s.product()).stream())
                 .distinct()
                 .filter(spell.pause()::stops)
-                .forEach(p -> lines.add(
-                        new Line(What.RESTS, p.name() + " rests", spell.pause().because())));
+                .forEach(p -> lines.add(new SpellLine(
+                        What.RESTS, p.name() + " rests", spell.pause().because())));
     }
 
     /** What the spell's air asks beyond what the season's asks, with what is in the house. */
-    private void added(Asked spell, Regimen plan, List<Line> lines) {
+    private void added(Asked spell, Regimen plan, List<SpellLine> lines) {
         Asked season = plan.asked();
         Optional<Step> cream = step(plan, StepKind.MOISTURISER);
         if (spell.creamAmount().share() > season.creamAmount().share() && cream.isPresent()) {
@@ -119,7 +130,7 @@ final class Spells {
                     spell);
         }
         if (spell.sunAgain().value() > 0 && season.sunAgain().value() == 0) {
-            lines.add(new Line(
+            lines.add(new SpellLine(
                     What.AGAIN,
                     "sunscreen again every %d hours outdoors"
                             .formatted(spell.sunAgain().value()),
@@ -127,8 +138,8 @@ final class Spells {
         }
     }
 
-    private static void add(List<Line> lines, String words, Lever lever, Asked spell) {
-        lines.add(new Line(What.ADDED, words, lever.because(spell)));
+    private static void add(List<SpellLine> lines, String words, Lever lever, Asked spell) {
+        lines.add(new SpellLine(What.ADDED, words, lever.because(spell)));
     }
 
     /** With what she has for it; nothing where she has none. */

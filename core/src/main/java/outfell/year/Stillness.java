@@ -13,18 +13,18 @@ import outfell.regimen.Regimen;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.season.Lever;
-import outfell.year.Stretch.Quiet;
-import outfell.year.Stretch.Told;
-import outfell.year.Stretch.Turned;
+import outfell.year.Stretch.QuietTurn;
+import outfell.year.Stretch.ToldNote;
+import outfell.year.Stretch.TurnOfAir;
 
 /** Why a turn of the air changes nothing in a plan. */
 final class Stillness {
     private final Consultation consultation;
     private final Regimen plan;
     private final List<Change> changes;
-    private final List<Told> told;
+    private final List<ToldNote> told;
 
-    Stillness(Consultation consultation, Regimen plan, List<Change> changes, List<Told> told) {
+    Stillness(Consultation consultation, Regimen plan, List<Change> changes, List<ToldNote> told) {
         this.consultation = consultation;
         this.plan = plan;
         this.changes = changes;
@@ -32,11 +32,11 @@ final class Stillness {
     }
 
     /** Of what has turned, all that is the reason of no change. */
-    List<Quiet> of(List<Turned> turned) {
+    List<QuietTurn> of(List<TurnOfAir> turned) {
         return turned.stream()
                 .filter(t -> changes.stream().noneMatch(c -> c.because().contains(t.because())))
                 .filter(t -> told.isEmpty() || !isTold(t.lever()))
-                .map(t -> new Quiet(t.day(), t.words(), Because.house(why(t))))
+                .map(t -> new QuietTurn(t.day(), t.words(), Because.house(why(t))))
                 .toList();
     }
 
@@ -45,7 +45,7 @@ final class Stillness {
         return lever == Lever.SUN_AGAIN || lever == Lever.MIST || lever == Lever.HANDS;
     }
 
-    private String why(Turned t) {
+    private String why(TurnOfAir t) {
         return switch (t.lever()) {
             case EVENING_CREAM -> cream(Part.EVENING, plan.asked().moisturiser().grade());
             case DAY_CREAM ->

@@ -27,12 +27,12 @@ public record Stretch(
         LocalDate until,
         String name,
         Air air,
-        List<Turned> turned,
+        List<TurnOfAir> turned,
         Regimen plan,
         List<Change> changes,
         List<Change> ripened,
-        List<Told> told,
-        List<Quiet> quiet,
+        List<ToldNote> told,
+        List<QuietTurn> quiet,
         double month) {
     public Stretch {
         turned = List.copyOf(turned);
@@ -43,28 +43,28 @@ public record Stretch(
     }
 
     /** One thing that the air asks otherwise from a day on. */
-    public record Turned(LocalDate day, Lever lever, String words, Because because) {}
+    public record TurnOfAir(LocalDate day, Lever lever, String words, Because because) {}
 
     /**
      * A note of the sheet that comes or goes.
      *
      * @param begins whether it comes
      */
-    public record Told(boolean begins, String title, String text, Because because) {}
+    public record ToldNote(boolean begins, String title, String text, Because because) {}
 
     /**
      * A turn of the air that changed nothing.
      *
      * @param because why nothing has to change
      */
-    public record Quiet(LocalDate day, String words, Because because) {}
+    public record QuietTurn(LocalDate day, String words, Because because) {}
 
     Stretch beginning(LocalDate day) {
         return new Stretch(day, until, name, air, turned, plan, changes, ripened, told, quiet, month);
     }
 
-    Stretch until(LocalDate later, List<Quiet> more) {
-        List<Quiet> all = new java.util.ArrayList<>(quiet);
+    Stretch until(LocalDate later, List<QuietTurn> more) {
+        List<QuietTurn> all = new java.util.ArrayList<>(quiet);
         all.addAll(more);
         return new Stretch(from, later, name, air, turned, plan, changes, ripened, told, all, month);
     }

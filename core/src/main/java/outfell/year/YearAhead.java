@@ -27,8 +27,8 @@ import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
 import outfell.regimen.SheetNotes.SheetNote;
 import outfell.supply.Supply;
-import outfell.year.Stretch.Told;
-import outfell.year.Stretch.Turned;
+import outfell.year.Stretch.ToldNote;
+import outfell.year.Stretch.TurnOfAir;
 import outfell.year.Turns.Turn;
 
 /**
@@ -105,7 +105,7 @@ public final class YearAhead {
         return stretch.turned().stream()
                 .filter(t -> stretch.quiet().stream()
                         .noneMatch(q -> q.day().equals(t.day()) && q.words().equals(t.words())))
-                .map(Turned::day)
+                .map(TurnOfAir::day)
                 .min(Comparator.naturalOrder())
                 .orElse(stretch.from());
     }
@@ -200,12 +200,12 @@ public final class YearAhead {
         List<Change> all = Changes.between(ripe, stood, ripe, stands, new Airs(was, is));
         List<Change> changes = all.stream().filter(c -> !c.because().isEmpty()).toList();
         List<Change> ripened = all.stream().filter(c -> c.because().isEmpty()).toList();
-        List<Turned> turned = turns.stream()
+        List<TurnOfAir> turned = turns.stream()
                 .sorted(Comparator.comparing(Turn::lever))
-                .map(t -> new Turned(
+                .map(t -> new TurnOfAir(
                         t.day(), t.lever(), t.lever().words(), t.lever().because(plan.asked())))
                 .toList();
-        List<Told> told = told(before.plan(), plan);
+        List<ToldNote> told = told(before.plan(), plan);
         Air mean = is.mean(consultation);
         return new Stretch(
                 is.from(),
@@ -228,16 +228,16 @@ public final class YearAhead {
                 : all;
     }
 
-    private static List<Told> told(Regimen was, Regimen is) {
-        List<Told> all = new ArrayList<>();
+    private static List<ToldNote> told(Regimen was, Regimen is) {
+        List<ToldNote> all = new ArrayList<>();
         for (SheetNote note : is.sheetNotes()) {
             if (was.sheetNotes().stream().noneMatch(n -> n.title().equals(note.title()))) {
-                all.add(new Told(true, note.title(), note.text(), note.because()));
+                all.add(new ToldNote(true, note.title(), note.text(), note.because()));
             }
         }
         for (SheetNote note : was.sheetNotes()) {
             if (is.sheetNotes().stream().noneMatch(n -> n.title().equals(note.title()))) {
-                all.add(new Told(false, note.title(), note.text(), note.because()));
+                all.add(new ToldNote(false, note.title(), note.text(), note.because()));
             }
         }
         return all;

@@ -96,7 +96,7 @@ class YearAheadTest {
             for (Change c : s.changes()) {
                 assertThat(c.cause()).isIn(Cause.AIR, Cause.MONEY, Cause.MINUTES, Cause.STEPS);
                 assertThat(c.because()).isNotEmpty();
-                assertThat(s.turned().stream().map(Stretch.Turned::because).toList())
+                assertThat(s.turned().stream().map(Stretch.TurnOfAir::because).toList())
                         .as("the reason is one of what turned that day, or the air itself")
                         .containsAll(c.because().stream()
                                 .filter(b -> !b.equals(s.plan().asked().air().rooms()))
@@ -109,7 +109,7 @@ class YearAheadTest {
     @MethodSource("sites")
     void what_turned_and_changed_nothing_says_why(Site site) {
         for (Stretch s : year(at(client(), site)).stretches()) {
-            for (Stretch.Quiet q : s.quiet()) {
+            for (Stretch.QuietTurn q : s.quiet()) {
                 assertThat(q.because().sentence()).isNotBlank().endsWith(".");
                 assertThat(q.day()).isBetween(s.from().minusDays(31), s.until());
             }
@@ -201,7 +201,7 @@ class YearAheadTest {
 
     private static Set<Lever> levers(Year year) {
         return year.stretches().stream()
-                .flatMap(s -> s.turned().stream().map(Stretch.Turned::lever))
+                .flatMap(s -> s.turned().stream().map(Stretch.TurnOfAir::lever))
                 .collect(Collectors.toSet());
     }
 

@@ -91,7 +91,7 @@ class PlaceController {
             String text) {}
 
     /** All places, and the answers by which one is made. */
-    record PlacesView(List<Places.PlaceView> places, Map<String, List<PlaceAsked.Choice>> questions) {}
+    record PlacesView(List<Places.PlaceView> places, Map<String, List<PlaceAsked.PlaceAnswer>> questions) {}
 
     private final Places places;
 

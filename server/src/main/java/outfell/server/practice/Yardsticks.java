@@ -21,6 +21,7 @@ public class Yardsticks {
     /**
      * A setting as shown.
      *
+     * @param onOff whether it is a switch, 1 for on
      * @param changes newest first; none while the shipped value stands
      */
     public record YardstickView(
@@ -31,6 +32,7 @@ public class Yardsticks {
             double shipped,
             double least,
             double most,
+            boolean onOff,
             List<YardstickChange> changes) {}
 
     /** Who set it when. */
@@ -61,6 +63,7 @@ public class Yardsticks {
                             s.shipped(),
                             s.least(),
                             s.most(),
+                            s.onOff(),
                             changes);
                 })
                 .toList();

@@ -23,6 +23,7 @@ import outfell.year.Year;
  * @param until the day after the last
  * @param months the air of each, as they come
  * @param cost of the packs that are to be bought in it, where their prices are known
+ * @param againCost the part of it for putting the sunscreen on again
  * @param unpriced names of those without
  * @param budget of the client, a month, if there is one
  */
@@ -37,6 +38,7 @@ public record YearView(
         List<SpellPlan> spells,
         List<BottleView> bottles,
         double cost,
+        double againCost,
         List<String> unpriced,
         @Schema(types = {"number", "null"}) @Nullable Double budget) {
 
@@ -55,23 +57,27 @@ public record YearView(
             LocalDate until,
             String name,
             Air air,
-            List<Stretch.Turned> turned,
+            List<Stretch.TurnOfAir> turned,
             Routine morning,
             Routine evening,
             List<Change> changes,
             List<Change> ripened,
-            List<Stretch.Told> told,
-            List<Stretch.Quiet> quiet,
+            List<Stretch.ToldNote> told,
+            List<Stretch.QuietTurn> quiet,
             double month,
             double over) {}
 
-    /** @param cost of the packs to be bought; absent where a price is not known */
+    /**
+     * @param again of the packs to be bought, those for putting a sunscreen on again
+     * @param cost of the packs to be bought; absent where a price is not known
+     */
     public record BottleView(
             ProductId product,
             String name,
             StepKind kind,
-            List<Bottle.Pack> packs,
+            List<Bottle.BottlePack> packs,
             int bought,
+            int again,
             @Schema(types = {"number", "null"}) @Nullable Double cost) {
         /** Whether its price is wanted and not known. */
         boolean unpriced() {
@@ -87,6 +93,7 @@ public record YearView(
                         b.kind(),
                         b.packs(),
                         b.bought(),
+                        b.again(),
                         b.cost().isPresent() ? b.cost().getAsDouble() : null))
                 .toList();
         return new YearView(
@@ -102,6 +109,7 @@ public record YearView(
                 bottles.stream()
                         .mapToDouble(b -> b.cost() == null ? 0 : b.cost())
                         .sum(),
+                year.bottles().stream().mapToDouble(Bottle::againCost).sum(),
                 bottles.stream()
                         .filter(BottleView::unpriced)
                         .map(BottleView::name)

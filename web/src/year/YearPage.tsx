@@ -1,0 +1,172 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import { useDiary, useDiaryChange, useMoney, usePlaces } from '../api/hooks'
+import { withheld } from '../regimen/usePlan'
+import { shortDay } from '../shared/format'
+import { ErrorBand, Fetching } from '../shared/States'
+import { useShortcut } from '../shared/shortcuts'
+import { Key, PatternSet } from '../strip/Bands'
+import { useVisitContext } from '../visit/VisitShell'
+import { say } from '../words/say'
+import { DateCard, OpenDate } from './Dates'
+import { SpellCards, SpellForm } from './Spells'
+import { useYear } from './useYear'
+import { YearPicture } from './YearPicture'
+import './year.css'
+
+/** The year after today: on which dates the plan turns, why, what lies over it, and how long its packs last. */
+export default function YearPage() {
+  const context = useVisitContext()
+  const { client, visit, words, earlier } = context
+  const places = usePlaces()
+  const diary = useDiary(client.id)
+  const change = useDiaryChange(client.id)
+  const [place, setPlace] = useState('')
+  const [chosen, setChosen] = useState(0)
+  const [adding, setAdding] = useState(false)
+  const year = useYear(context, place)
+  const walk = (by: number) =>
+    setChosen((n) => Math.min(Math.max(n + by, 1), (year.data?.stretches.length ?? 1) - 1))
+  const dates = (year.data?.stretches.length ?? 1) - 1
+  useShortcut('dateAfter', () => walk(1), dates > 0)
+  useShortcut('dateBefore', () => walk(-1), dates > 0)
+  useShortcut('closeDate', () => setChosen(0), chosen > 0)
+  const why = withheld(context)
+  if (year.error) {
+    return (
+      <div className="page">
+        <ErrorBand error={year.error} again={() => void year.refetch()} />
+        <Link to={`/visits/${visit.id}/talk`}>{say('year.toTheTalk')}</Link>
+      </div>
+    )
+  }
+  if (!year.data) {
+    return (
+      <div className="page">
+        {why ? (
+          <p className="look" role="alert">
+            {why}
+          </p>
+        ) : (
+          <Fetching what={say('year.theYear')} />
+        )}
+      </div>
+    )
+  }
+  const shown = year.data
+  const open = shown.stretches[chosen]
+  const before = shown.stretches[chosen - 1]
+  return (
+    <div className={year.isPlaceholderData ? 'page year-page stale' : 'page year-page'}>
+      <PatternSet />
+      <header className="year-head">
+        <div>
+          <h1>{say('year.title', { place: shown.place })}</h1>
+          <p className="second">{shown.elsewhere ? say('year.elsewhere') : say('year.hers')}</p>
+        </div>
+        <div className="row">
+          <TextField
+            select
+            size="small"
+            label={say('year.place')}
+            value={shown.site}
+            onChange={(e) => {
+              setPlace(e.target.value)
+              setChosen(0)
+            }}
+          >
+            {(places.data?.places ?? [])
+              .filter((p) => p.offered || p.id === shown.site)
+              .map((p) => (
+                <MenuItem key={p.id} value={p.id}>
+                  {p.name}
+                </MenuItem>
+              ))}
+          </TextField>
+          {!earlier && (
+            <Button aria-expanded={adding} onClick={() => setAdding(!adding)}>
+              {say('year.addASpell')}
+            </Button>
+          )}
+        </div>
+      </header>
+      {adding && (
+        <SpellForm
+          kinds={words.weeks.pauses}
+          busy={change.pause.isPending}
+          error={change.pause.error}
+          close={() => setAdding(false)}
+          add={(body) => change.pause.mutate(body, { onSuccess: () => setAdding(false) })}
+        />
+      )}
+      <div className="band">
+        <YearPicture year={shown} chosen={chosen} choose={setChosen} />
+      </div>
+      {open && before && (
+        <OpenDate key={open.from} n={chosen} before={before} stretch={open} close={() => setChosen(0)} />
+      )}
+      {dates === 0 && (
+        <section className="band">
+          <h2>{say('year.nothingTurns')}</h2>
+          <Still stretch={shown.stretches[0]} />
+        </section>
+      )}
+      <div className="year-cards">
+        {shown.stretches.slice(1).map((s, i) => (
+          <DateCard
+            key={s.from}
+            n={i + 1}
+            stretch={s}
+            before={shown.stretches[i]}
+            open={chosen === i + 1}
+            toggle={() => setChosen(chosen === i + 1 ? 0 : i + 1)}
+          />
+        ))}
+        <SpellCards
+          spells={shown.spells}
+          pauses={diary.data?.pauses ?? []}
+          takeOut={earlier ? undefined : (id) => change.goOn.mutate(id)}
+        />
+      </div>
+      <Cost year={shown} />
+      <Key />
+    </div>
+  )
+}
+
+function Still({ stretch }: { stretch: { quiet: { words: string }[] } | undefined }) {
+  return stretch && stretch.quiet.length > 0 ? (
+    <p>{say('year.turnedInVain', { what: stretch.quiet.map((q) => q.words).join(', ') })}</p>
+  ) : (
+    <p>{say('year.theAirStays')}</p>
+  )
+}
+
+/** What the year costs, in one sentence each. */
+function Cost({ year }: { year: NonNullable<ReturnType<typeof useYear>['data']> }) {
+  const money = useMoney()
+  const once = year.cost - year.againCost
+  const dearest = [...year.stretches].sort((a, b) => b.over - a.over)[0]
+  return (
+    <section className="band year-cost" aria-label={say('year.cost')}>
+      <h2>{say('year.cost')}</h2>
+      <p>
+        {say('year.costOnce', { cost: money.round(once) })}{' '}
+        {year.againCost > 0 && say('year.costAgain', { cost: money.round(year.againCost) })}{' '}
+        {year.unpriced.length > 0 && say('year.unpriced', { names: year.unpriced.join(', ') })}
+      </p>
+      {dearest && dearest.over > 0 && (
+        <p>
+          {say('year.dearest', {
+            day: shortDay(dearest.from),
+            month: money.words(dearest.month),
+            over: money.words(dearest.over),
+          })}
+        </p>
+      )}
+    </section>
+  )
+}
