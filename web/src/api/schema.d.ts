@@ -2439,7 +2439,7 @@ export interface components {
             eveningMinutes: number;
             /** Format: int32 */
             flush?: number | null;
-            hoursIn: components["schemas"]["HoursIn"][];
+            hoursIn?: components["schemas"]["HoursIn"][] | null;
             /** @enum {string} */
             makeUp: "LIGHT" | "FULL";
             /** Format: int32 */
@@ -2456,7 +2456,7 @@ export interface components {
             otherAllergies: string[];
             /** Format: double */
             outdoorHours: number;
-            outdoorsByMonth: number[];
+            outdoorsByMonth?: number[] | null;
             places: ("OUTDOORS" | "SEA" | "HEATED_ROOMS" | "COOLED_ROOMS" | "HEAT" | "PLANES")[];
             /** Format: int32 */
             reactions?: number | null;

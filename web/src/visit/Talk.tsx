@@ -12,6 +12,7 @@ import { Screen } from './Screen'
 import { useVisitContext } from './VisitShell'
 import { was } from './was'
 import { Words } from './Words'
+import { HoursInTheAir, OutdoorsByMonth, SitePicker } from './HoursInTheAir'
 import { say } from '../words/say'
 
 const YES_NO = [
@@ -108,12 +109,9 @@ export default function Talk() {
       <div className="talk">
         <section aria-label={say('visit.life')}>
           <h2>{say('visit.life')}</h2>
-          <Choose
-            question={say('visit.livesAndWorksAt')}
-            value={intake.site}
-            options={words.sites.map((s) => ({ value: s.id, label: s.name }))}
-            choose={(site) => set({ site })}
-            hint={words.sites.find((s) => s.id === intake.site)?.note}
+          <SitePicker
+            intake={intake}
+            set={set}
             was={was(before, intake, 'site', (v) => words.sites.find((s) => s.id === v)?.name ?? v)}
           />
           <ChooseAny
@@ -123,6 +121,7 @@ export default function Talk() {
             choose={(places) => set({ places })}
             was={was(before, intake, 'places', lower)}
           />
+          <HoursInTheAir intake={intake} set={set} work={work} />
           <div className="ask numbers">
             {number(say('visit.hoursOutdoorsADay'), 'outdoorHours')}
             <NumberField
@@ -136,6 +135,7 @@ export default function Talk() {
               width={130}
             />
           </div>
+          <OutdoorsByMonth intake={intake} set={set} work={work} />
         </section>
         <section aria-label={say('visit.makeUpAndSun')}>
           <h2>{say('visit.makeUpAndSun')}</h2>

@@ -16,6 +16,8 @@ export const FIELD_NAMES: Record<string, string> = {
   'week/byHand': say('visit.eveningSetByHand'),
   'intake/site': say('visit.livesAndWorksAt'),
   'intake/places': say('visit.theDayIsSpentIn'),
+  'intake/hoursIn': say('visit.hoursInTheAir'),
+  'intake/outdoorsByMonth': say('visit.outdoorsByMonth'),
   'intake/outdoorHours': say('visit.hoursOutdoorsADay'),
   'intake/makeUpDays': say('visit.makeUpDaysAWeek'),
   'intake/makeUp': say('visit.makeUpIs'),

@@ -31,9 +31,13 @@ export function YearPicture({
       <Row name={<b className="visually-hidden">{say('year.months')}</b>}>
         <div className="year-months">
           {all.map((m, i) => (
-            <span key={`${m.year}-${m.month}`} style={left(m.from, m.to)}>
+            <span
+              key={`${m.year}-${m.month}`}
+              style={left(m.from, m.to)}
+              title={`${monthName(m.month)} ${m.year}`}
+            >
               <b>{short(m.month)}</b>
-              {(i === 0 || m.month === 'JANUARY') && <i>{m.year}</i>}
+              {(i === 0 || m.month === 'JANUARY') && (m.to - m.from) * width > 84 && <i>{m.year}</i>}
             </span>
           ))}
         </div>
@@ -360,7 +364,7 @@ function Dates({
         <span
           key={s.id + s.from}
           className="year-spell"
-          style={{ left: `${Math.min(0.9, at(year, s.from)) * 100}%`, top: i % 2 ? 74 : 48 }}
+          style={{ ...beside(at(year, s.from)), top: i % 2 ? 74 : 48 }}
         >
           {capital(s.label)}
         </span>
@@ -368,6 +372,10 @@ function Dates({
     </div>
   )
 }
+
+/** A label that begins at its day; near the end of the year it ends there. */
+const beside = (share: number): CSSProperties =>
+  share < 0.6 ? { left: `${share * 100}%` } : { right: `${(1 - share) * 100}%` }
 
 /** Packs laid end to end. */
 function Bottles({ year, width }: { year: YearView; width: number }) {

@@ -89,8 +89,8 @@ public record CaseDocument(
             List<Concern> matters,
             List<Settled> settled,
             String note,
-            @Nullable List<HoursIn> hoursIn,
-            @Nullable List<Double> outdoorsByMonth) {}
+            @Schema(types = {"array", "null"}) @Nullable List<HoursIn> hoursIn,
+            @Schema(types = {"array", "null"}) @Nullable List<Double> outdoorsByMonth) {}
 
     /**
      * How long the day is spent in a place that is ticked.
