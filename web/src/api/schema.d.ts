@@ -3602,6 +3602,14 @@ export interface components {
             /** Format: double */
             water: number;
         };
+        SheetLine: {
+            /** Format: date */
+            from?: string | null;
+            text: string;
+            title: string;
+            /** Format: date */
+            until?: string | null;
+        };
         SheetNote: {
             because: components["schemas"]["Because"];
             text: string;
@@ -4252,6 +4260,7 @@ export interface components {
             from: string;
             months: components["schemas"]["MonthAhead"][];
             place: string;
+            sheet: components["schemas"]["SheetLine"][];
             site: string;
             spells: components["schemas"]["SpellPlan"][];
             stretches: components["schemas"]["StretchView"][];

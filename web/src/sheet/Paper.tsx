@@ -7,6 +7,7 @@ import {
   monthName,
   nightsWords,
   secondsWords,
+  shortDay,
   timeWords,
   week,
   type Day,
@@ -16,6 +17,18 @@ import { FILL_WORDS, PatternSet } from '../strip/Bands'
 import { Core } from '../strip/Core'
 import { From } from './From'
 import { say } from '../words/say'
+
+/** "From 18 Mar", "6 Feb, A flight", "If you fly". */
+function when({ from, until, title }: Schemas['SheetLine']): string {
+  if (!from) return title
+  const day =
+    until === null || until === undefined
+      ? say('sheet.fromDay', { day: shortDay(from) })
+      : until === from
+        ? shortDay(from)
+        : say('sheet.dayToDay', { from: shortDay(from), to: shortDay(until) })
+  return title === '' ? day : `${day}, ${title}`
+}
 
 /** More steps than this are printed a little smaller, so that one side always holds them. */
 const MANY = 9
@@ -31,6 +44,7 @@ export function Paper({
   cautions,
   mind,
   weeks,
+  year = [],
 }: {
   regimen: Regimen
   client: Schemas['Person']
@@ -42,13 +56,15 @@ export function Paper({
   mind: string[]
   /** the evenings by their dates; a plan that was handed over tells them by weekday */
   weeks?: Schemas['Weeks']
+  /** what changes through the year; a plan that was handed over tells none */
+  year?: Schemas['SheetLine'][]
 }) {
   const waits = regimen.patches
     .filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
     .map((p) => p.product)
   const dated = weeks?.byDate ?? false
   const steps = regimen.morning.steps.length + regimen.evening.steps.length
-  const many = steps + (dated ? DATED : 0) > MANY
+  const many = steps + (dated ? DATED : 0) + Math.ceil(year.length / 2) > MANY
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article
@@ -114,6 +130,16 @@ export function Paper({
           </p>
         ))}
       </section>
+      {year.length > 0 && (
+        <section className="paper-year">
+          <h2>{say('sheet.throughTheYear')}</h2>
+          {year.map((l) => (
+            <p key={l.title + (l.from ?? '')}>
+              <b>{when(l)}</b> {l.text}
+            </p>
+          ))}
+        </section>
+      )}
       <footer>
         {FILL_WORDS.map((w, i) => (
           <span key={w}>

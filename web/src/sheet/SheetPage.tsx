@@ -9,6 +9,7 @@ import { useShortcut } from '../shared/shortcuts'
 import { useVisitContext } from '../visit/VisitShell'
 import { Finish } from './Finish'
 import { Paper } from './Paper'
+import { useYear } from '../year/useYear'
 import { say } from '../words/say'
 import './sheet.css'
 
@@ -18,6 +19,7 @@ export default function SheetPage() {
   const { work, client, visit } = context
   const plan = usePlan(context, work.draft.document.month)
   const weeks = useWeeks(context)
+  const year = useYear(context, '')
   const kept = useThatIsKept(visit.id, plan.data)
   useShortcut('print', () => window.print())
   if (plan.isError) {
@@ -62,6 +64,7 @@ export default function SheetPage() {
         made={visit.date}
         kept={kept}
         weeks={weeks.data}
+        year={year.data?.sheet}
         cautions={plan.data.verdict.safety.cautions.filter((c) => c.forClient !== '')}
         mind={[...new Set(plan.data.verdict.safety.bans.map((b) => b.name))]}
       />

@@ -159,7 +159,7 @@ class IntakeAndReadingIT extends InTheBrowser {
         button("Mole or sore").click();
         heading("Refer first");
         saved();
-        page.keyboard().press("Alt+5");
+        page.keyboard().press("Alt+6");
         assertThat(page.getByText("No sheet yet")).isVisible();
         page.getByRole(AriaRole.LINK, named("The note to take along")).click();
         heading("Please have this looked at");

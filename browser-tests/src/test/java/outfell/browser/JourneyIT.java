@@ -101,7 +101,7 @@ class JourneyIT extends InTheBrowser {
         tabTo("Keep this plan");
         page.keyboard().press("Enter");
         assertThat(page.getByText("Plan 1 kept")).isVisible();
-        page.keyboard().press("Alt+5");
+        page.keyboard().press("Alt+6");
         heading("Rue Halyard’s skin plan");
         // as it is typed on a keyboard that has it over another sign
         page.keyboard().press("Shift+Slash");

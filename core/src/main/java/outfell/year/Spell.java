@@ -21,6 +21,7 @@ import outfell.week.Pause;
  * @param nothingNew whether no bottle is begun in it
  * @param pack whether what goes along must fit in a small bag
  * @param sheet places of a client's day for which the sheet tells it ahead
+ * @param ahead when it comes, "you fly"; empty for what the sheet does not tell ahead
  * @param says what the client is told
  */
 public record Spell(
@@ -30,6 +31,7 @@ public record Spell(
         boolean nothingNew,
         boolean pack,
         List<Life.Place> sheet,
+        String ahead,
         List<Because> says) {
     private static final Row FILE = KnowledgeFile.yaml("spells.yaml");
     /** The largest bottle that goes into a small bag, ml. */
@@ -83,6 +85,7 @@ public record Spell(
                 row.flag("nothing-new"),
                 row.flag("pack"),
                 row.several("sheet", Life.Place.class),
+                row.has("sheet") ? row.text("ahead") : "",
                 row.texts("says").stream().map(because::withSentence).toList());
     }
 

@@ -91,12 +91,14 @@ public final class YearAhead {
             }
             air = then;
         }
+        List<SpellPlan> spells = new Spells(consultation, visit).over(all);
         return new Year(
                 from,
                 until,
                 all,
                 months(),
-                new Spells(consultation, visit).over(all),
+                spells,
+                ForTheSheet.of(all, spells, consultation.life()),
                 new Bottles(consultation, all, packs).all());
     }
 

@@ -1,5 +1,6 @@
 package outfell.server.sheet;
 
+import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -21,6 +22,7 @@ import outfell.server.plan.VerdictView;
 import outfell.server.practice.House;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.server.visit.YearView;
 
 /**
  * The client's sheet in words, ready to be set: two lists, the evenings by their dates, what changes when, the cautions.
@@ -28,6 +30,7 @@ import outfell.server.visit.VisitStore.Visit;
  * @param next when the next visit is
  * @param evenings rows of seven; empty when every evening is the same
  * @param turns by thing, when its nights change
+ * @param year what changes through the year, and what if
  * @param foot which plan it is
  */
 public record Sheet(
@@ -43,6 +46,7 @@ public record Sheet(
         List<List<EveningOf>> evenings,
         List<TurnsOf> turns,
         List<List<NoteOf>> notes,
+        List<NoteOf> year,
         String foot) {
     /** One routine. */
     public record ListOf(String title, String minutes, List<StepOf> steps) {}
@@ -69,7 +73,8 @@ public record Sheet(
             Regimen regimen,
             Weeks weeks,
             VerdictView verdict,
-            @Nullable SavedPlan kept) {}
+            @Nullable SavedPlan kept,
+            List<YearView.SheetLine> year) {}
 
     private static final int ROW = 7;
     private static final int ROWS = 2;
@@ -117,6 +122,7 @@ public record Sheet(
                         : rows(evenings.stream().map(e -> evening(e, days)).toList(), ROW),
                 alike ? List.of() : turns(f.weeks(), days),
                 rows(notes(regimen, f.verdict()), 2),
+                f.year().stream().map(l -> yearLine(l, days)).toList(),
                 foot(f, days));
     }
 
@@ -193,6 +199,21 @@ public record Sheet(
                 .toList();
     }
 
+    /** "18 March" or "6 to 7 February: a flight" before what is done. */
+    private static NoteOf yearLine(YearView.SheetLine line, Days days) {
+        LocalDate from = line.from();
+        LocalDate until = line.until();
+        String when = from == null
+                ? ""
+                : until == null
+                        ? "From %s".formatted(days.dayOfYear(from))
+                        : until.equals(from)
+                                ? days.dayOfYear(from)
+                                : "%s to %s".formatted(days.dayOfYear(from), days.dayOfYear(until));
+        String title = Stream.of(when, line.title()).filter(t -> !t.isEmpty()).collect(Collectors.joining(", "));
+        return new NoteOf(title, line.text());
+    }
+
     private static String foot(Facts f, Days days) {
         SavedPlan kept = f.kept();
         String mind = f.verdict().safety().bans().stream()
@@ -225,6 +246,16 @@ public record Sheet(
                                 case DAY_MONTH_YEAR -> "EEE d MMM";
                                 case MONTH_DAY_YEAR -> "EEE, MMM d";
                                 case YEAR_MONTH_DAY -> "EEE yyyy-MM-dd";
+                            })
+                    .format(day);
+        }
+
+        String dayOfYear(LocalDate day) {
+            return format(
+                            switch (formats.dates()) {
+                                case DAY_MONTH_YEAR -> "d MMMM";
+                                case MONTH_DAY_YEAR -> "MMMM d";
+                                case YEAR_MONTH_DAY -> "yyyy-MM-dd";
                             })
                     .format(day);
         }

@@ -16,6 +16,7 @@ import outfell.server.practice.House;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.server.visit.VisitWeeks;
+import outfell.server.visit.VisitYear;
 import outfell.server.visit.Visits;
 
 /** The client's sheet as a PDF. */
@@ -24,13 +25,15 @@ import outfell.server.visit.Visits;
 class SheetController {
     private final Visits visits;
     private final VisitWeeks weeks;
+    private final VisitYear year;
     private final Clients clients;
     private final House house;
     private final SheetPdf pdf;
 
-    SheetController(Visits visits, VisitWeeks weeks, Clients clients, House house, SheetPdf pdf) {
+    SheetController(Visits visits, VisitWeeks weeks, VisitYear year, Clients clients, House house, SheetPdf pdf) {
         this.visits = visits;
         this.weeks = weeks;
+        this.year = year;
         this.clients = clients;
         this.house = house;
         this.pdf = pdf;
@@ -51,7 +54,8 @@ class SheetController {
                 regimen,
                 weeks.weeks(id),
                 answer.verdict(),
-                visits.keptAs(id, answer).orElse(null)));
+                visits.keptAs(id, answer).orElse(null),
+                year.year(id, null).sheet()));
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_PDF)
                 .header(

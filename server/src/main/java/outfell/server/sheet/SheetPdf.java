@@ -63,6 +63,7 @@ class SheetPdf {
         facts.put("evenings", sheet.evenings());
         facts.put("turns", sheet.turns());
         facts.put("notes", sheet.notes());
+        facts.put("year", sheet.year());
         facts.put("foot", sheet.foot());
         String html = engine.process("sheet", new Context(Locale.UK, facts));
         ByteArrayOutputStream out = new ByteArrayOutputStream();

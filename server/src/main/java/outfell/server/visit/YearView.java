@@ -22,6 +22,7 @@ import outfell.year.Year;
  * @param elsewhere whether it is shown for another place than the client's
  * @param until the day after the last
  * @param months the air of each, as they come
+ * @param sheet what the client's sheet says of it
  * @param cost of the packs that are to be bought in it, where their prices are known
  * @param againCost the part of it for putting the sunscreen on again
  * @param unpriced names of those without
@@ -36,11 +37,25 @@ public record YearView(
         List<StretchView> stretches,
         List<Year.MonthAhead> months,
         List<SpellPlan> spells,
+        List<SheetLine> sheet,
         List<BottleView> bottles,
         double cost,
         double againCost,
         List<String> unpriced,
         @Schema(types = {"number", "null"}) @Nullable Double budget) {
+
+    /**
+     * One line of the client's sheet.
+     *
+     * @param from the day from which it holds; absent for what holds whenever it comes
+     * @param until the last day; absent for what holds on
+     * @param title a few words; empty for a date
+     */
+    public record SheetLine(
+            @Schema(types = {"string", "null"}) @Nullable LocalDate from,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate until,
+            String title,
+            String text) {}
 
     /**
      * A part of the year for which one plan stands.
@@ -105,6 +120,9 @@ public record YearView(
                 year.stretches().stream().map(s -> stretch(s, budget)).toList(),
                 year.months(),
                 year.spells(),
+                year.sheet().stream()
+                        .map(l -> new SheetLine(l.from().orElse(null), l.until().orElse(null), l.title(), l.text()))
+                        .toList(),
                 bottles,
                 bottles.stream()
                         .mapToDouble(b -> b.cost() == null ? 0 : b.cost())
