@@ -52,7 +52,7 @@ export function PlaceForm({
     note: of?.note ?? '',
     ...(of ? cells(of.months) : empty),
   }
-  const form = useKeptForm<Typed>('place', of && !copy ? of.id : `new ${of?.id ?? ''}`, start)
+  const form = useKeptForm<Typed>('place', of && !copy ? of.id : `+${of?.id ?? ''}`, start)
   const [filled, setFilled] = useState(of !== null)
   const set = useMutation({
     mutationFn: (body: Schemas['PlaceForm']) =>

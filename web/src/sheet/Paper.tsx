@@ -68,7 +68,7 @@ export function Paper({
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article
-      className={`paper ${many ? 'many' : ''} ${dated ? 'dated' : ''}`}
+      className={`paper ${many ? 'many' : ''} ${dated ? 'dated' : ''} ${year.length > 0 ? 'yearly' : ''}`}
       data-paper
       aria-label={say('sheet.planFor', { name: client.name })}
     >

@@ -351,12 +351,11 @@ function Dates({
             type="button"
             className="year-date"
             aria-pressed={chosen === i + 1}
-            aria-label={say('year.dateLabel', { n: i + 1, day: shortDay(s.from), name: s.name })}
             style={{ left: `${x * 100}%` }}
             onClick={() => choose(chosen === i + 1 ? 0 : i + 1)}
           >
-            <i>{i + 1}</i>
-            {room > 78 && <span>{shortDay(s.from)}</span>}
+            <i>{i + 1}</i> <span className={room > 78 ? 'day' : 'visually-hidden'}>{shortDay(s.from)}</span>
+            <span className="visually-hidden">{s.name}</span>
           </button>
         )
       })}

@@ -17,7 +17,8 @@ class JourneyIT extends InTheBrowser {
         page.navigate(server.address());
         button("First visit, Bram Otterholt").click();
         heading("Talk with Bram");
-        button("Upper Tarn").click();
+        page.getByRole(AriaRole.COMBOBOX, named("Lives and works at")).click();
+        page.getByRole(AriaRole.OPTION, named("Upper Tarn")).click();
         button("Lanolin").click();
         page.getByLabel("Year of birth").fill("1984");
         noneOfAllThese();

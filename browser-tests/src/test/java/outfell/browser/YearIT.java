@@ -1,0 +1,103 @@
+package outfell.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.time.LocalDate;
+import org.junit.jupiter.api.Test;
+
+/** The year after a visit: its dates, spells laid over it, other places, and what of it stands on the sheet. */
+class YearIT extends InTheBrowser {
+    @Test
+    void a_date_of_the_year_opens_by_mouse_and_by_keys_and_closes_again() {
+        page.navigate(readOnly("Maren Oskell") + "/year");
+        heading("The year at Skarrow harbour");
+        assertThat(dates().first()).isVisible();
+        nothingToMend("year");
+
+        dates().first().click();
+        assertThat(open()).isFocused();
+        assertThat(open()).containsText("From then");
+        assertThat(open().locator(".change-list li").first()).isVisible();
+        nothingToMend("year, a date open");
+        page.keyboard().press("Escape");
+        assertThat(open()).isHidden();
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowRight");
+        assertThat(dates().nth(1)).hasAttribute("aria-pressed", "true");
+        page.keyboard().press("ArrowLeft");
+        assertThat(dates().first()).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
+    void a_flight_is_laid_over_the_year_stands_on_the_sheet_and_is_taken_out() {
+        String visit = visitOf("Hedda Saltvik");
+        page.navigate(visit + "/year");
+        button("Add a spell").click();
+        typeDay("First day", LocalDate.now().plusDays(60));
+        nothingToMend("year, a spell asked");
+        button("Lay it over the year").click();
+        Locator card = page.getByRole(AriaRole.REGION, named("A flight"));
+        assertThat(card).containsText("Retinal cream 0.05 % rests");
+        card.getByText("Into the bag").click();
+        assertThat(card.locator(".decant").first()).containsText("100 ml at most");
+
+        page.keyboard().press("Alt+6");
+        assertThat(page.locator(".paper-year")).containsText("A flight");
+        nothingToMend("sheet with the year");
+        page.keyboard().press("Alt+5");
+        card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it out"))
+                .click();
+        assertThat(card).isHidden();
+    }
+
+    @Test
+    void a_place_is_made_from_questions_and_the_year_is_looked_at_there() {
+        page.navigate(server.address() + "/practice");
+        page.getByRole(AriaRole.LINK, named("See and change places")).click();
+        page.waitForURL("**/places");
+        button("A new place").waitFor();
+        page.getByLabel("Who").fill("Signe");
+        button("A new place").click();
+        nothingToMend("places, a new one");
+        page.getByLabel("Name", new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true))
+                .fill("Kelp Point");
+        button("Fill the table").click();
+        assertThat(page.getByLabel("January, UV index")).hasValue("0.8");
+        page.getByLabel("January, UV index").fill("0.9");
+        page.reload();
+        button("A new place").click();
+        assertThat(page.getByLabel("January, UV index")).hasValue("0.9");
+        button("Keep the place").click();
+        assertThat(page.getByRole(AriaRole.REGION, named("Kelp Point"))).containsText("Set by Signe");
+
+        page.navigate(readOnly("Maren Oskell") + "/year");
+        page.getByRole(AriaRole.COMBOBOX, named("Place")).click();
+        page.getByRole(AriaRole.OPTION, named("Kelp Point")).click();
+        heading("The year at Kelp Point");
+        assertThat(page.getByText("Not the client’s own place")).isVisible();
+    }
+
+    @Test
+    void on_a_telephone_nothing_lies_beside_the_page() {
+        page.setViewportSize(390, 844);
+        page.navigate(readOnly("Edda Quill") + "/year");
+        heading("The year at Upper Tarn");
+        assertThat(dates().first()).isVisible();
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+        page.locator(".year-card").first().getByRole(AriaRole.BUTTON).click();
+        assertThat(open()).isVisible();
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+        nothingToMend("year on a telephone");
+    }
+
+    private Locator dates() {
+        return page.locator(".year-date");
+    }
+
+    private Locator open() {
+        return page.locator(".year-open");
+    }
+}
