@@ -57,6 +57,7 @@ import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
 import outfell.supply.Supply;
 import outfell.week.Tolerance;
+import outfell.year.YearSeen;
 
 /** What the rules say over a grid of airs, skins, products and answers, as text: whoever changes a figure sees what it moves. */
 public final class RulesSeen {
@@ -77,6 +78,10 @@ public final class RulesSeen {
         all.put("amounts", RulesSeen::amounts);
         all.put("weighing", RulesSeen::weighing);
         all.put("balance", RulesSeen::balance);
+        all.put("levers", YearSeen::levers);
+        all.put("stays", YearSeen::stays);
+        all.put("year", YearSeen::year);
+        all.put("spells", YearSeen::spells);
         GoodsSeen.into(all);
         BoundsSeen.into(all);
         CornersSeen.into(all);
@@ -623,7 +628,7 @@ public final class RulesSeen {
         StringBuilder text = new StringBuilder();
         for (Map.Entry<String, SkinReading> skin : skins().entrySet()) {
             for (Month month : Month.values()) {
-                for (Site site : Sites.all()) {
+                for (Site site : Sites.all().subList(0, 3)) {
                     Consultation c = consultation(skin.getValue(), "layered", month)
                             .parts()
                             .site(site)

@@ -129,7 +129,7 @@ class YearsSaidTest {
                 .isEqualTo(Files.readString(file).lines().toList());
     }
 
-    private static String told(Year year) {
+    static String told(Year year) {
         StringBuilder text = new StringBuilder();
         for (Stretch s : year.stretches()) {
             text.append("=== %s to %s: %s; %s a month%n"
@@ -164,6 +164,8 @@ class YearsSaidTest {
                                         .collect(Collectors.joining("; "))));
             }
         }
+        year.sheet()
+                .forEach(l -> text.append("sheet %s %s %s: %s%n".formatted(l.from(), l.until(), l.title(), l.text())));
         return text.toString();
     }
 
