@@ -40,6 +40,7 @@ export const keys = {
   weeks: (visit: string, version: number, shelf: string) => ['plan', 'weeks', visit, version, shelf] as const,
   year: (visit: string, version: number, shelf: string, place: string) =>
     ['plan', 'year', visit, version, shelf, place] as const,
+  sun: (visit: string, version: number, month: Month) => ['plan', 'sun', visit, version, month] as const,
   places: ['places'] as const,
   rule: (at: string) => ['rule', at] as const,
   methods: ['methods'] as const,

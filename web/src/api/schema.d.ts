@@ -1556,6 +1556,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/sun": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/supply": {
         parameters: {
             query?: never;
@@ -2534,6 +2550,15 @@ export interface components {
             notedAt: string;
             remark: string;
             said: components["schemas"]["SaidOfSkin"];
+        };
+        KeptFilm: {
+            because: components["schemas"]["Because"];
+            /** Format: double */
+            careful: number;
+            /** Format: double */
+            density: number;
+            /** Format: double */
+            hopeful: number;
         };
         KeptOut: {
             because: components["schemas"]["Because"];
@@ -3809,6 +3834,22 @@ export interface components {
             share: number;
             /** Format: int32 */
             spf: number;
+        };
+        SunView: {
+            /** Format: double */
+            anHour: number;
+            cautions: components["schemas"]["Because"][];
+            coats: string[];
+            /** Format: double */
+            day: number;
+            /** Format: double */
+            dose: number;
+            /** Format: double */
+            minutesToRedden?: number | null;
+            raised: components["schemas"]["Because"][];
+            tested: components["schemas"]["KeptFilm"][];
+            truly: components["schemas"]["KeptFilm"][];
+            word: components["schemas"]["Because"];
         };
         SupplyLine: {
             because: components["schemas"]["Because"];
@@ -6996,6 +7037,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    sun: {
+        parameters: {
+            query: {
+                month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SunView"];
                 };
             };
         };

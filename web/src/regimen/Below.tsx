@@ -12,6 +12,7 @@ import { useOwnDrawer } from './OwnRules'
 import { SupplyTable } from './SupplyTable'
 import { TonightVersions, WHY } from './TonightVersions'
 import { WhatMeets } from './WhatMeets'
+import { useSunDrawer } from './SunDrawer'
 import { say } from '../words/say'
 
 const FATES: Record<Regimen['shelf'][number]['fate'], string> = {
@@ -35,6 +36,7 @@ export function Below({
   const meets = useMeets(context, regimen)
   const bottles = useBottles(context, regimen)
   const own = useOwnDrawer(context)
+  const sun = useSunDrawer(context, regimen.month)
   return (
     <>
       <Drawers
@@ -49,6 +51,7 @@ export function Below({
           keptOut(regimen),
           days(regimen),
           air(regimen),
+          sun,
           bottles,
           ...own,
         ]}

@@ -68,6 +68,8 @@ class WallsTest {
                 .definedBy("outfell.regimen")
                 .layer("changes")
                 .definedBy("outfell.changes")
+                .layer("year")
+                .definedBy("outfell.year")
                 .whereLayer("choice")
                 .mayOnlyBeAccessedByLayers("aims", "causes", "regimen")
                 .whereLayer("aims")
@@ -79,8 +81,10 @@ class WallsTest {
                 .whereLayer("shelf")
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("regimen")
-                .mayOnlyBeAccessedByLayers("changes")
+                .mayOnlyBeAccessedByLayers("changes", "year")
                 .whereLayer("changes")
+                .mayOnlyBeAccessedByLayers("year")
+                .whereLayer("year")
                 .mayNotBeAccessedByAnyLayer()
                 .check(CORE);
     }

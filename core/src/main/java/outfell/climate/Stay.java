@@ -91,7 +91,7 @@ public record Stay(Where where, double hours) {
                 row.one("id", Where.class),
                 row.text("words"),
                 row.number("celsius", 0, 60),
-                row.number("humidity", 0, 100),
+                row.has("humidity") ? row.number("humidity", 0, 100) : 0,
                 row.number("hours", 0, 24));
     }
 }

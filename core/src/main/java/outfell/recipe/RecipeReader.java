@@ -241,7 +241,7 @@ public final class RecipeReader {
         for (Recipe.Part part : recipe.parts()) {
             part.product().filter(p -> p.spf() > 0).ifPresent(p -> {
                 double share = percent(part) / WHOLE;
-                Film.Kept kept = Film.kept(p.spf(), Film.TESTED * share);
+                Film.KeptFilm kept = Film.kept(p.spf(), Film.TESTED * share);
                 all.add(new Mixed.SunLoss(
                         p.name(),
                         p.spf(),

@@ -34,7 +34,7 @@ final class OverCream {
     private static Because mixed(Product sunscreen, Step sun, Step cream) {
         double share =
                 sun.amount().grams() / (sun.amount().grams() + cream.amount().grams());
-        Film.Kept kept = Film.kept(sunscreen.spf(), Film.TESTED * share);
+        Film.KeptFilm kept = Film.kept(sunscreen.spf(), Film.TESTED * share);
         return kept.because()
                 .withSentence(
                         "Mixed in the palm with %s, %s is thinned to %.0f in 100 parts: SPF %d works like %.0f by the careful law, %.0f by the hopeful one. In two layers it keeps its number."

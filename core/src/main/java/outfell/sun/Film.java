@@ -16,7 +16,7 @@ public final class Film {
      * @param careful by the exponential law, which the tool reckons with; 1 is none
      * @param hopeful by the linear law
      */
-    public record Kept(double density, double careful, double hopeful, Because because) {}
+    public record KeptFilm(double density, double careful, double hopeful, Because because) {}
 
     private Film() {}
 
@@ -24,12 +24,12 @@ public final class Film {
      * @param spf on the pack, 1 or more
      * @param density mg/cm², 0 or more; more than the tested film counts as that
      */
-    public static Kept kept(int spf, double density) {
+    public static KeptFilm kept(int spf, double density) {
         if (spf < 1 || density < 0) {
             throw new IllegalArgumentException("SPF %d at %s mg/cm² is no film.".formatted(spf, density));
         }
         double share = Math.min(1, density / TESTED);
-        return new Kept(
+        return new KeptFilm(
                 density,
                 Math.pow(spf, share),
                 1 + (spf - 1) * share,

@@ -27,7 +27,7 @@ class FilmTest {
         "100, 0.25, 1.78, 13.38"
     })
     void both_laws_give_the_published_figures(int spf, double density, double careful, double hopeful) {
-        Film.Kept kept = Film.kept(spf, density);
+        Film.KeptFilm kept = Film.kept(spf, density);
         assertThat(kept.careful()).isCloseTo(careful, within(0.006));
         assertThat(kept.hopeful()).isCloseTo(hopeful, within(0.006));
     }

@@ -103,6 +103,22 @@ class YearApiTest extends OverHttp {
     }
 
     @Test
+    void the_sun_of_the_day_is_a_word_its_arithmetic_and_no_leave_to_stay_out() throws Exception {
+        String visit = readOnly("Maren Oskell");
+        JsonNode july = get("/api/visits/" + visit + "/sun?month=JULY").body();
+        assertThat(july.at("/word/sentence").asString()).isEqualTo("cover up, and shade round midday");
+        assertThat(july.at("/coats").valueStream().map(JsonNode::asString))
+                .containsExactly("09:15:00", "11:30:00", "13:30:00", "15:30:00");
+        assertThat(july.at("/tested/0/careful").asDouble()).isEqualTo(50);
+        assertThat(july.at("/truly/0/careful").asDouble()).isLessThan(5);
+        assertThat(july.at("/cautions").valueStream().map(c -> c.at("/sentence").asString()))
+                .anyMatch(c -> c.contains("leave to stay out"));
+        JsonNode winter = get("/api/visits/" + visit + "/sun?month=DECEMBER").body();
+        assertThat(winter.at("/coats").size()).isEqualTo(1);
+        assertThat(winter.at("/cautions/0/sentence").asString()).startsWith("UVA is there in winter");
+    }
+
+    @Test
     void a_place_is_made_from_questions_used_changed_and_taken_from_the_choice() throws Exception {
         JsonNode months = post("/api/places/asked", """
                         {"coldest": "JULY", "winter": "HEATED", "hottest": "JANUARY", "summer": "HOT_DRY", "sun": "STRONG", "wind": "WINDY"}""").body();

@@ -73,6 +73,7 @@ class DemoPractice implements SmartLifecycle {
             @Nullable List<CaseDocument.OwnEvening> evenings,
             @Nullable List<DemoCourse> courses,
             @Nullable Integer every,
+            @Nullable List<DemoSpell> spells,
             List<DemoItem> shelf) {}
 
     /** How the skin took the weeks before, said so many days ago. */
@@ -84,6 +85,9 @@ class DemoPractice implements SmartLifecycle {
             @Nullable Integer flaking,
             @Nullable Integer skipped,
             String remark) {}
+
+    /** A spell that is called ahead: so many days from now, for so many days. */
+    record DemoSpell(String kind, int inDays, int days) {}
 
     record DemoCourse(String known, String kind, int daysAgo) {}
 
@@ -297,6 +301,12 @@ class DemoPractice implements SmartLifecycle {
             }
         }
         orNone(demo.checkIns()).forEach(c -> checkIns.say(id, said(c, today), c.how(), c.remark()));
+        orNone(demo.spells())
+                .forEach(s -> checkIns.pause(
+                        id,
+                        new CaseDocument.PauseOf(
+                                s.kind(), today.plusDays(s.inDays()), today.plusDays(s.inDays() + s.days() - 1)),
+                        ""));
         events.publishEvent(new ClientChanged(id));
     }
 

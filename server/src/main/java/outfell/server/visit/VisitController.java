@@ -229,6 +229,12 @@ class VisitController {
         return weeks.weeks(id);
     }
 
+    /** The sun of her day in a month, under the plan: a word, and the arithmetic behind it. */
+    @GetMapping("/visits/{id}/sun")
+    SunView sun(@PathVariable UUID id, @RequestParam Month month) {
+        return year.sun(id, month);
+    }
+
     /** The year after it, for the client's place or another: on which dates the plan turns, and why. */
     @GetMapping("/visits/{id}/year")
     YearView year(@PathVariable UUID id, @RequestParam(required = false) @Nullable String place) {

@@ -2,14 +2,17 @@ package outfell.server.visit;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.Month;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import outfell.changes.Changes;
 import outfell.climate.Site;
 import outfell.consultation.Consultation;
 import outfell.product.ProductId;
+import outfell.regimen.HerSun;
 import outfell.server.client.ClientStore;
 import outfell.server.place.Places;
 import outfell.server.problem.Problem;
@@ -52,6 +55,15 @@ public class VisitYear {
                         visit.intake().budget()))
                 .orElseThrow(() ->
                         Problem.refused("refer-first", "There is no year to lay out until the referral is settled."));
+    }
+
+    /** The sun of her day as a month has it. */
+    public SunView sun(UUID id, Month month) {
+        Consultation hers = cases.of(visits.find(id));
+        return HerSun.of(Changes.in(hers, month).orElse(hers))
+                .map(SunView::of)
+                .orElseThrow(() ->
+                        Problem.refused("refer-first", "There is no plan for the sun until the referral is settled."));
     }
 
     private Map<ProductId, Supply.Pack> packs(Visit visit) {
