@@ -41,6 +41,8 @@ export const keys = {
   year: (visit: string, version: number, shelf: string, place: string) =>
     ['plan', 'year', visit, version, shelf, place] as const,
   sun: (visit: string, version: number, month: Month) => ['plan', 'sun', visit, version, month] as const,
+  whatIf: (visit: string, version: number, air: Record<string, number>) =>
+    ['plan', 'what-if', visit, version, air] as const,
   places: ['places'] as const,
   rule: (at: string) => ['rule', at] as const,
   methods: ['methods'] as const,

@@ -1620,6 +1620,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whatIf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/year": {
         parameters: {
             query?: never;
@@ -2837,16 +2853,10 @@ export interface components {
             wind: number;
         };
         Moved: {
-            /** Format: date-time */
-            keptAt: string;
-            name: string;
-            nameNow: string;
-            /** Format: int32 */
-            now: number;
-            product: string;
-            retired: boolean;
-            /** Format: int32 */
-            then: number;
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            lever: "SPF" | "SUN_AGAIN" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            words: string;
         };
         MovedTo: {
             after?: string | null;
@@ -4232,6 +4242,13 @@ export interface components {
             until: string;
             usual: components["schemas"]["Routine"];
             verdicts: components["schemas"]["JudgedFrom"][];
+        };
+        WhatIfView: {
+            air: components["schemas"]["Air"];
+            balances: components["schemas"]["PartBalance"][];
+            evening: components["schemas"]["Routine"];
+            morning: components["schemas"]["Routine"];
+            moved: components["schemas"]["Moved"][];
         };
         Whether: {
             because: components["schemas"]["Because"];
@@ -7133,6 +7150,34 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Weeks"];
+                };
+            };
+        };
+    };
+    whatIf: {
+        parameters: {
+            query: {
+                celsius: number;
+                humidity: number;
+                wind: number;
+                uv: number;
+                hours: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfView"];
                 };
             };
         };

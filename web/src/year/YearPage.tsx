@@ -14,6 +14,7 @@ import { say } from '../words/say'
 import { DateCard, OpenDate } from './Dates'
 import { SpellCards, SpellForm } from './Spells'
 import { useYear } from './useYear'
+import { WhatIf } from './WhatIf'
 import { YearPicture } from './YearPicture'
 import './year.css'
 
@@ -27,6 +28,7 @@ export default function YearPage() {
   const [place, setPlace] = useState('')
   const [chosen, setChosen] = useState(0)
   const [adding, setAdding] = useState(false)
+  const [thinking, setThinking] = useState(false)
   const year = useYear(context, place)
   const walk = (by: number) =>
     setChosen((n) => Math.min(Math.max(n + by, 1), (year.data?.stretches.length ?? 1) - 1))
@@ -86,6 +88,9 @@ export default function YearPage() {
                 </MenuItem>
               ))}
           </TextField>
+          <Button aria-expanded={thinking} onClick={() => setThinking(!thinking)}>
+            {say('year.whatIf')}
+          </Button>
           {!earlier && (
             <Button aria-expanded={adding} onClick={() => setAdding(!adding)}>
               {say('year.addASpell')}
@@ -105,6 +110,9 @@ export default function YearPage() {
       <div className="band">
         <YearPicture year={shown} chosen={chosen} choose={setChosen} />
       </div>
+      {thinking && shown.stretches[0] && (
+        <WhatIf context={context} now={shown.stretches[0]} close={() => setThinking(false)} />
+      )}
       {open && before && (
         <OpenDate key={open.from} n={chosen} before={before} stretch={open} close={() => setChosen(0)} />
       )}

@@ -77,7 +77,7 @@ class WallsTest {
                 .whereLayer("hand")
                 .mayOnlyBeAccessedByLayers("regimen")
                 .whereLayer("causes")
-                .mayOnlyBeAccessedByLayers("regimen", "changes")
+                .mayOnlyBeAccessedByLayers("regimen", "changes", "year")
                 .whereLayer("shelf")
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("regimen")

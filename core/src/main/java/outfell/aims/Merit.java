@@ -13,6 +13,7 @@ public enum Merit {
     CREAMY_WASH("a creamy wash is the milder one in dry air"),
     CARRIER_OIL("a serum in oil is the kinder one in dry air"),
     CARRIER_HEAVY("a serum in oil is heavy in heat"),
+    LIPS("lips crack in dry air"),
     MINERAL("mineral filters sting a sensitive skin least"),
     STINGS("drying alcohol or menthol that stays on"),
     VITAMIN_C_BY_DAY("vitamin C adds to the sunscreen by day"),

@@ -120,13 +120,16 @@ final class Merits {
         }
     }
 
-    /** What of a wash or a serum answers the air. */
+    /** What of a wash, a serum or the lips answers the air. */
     private void byAir(Product p, List<Point> points) {
         boolean creamy = p.kind() == StepKind.WASH
                 && !p.holds(Tag.SURFACTANT_STRONG)
                 && (p.holds(Tag.EMOLLIENT) || p.holds(Tag.FATTY_ALCOHOL));
         if (creamy && asked.wash().washing() == Washing.GENTLE) {
             points.add(new Point(Aim.REFINEMENT, Merit.CREAMY_WASH, yardstick.creamyWash()));
+        }
+        if (p.kind() == StepKind.LIP && asked.lips().yes()) {
+            points.add(new Point(Aim.REFINEMENT, Merit.LIPS, yardstick.lips()));
         }
         boolean serum = p.kind() == StepKind.SERUM;
         if (serum && p.waterFree() && asked.carrier().by() == Carrier.OIL) {

@@ -89,8 +89,10 @@ final class Places {
         if (asked.oil().yes()) {
             all.add(new Place(Part.EVENING, StepKind.OIL, 1, Asking.WANTED));
         }
-        if (has(Concern.CHAPPED_LIPS) || asked.lips().yes()) {
+        if (has(Concern.CHAPPED_LIPS)) {
             all.add(new Place(Part.EVENING, StepKind.LIP, 1, Asking.WANTED));
+        } else if (asked.lips().yes()) {
+            all.add(new Place(Part.EVENING, StepKind.LIP, 1, Asking.OPTIONAL));
         }
     }
 

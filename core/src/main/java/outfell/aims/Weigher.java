@@ -111,7 +111,7 @@ public final class Weigher {
         return rank.size();
     }
 
-    /** What the air makes of amounts. */
+    /** What the air would make of amounts: for what it is chosen for a thing counts with its usual one. */
     public ByAir byAir() {
         return byAir;
     }
@@ -262,8 +262,9 @@ public final class Weigher {
     private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
         double[] takes = new double[Scarcity.COUNT];
         takes[Scarcity.minutes(part).ordinal()] = seconds(p, hand.coats()) / 60.0;
-        // lips are a place of their own, not a step of the face
-        takes[Scarcity.steps(part).ordinal()] = p.kind() == StepKind.LIP ? 0 : 1;
+        // chapped lips are a place of their own, not a step of the face; lips that are only kept so are a step more
+        boolean chapped = skin.concerns().stream().anyMatch(c -> c.concern() == Concern.CHAPPED_LIPS);
+        takes[Scarcity.steps(part).ordinal()] = p.kind() == StepKind.LIP && chapped ? 0 : 1;
         takes[Scarcity.MONEY.ordinal()] =
                 spend(p, part, days * (hand.on().isPresent() ? hand.times() : hand.times() * share(p)));
         if (!p.prescription()) {
@@ -290,16 +291,17 @@ public final class Weigher {
      * A product as a layer on the whole face; kept to part of it, it is none.
      *
      * @param bothTimes whether it stands in both routines
+     * @param air what the air makes of amounts in this plan
      */
-    public Balance.Layer layer(Part part, Product p, boolean needed, boolean bothTimes) {
+    public Balance.Layer layer(Part part, Product p, boolean needed, boolean bothTimes, ByAir air) {
         Adjustment hand = byHand(part, p);
         double times = (hand.on().isPresent() ? 0 : hand.coats()) * (bothTimes ? Amounts.oneBottleByDay(p, part) : 1);
         return new Balance.Layer(
                 p.id(),
                 p.name(),
                 Balance.points(
-                        p.composition(), times * byAir.share(p, part) * Amounts.density(p, band(), layers(p), part)),
-                times * byAir.share(p, part) * Amounts.grams(p, band(), layers(p), part),
+                        p.composition(), times * air.share(p, part) * Amounts.density(p, band(), layers(p, air), part)),
+                times * air.share(p, part) * Amounts.grams(p, band(), layers(p, air), part),
                 p.kind() == StepKind.SUNSCREEN,
                 dosed(p.kind()),
                 needed);
@@ -329,15 +331,15 @@ public final class Weigher {
         return skin.type().bandU();
     }
 
-    private int layers(Product p) {
-        return byAir.layers(consultation.method(), p);
+    private int layers(Product p, ByAir air) {
+        return air.layers(consultation.method(), p);
     }
 
     /** What is owned is paid for. */
     private double spend(Product p, Part part, double times) {
         return uses.owns(p)
                 ? 0
-                : Supply.monthByWeight(p, byAir.share(p, part) * Amounts.grams(p, band(), layers(p), part) * times);
+                : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p, ByAir.AS_USUAL), part) * times);
     }
 
     private double spendLeast(Product p) {
@@ -346,8 +348,8 @@ public final class Weigher {
 
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
     private int seconds(Product p, int coats) {
-        int own =
-                Layout.seconds(consultation.method(), byAir, skin.sensitivity().treatAsSensitive(), p, coats);
+        int own = Layout.seconds(
+                consultation.method(), ByAir.AS_USUAL, skin.sensitivity().treatAsSensitive(), p, coats);
         boolean over = p.kind() == StepKind.SUNSCREEN
                 && consultation.method().sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM;
         return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;

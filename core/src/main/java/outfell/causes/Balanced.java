@@ -13,19 +13,24 @@ import outfell.aims.Weigher;
 import outfell.balance.Balance;
 import outfell.choice.Worth;
 import outfell.knowledge.Because;
+import outfell.routine.ByAir;
 import outfell.routine.Part;
 import outfell.season.Asked;
 
 /** Water, oils and seal of a plan's routines, and why one that is outside its bands is not brought in. */
 public final class Balanced {
     private final Weigher weigher;
+    private final ByAir byAir;
     private final Asked asked;
     private final List<Slot> slots;
     private final Posed.Found found;
     private final Explainer explainer;
 
-    public Balanced(Weigher weigher, Asked asked, List<Slot> slots, Posed.Found found, Explainer explainer) {
+    /** @param byAir what the air makes of amounts in this plan */
+    public Balanced(
+            Weigher weigher, Asked asked, List<Slot> slots, Posed.Found found, Explainer explainer, ByAir byAir) {
         this.weigher = weigher;
+        this.byAir = byAir;
         this.asked = asked;
         this.slots = slots;
         this.found = found;
@@ -57,7 +62,7 @@ public final class Balanced {
             Slot slot = slots.get(s);
             plan.get(s)
                     .filter(c -> slot.part() == part && !c.rationed())
-                    .map(c -> weigher.layer(part, c.product(), slot.required(), bothTimes(plan, c)))
+                    .map(c -> weigher.layer(part, c.product(), slot.required(), bothTimes(plan, c), byAir))
                     .filter(l ->
                             l.points().water() + l.points().oils() + l.points().seal() > 0)
                     .ifPresent(layers::add);

@@ -97,6 +97,24 @@ public record Life(
         return around.outdoors(month).orElse(outdoorHours);
     }
 
+    /** The same with other hours outdoors a day. */
+    public Life outdoors(double hours) {
+        return new Life(
+                morningMinutes,
+                eveningMinutes,
+                mostSteps,
+                hours,
+                makeUpDays,
+                fullMakeUp,
+                sunscreenDays,
+                places,
+                scent,
+                animal,
+                oils,
+                budget,
+                around);
+    }
+
     public Life within(Surroundings other) {
         return new Life(
                 morningMinutes,

@@ -32,6 +32,7 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.StepKind;
+import outfell.routine.ByAir;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
@@ -121,7 +122,15 @@ final class Draft {
         Chosen chosen = choose();
         Sides sides = sides(chosen);
         return new WeekByWeek(
-                        consultation, weigher, uses, rations, tolerance, laying(), sides, laid(sides, chosen), now)
+                        consultation,
+                        weigher,
+                        uses,
+                        rations,
+                        tolerance,
+                        laying(amounts(sides)),
+                        sides,
+                        laid(sides, chosen),
+                        now)
                 .weeks(queued, calm);
     }
 
@@ -209,8 +218,13 @@ final class Draft {
         return new Sides(all.getOrDefault(Part.MORNING, List.of()), all.getOrDefault(Part.EVENING, List.of()));
     }
 
-    private Laying laying() {
-        return new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher, rations);
+    private Laying laying(ByAir amounts) {
+        return new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher, rations, amounts);
+    }
+
+    private ByAir amounts(Sides sides) {
+        return new Amounting(consultation, air -> laying(air).layout(sides.morning(), sides.evening()))
+                .byAir(weigher.byAir(), products(sides.morning()), products(sides.evening()));
     }
 
     private Regimen laid(Sides sides, Chosen chosen) {
@@ -218,7 +232,8 @@ final class Draft {
         Posed.Found found = chosen.found();
         List<Candidate> morning = sides.morning();
         List<Candidate> evening = sides.evening();
-        Layout layout = laying().layout(morning, evening);
+        ByAir amounts = amounts(sides);
+        Layout layout = laying(amounts).layout(morning, evening);
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =
@@ -237,7 +252,7 @@ final class Draft {
                 found.helps(),
                 skin.type() instanceof TypeVerdict.NotYet
                         ? List.of()
-                        : new Balanced(weigher, asked, slots, found, explainer).parts(),
+                        : new Balanced(weigher, asked, slots, found, explainer, amounts).parts(),
                 new Versions(consultation, adjustments, places).tonight(slots, found, layout),
                 asked,
                 explainer.alternatives(),

@@ -26,6 +26,7 @@ import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Adjustment;
+import outfell.routine.ByAir;
 import outfell.routine.Condition;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -45,6 +46,7 @@ final class Laying {
     private final Uses uses;
     private final Adjustments adjustments;
     private final Weigher weigher;
+    private final ByAir byAir;
     private final Rations rations;
 
     Laying(
@@ -56,7 +58,8 @@ final class Laying {
             Uses uses,
             Adjustments adjustments,
             Weigher weigher,
-            Rations rations) {
+            Rations rations,
+            ByAir byAir) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
@@ -65,6 +68,7 @@ final class Laying {
         this.uses = uses;
         this.adjustments = adjustments;
         this.weigher = weigher;
+        this.byAir = byAir;
         this.rations = rations;
     }
 
@@ -76,7 +80,7 @@ final class Laying {
                 nights(morning, evening),
                 id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
                 byHand(),
-                weigher.byAir(),
+                byAir,
                 skin.sensitivity().treatAsSensitive());
     }
 

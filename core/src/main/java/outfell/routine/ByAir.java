@@ -15,6 +15,16 @@ import outfell.product.StepKind;
 public record ByAir(int tonerMore, double cream, Because because) {
     public static final ByAir AS_USUAL = new ByAir(0, 1, Because.custom("The usual amount."));
 
+    /** The same for the cream only. */
+    public ByAir creamOnly() {
+        return new ByAir(0, cream, because);
+    }
+
+    /** The same for a toner only. */
+    public ByAir tonerOnly() {
+        return new ByAir(tonerMore, 1, because);
+    }
+
     /** Thin layers of a step: a toner's are the method's and the air's, at least one. */
     public int layers(Method method, Product p) {
         return p.kind() == StepKind.TONER ? Math.max(1, method.tonerLayers() + tonerMore) : 1;

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import outfell.causes.Cause;
 import outfell.changes.Airs;
 import outfell.changes.Change;
 import outfell.changes.Changes;
@@ -199,7 +200,9 @@ public final class YearAhead {
         Outcome.Planned stood = new Outcome.Planned(visit.skin(), visit.safety(), before.plan());
         Outcome.Planned stands = (Outcome.Planned) Planner.plan(ripe, is);
         Regimen plan = stands.regimen();
-        List<Change> all = Changes.between(ripe, stood, ripe, stands, new Airs(was, is));
+        List<Change> all = Changes.between(ripe, stood, ripe, stands, new Airs(was, is)).stream()
+                .map(c -> c.cause() == Cause.MONEY ? withTheTenth(c) : c)
+                .toList();
         List<Change> changes = all.stream().filter(c -> !c.because().isEmpty()).toList();
         List<Change> ripened = all.stream().filter(c -> c.because().isEmpty()).toList();
         List<TurnOfAir> turned = turns.stream()
@@ -221,6 +224,22 @@ public final class YearAhead {
                 told,
                 new Stillness(ripe, plan, changes, told).of(turned),
                 month(plan));
+    }
+
+    /** The limit that is told is the month's with what a part of the year may cost more. */
+    private static Change withTheTenth(Change c) {
+        return new Change(
+                c.part(),
+                c.kind(),
+                c.what(),
+                c.from(),
+                c.to(),
+                c.products(),
+                c.cause(),
+                c.because(),
+                c.limit()
+                        .map(l -> l.withSentence("%s It is the month’s limit and %.0f %% over it."
+                                .formatted(l.sentence(), 100 * SLACK))));
     }
 
     /** What no air has done: use, or the tenth that a dear month may cost more. */

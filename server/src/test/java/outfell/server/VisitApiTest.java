@@ -236,7 +236,8 @@ class VisitApiTest extends OverHttp {
                              {"question": "waxing", "yes": true, "on": "%2$s", "asked": "%1$s", "bulk": false}],
                  "medicines": ["Doxycycline", "Krakendrops"], "otherAllergies": ["oarweed"], "matters": ["REDNESS"],
                  "settled": [{"referral": "mole", "who": "Dr Ashdown", "on": "%2$s", "remark": "harmless"}],
-                 "note": "line one\\n  line two"}""".formatted(today(), today().minusDays(1)));
+                 "note": "line one\\n  line two",
+                 "hoursIn": [{"place": "PLANES", "hours": 3.5}], "outdoorsByMonth": null}""".formatted(today(), today().minusDays(1)));
         JsonNode reading = JSON.readTree("""
                 {"grades": [{"zone": "HANDS", "sign": "ROUGHNESS", "grade": 3, "how": "FELT"}],
                  "probe": [{"quantity": "PH", "zone": "NOSE", "values": [5.1, 5.3, 5.2], "simulated": true}],

@@ -21,6 +21,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import outfell.climate.MonthlyAir;
 import outfell.climate.PlaceAsked;
+import outfell.climate.PlaceAsked.Summer;
+import outfell.climate.PlaceAsked.Sun;
+import outfell.climate.PlaceAsked.Wind;
+import outfell.climate.PlaceAsked.Winter;
 import outfell.server.exchange.MonthTable;
 import outfell.server.problem.Problem;
 
@@ -76,14 +80,19 @@ class PlaceController {
             @NotNull(message = "Say which month is the coldest.")
             Month coldest,
 
-            PlaceAsked.@NotNull(message = "Say how the coldest month is.") Winter winter,
+            @NotNull(message = "Say how the coldest month is.")
+            Winter winter,
 
             @NotNull(message = "Say which month is the hottest.")
             Month hottest,
 
-            PlaceAsked.@NotNull(message = "Say how the hottest month is.") Summer summer,
-            PlaceAsked.@NotNull(message = "Say how strong the midday sun gets.") Sun sun,
-            PlaceAsked.@NotNull(message = "Say how windy it is.") Wind wind) {}
+            @NotNull(message = "Say how the hottest month is.")
+            Summer summer,
+
+            @NotNull(message = "Say how strong the midday sun gets.")
+            Sun sun,
+
+            @NotNull(message = "Say how windy it is.") Wind wind) {}
 
     record TableForm(
             @NotBlank(message = "The table is empty.")

@@ -235,6 +235,18 @@ class VisitController {
         return year.sun(id, month);
     }
 
+    /** The plan in an air that is only thought of, to see what air does. */
+    @GetMapping("/visits/{id}/what-if")
+    WhatIfView whatIf(
+            @PathVariable UUID id,
+            @RequestParam double celsius,
+            @RequestParam double humidity,
+            @RequestParam double wind,
+            @RequestParam double uv,
+            @RequestParam double hours) {
+        return year.whatIf(id, celsius, humidity, wind, uv, hours);
+    }
+
     /** The year after it, for the client's place or another: on which dates the plan turns, and why. */
     @GetMapping("/visits/{id}/year")
     YearView year(@PathVariable UUID id, @RequestParam(required = false) @Nullable String place) {

@@ -87,9 +87,9 @@ public class VisitStore {
 
     private final DSLContext db;
     private final WeekPartStore weeks;
-    private final VisitHours hours;
+    private final HoursStore hours;
 
-    VisitStore(DSLContext db, WeekPartStore weeks, VisitHours hours) {
+    VisitStore(DSLContext db, WeekPartStore weeks, HoursStore hours) {
         this.db = db;
         this.weeks = weeks;
         this.hours = hours;

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import outfell.changes.Changes;
+import outfell.climate.MonthlyAir;
 import outfell.climate.Site;
 import outfell.consultation.Consultation;
 import outfell.product.ProductId;
@@ -18,6 +19,7 @@ import outfell.server.place.Places;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.supply.Supply;
+import outfell.year.WhatIf;
 import outfell.year.YearAhead;
 
 /** The year after a visit. */
@@ -55,6 +57,24 @@ public class VisitYear {
                         visit.intake().budget()))
                 .orElseThrow(() ->
                         Problem.refused("refer-first", "There is no year to lay out until the referral is settled."));
+    }
+
+    /**
+     * The plan in an air that is only thought of.
+     *
+     * @throws Problem when there is no such air, or no plan
+     */
+    public WhatIfView whatIf(UUID id, double celsius, double humidity, double wind, double uv, double hours) {
+        Consultation hers = cases.of(visits.find(id));
+        Consultation now = Changes.in(hers, LocalDate.now(clock).getMonth()).orElse(hers);
+        try {
+            return WhatIf.of(now, new MonthlyAir(celsius, humidity, wind, uv), hours)
+                    .map(WhatIfView::of)
+                    .orElseThrow(() -> Problem.refused(
+                            "refer-first", "There is no plan for any air until the referral is settled."));
+        } catch (IllegalArgumentException outside) {
+            throw Problem.field("/air", String.valueOf(outside.getMessage()));
+        }
     }
 
     /** The sun of her day as a month has it. */

@@ -17,10 +17,10 @@ import outfell.server.plan.CaseDocument.HoursIn;
 
 /** In which air a visit's day is spent, and for how long. */
 @Repository
-class VisitHours {
+class HoursStore {
     private final DSLContext db;
 
-    VisitHours(DSLContext db) {
+    HoursStore(DSLContext db) {
         this.db = db;
     }
 
