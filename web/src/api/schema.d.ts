@@ -2853,6 +2853,18 @@ export interface components {
             wind: number;
         };
         Moved: {
+            /** Format: date-time */
+            keptAt: string;
+            name: string;
+            nameNow: string;
+            /** Format: int32 */
+            now: number;
+            product: string;
+            retired: boolean;
+            /** Format: int32 */
+            then: number;
+        };
+        MovedByAir: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
             lever: "SPF" | "SUN_AGAIN" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
@@ -4248,7 +4260,7 @@ export interface components {
             balances: components["schemas"]["PartBalance"][];
             evening: components["schemas"]["Routine"];
             morning: components["schemas"]["Routine"];
-            moved: components["schemas"]["Moved"][];
+            moved: components["schemas"]["MovedByAir"][];
         };
         Whether: {
             because: components["schemas"]["Because"];

@@ -81,6 +81,20 @@ class YearIT extends InTheBrowser {
     }
 
     @Test
+    void an_air_is_thought_of_by_sliders_and_the_plan_follows() {
+        page.navigate(readOnly("Hedda Saltvik") + "/year");
+        button("What if").click();
+        Locator thought = page.locator(".what-if");
+        thought.getByLabel("UV index").fill("8");
+        assertThat(thought).containsText("The number on the sunscreen:");
+        thought.getByLabel("UV index").press("Home");
+        assertThat(thought.locator(".two-row").nth(1)).containsText("In that air");
+        nothingToMend("year, what if");
+        button("As it is").click();
+        assertThat(thought.getByLabel("Hours outdoors")).hasValue("2");
+    }
+
+    @Test
     void on_a_telephone_nothing_lies_beside_the_page() {
         page.setViewportSize(390, 844);
         page.navigate(readOnly("Edda Quill") + "/year");

@@ -20,13 +20,13 @@ import outfell.season.Lever;
  * @param plan in that air
  * @param moved what it asks otherwise than the air of the consultation's month
  */
-public record WhatIf(Air air, Regimen plan, List<Moved> moved) {
+public record WhatIf(Air air, Regimen plan, List<MovedByAir> moved) {
     public WhatIf {
         moved = List.copyOf(moved);
     }
 
     /** One thing that is asked otherwise. */
-    public record Moved(Lever lever, String words, Because because) {}
+    public record MovedByAir(Lever lever, String words, Because because) {}
 
     /**
      * Nothing when the consultation leads to no plan.
@@ -50,7 +50,7 @@ public record WhatIf(Air air, Regimen plan, List<Moved> moved) {
                 planned.regimen(),
                 Lever.switched().stream()
                         .filter(l -> l.differs(asked, usual))
-                        .map(l -> new Moved(l, l.words(), l.because(asked)))
+                        .map(l -> new MovedByAir(l, l.words(), l.because(asked)))
                         .toList()));
     }
 }

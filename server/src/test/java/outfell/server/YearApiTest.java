@@ -119,6 +119,21 @@ class YearApiTest extends OverHttp {
     }
 
     @Test
+    void an_air_that_is_only_thought_of_moves_the_plan_and_keeps_nothing() throws Exception {
+        String visit = readOnly("Hedda Saltvik");
+        JsonNode before = get("/api/visits/" + visit).body();
+        String thought = "/api/visits/" + visit + "/what-if?celsius=-10&humidity=70&wind=6&uv=%s&hours=2";
+        JsonNode bitter = get(thought.formatted(1)).body();
+        assertThat(bitter.at("/air/dryness").asDouble()).isGreaterThan(50);
+        assertThat(bitter.at("/moved").valueStream().map(m -> m.at("/lever").asString()))
+                .contains("SEAL", "WASH");
+        assertThat(get("/api/visits/" + visit).body()).isEqualTo(before);
+        Answer outside = get(thought.formatted(40));
+        assertThat(outside.status()).isEqualTo(400);
+        assertThat(sentence(outside)).startsWith("UV index 40");
+    }
+
+    @Test
     void a_place_is_made_from_questions_used_changed_and_taken_from_the_choice() throws Exception {
         JsonNode months = post("/api/places/asked", """
                         {"coldest": "JULY", "winter": "HEATED", "hottest": "JANUARY", "summer": "HOT_DRY", "sun": "STRONG", "wind": "WINDY"}""").body();

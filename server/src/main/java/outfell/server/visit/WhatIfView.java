@@ -12,7 +12,7 @@ import outfell.year.WhatIf;
  * @param moved what that air asks otherwise than the month's
  */
 public record WhatIfView(
-        Air air, Routine morning, Routine evening, List<PartBalance> balances, List<WhatIf.Moved> moved) {
+        Air air, Routine morning, Routine evening, List<PartBalance> balances, List<WhatIf.MovedByAir> moved) {
     static WhatIfView of(WhatIf w) {
         return new WhatIfView(
                 w.air(), w.plan().morning(), w.plan().evening(), w.plan().balances(), w.moved());
