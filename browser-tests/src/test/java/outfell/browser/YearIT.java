@@ -86,7 +86,7 @@ class YearIT extends InTheBrowser {
         button("What if").click();
         Locator thought = page.locator(".what-if");
         thought.getByLabel("UV index").fill("8");
-        assertThat(thought).containsText("The number on the sunscreen:");
+        assertThat(thought).containsText("How soon the sunscreen is put on again:");
         thought.getByLabel("UV index").press("Home");
         assertThat(thought.locator(".two-row").nth(1)).containsText("In that air");
         nothingToMend("year, what if");
