@@ -176,6 +176,7 @@ function Asked({
       select
       label={label}
       value={asked[key]}
+      sx={{ minWidth: 150 }}
       onChange={(e) => setAsked({ ...asked, [key]: e.target.value as Month })}
     >
       {MONTHS.map((m) => (

@@ -28,6 +28,7 @@ import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultations;
 import outfell.regimen.Planner;
+import outfell.routine.Part;
 import outfell.safety.Answers;
 import outfell.season.Lever;
 import outfell.skin.Faces;
@@ -203,6 +204,36 @@ class YearAheadTest {
         return year.stretches().stream()
                 .flatMap(s -> s.turned().stream().map(Stretch.TurnOfAir::lever))
                 .collect(Collectors.toSet());
+    }
+
+    @ParameterizedTest
+    @MethodSource("sites")
+    void what_is_kept_by_hand_stays_through_the_year(Site site) {
+        Consultation c = at(client(), site);
+        Consultation.Choice rich = new Consultation.Choice(
+                Part.EVENING, Consultations.product("cream-rich-cold").id());
+        Year year = year(c.with(rich));
+        assertThat(year.stretches())
+                .allSatisfy(s -> assertThat(s.plan().choices()).contains(rich));
+    }
+
+    @Test
+    void packs_follow_one_another_and_the_sunscreen_is_used_up_sooner_where_it_is_put_on_again() {
+        Consultation c = client();
+        Year year = year(c.living(c.life().outdoors(8)));
+        for (Bottle bottle : year.bottles()) {
+            LocalDate day = LocalDate.MIN;
+            for (Bottle.BottlePack pack : bottle.packs()) {
+                assertThat(pack.from()).isAfterOrEqualTo(day);
+                assertThat(pack.until()).isAfter(pack.from());
+                day = pack.until();
+            }
+            assertThat(bottle.again()).isBetween(0, bottle.bought());
+            assertThat(bottle.again() > 0).as(bottle.name()).isIn(false, bottle.kind() == StepKind.SUNSCREEN);
+        }
+        assertThat(year.bottles().stream().filter(b -> b.again() > 0)).isNotEmpty();
+        assertThat(year(c.living(c.life().outdoors(0))).bottles())
+                .allSatisfy(b -> assertThat(b.again()).isZero());
     }
 
     @Test
