@@ -50,8 +50,11 @@ public record Surroundings(Map<Place, Double> hours, List<Double> outdoorsByMont
     /** What other air the day is spent in, for so many hours. */
     List<Stay> stays(Set<Place> places) {
         return Stream.of(Place.values())
-                .filter(p -> places.contains(p) && STAYS.containsKey(p))
-                .map(p -> stay(STAYS.get(p), Optional.ofNullable(hours.get(p))))
+                .filter(places::contains)
+                .flatMap(p ->
+                        Optional.ofNullable(STAYS.get(p))
+                                .map(where -> stay(where, Optional.ofNullable(hours.get(p))))
+                                .stream())
                 .toList();
     }
 
