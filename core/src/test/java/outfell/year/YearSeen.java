@@ -33,6 +33,8 @@ public final class YearSeen {
     private static final Air MILD = Air.of(new MonthlyAir(18, 60, 3, 2));
     private static final LocalDate DAY = LocalDate.of(2026, 11, 25);
 
+    private static final SkinVerdict NORMAL = skin(1, 0, 0);
+
     private YearSeen() {}
 
     /** Where each lever turns, for skins of several kinds, along dryness, heat, sun and hours. */
@@ -44,8 +46,7 @@ public final class YearSeen {
             turns(text, name + ", sun", 0, 14, u -> ask(skin, at(0, 0, u), 2));
             turns(text, name + ", hours", 0, 8, h -> ask(skin, at(0, 0, 4), h));
         });
-        Asked off = Season.ask(
-                Air.of(new MonthlyAir(-10, 60, 9, 9)), wearer(skins().get("normal"), 9), Set.copyOf(Lever.switched()));
+        Asked off = Season.ask(Air.of(new MonthlyAir(-10, 60, 9, 9)), wearer(NORMAL, 9), Set.copyOf(Lever.switched()));
         Lever.switched()
                 .forEach(l -> text.append("off %s: %s; %s%n"
                         .formatted(l, l.words(), l.because(off).sentence())));
@@ -88,7 +89,7 @@ public final class YearSeen {
     private static Map<String, SkinVerdict> skins() {
         Map<String, SkinVerdict> all = new java.util.LinkedHashMap<>();
         all.put("oily", skin(3, 0, 0));
-        all.put("normal", skin(1, 0, 0));
+        all.put("normal", NORMAL);
         all.put("sensitive", skin(1, 3, 0));
         all.put("strained", skin(1, 1, 2));
         return all;
@@ -154,7 +155,7 @@ public final class YearSeen {
     /** When things turn, what a year is made of, and what spells do. */
     public static String year() {
         StringBuilder text = new StringBuilder();
-        Asked mild = ask(skins().get("normal"), MILD, 4);
+        Asked mild = ask(NORMAL, MILD, 4);
         for (int tenth = 350; tenth <= 420; tenth++) {
             double dryness = tenth / 10.0;
             turned(text, "dryness " + dryness, mild, at(dryness, 0, 2), Lever.LIPS);
@@ -162,7 +163,7 @@ public final class YearSeen {
         for (int tenth = 500; tenth <= 560; tenth++) {
             turned(text, "heat " + tenth / 10.0, mild, at(0, tenth / 10.0, 2), Lever.WASH);
         }
-        Asked sunny = ask(skins().get("normal"), at(0, 0, 4), 4);
+        Asked sunny = ask(NORMAL, at(0, 0, 4), 4);
         for (int tenth = 15; tenth <= 25; tenth++) {
             turned(text, "sun down to " + tenth / 10.0, sunny, at(0, 0, tenth / 10.0), Lever.SUN_AGAIN);
         }
@@ -230,7 +231,7 @@ public final class YearSeen {
     private static List<LocalDate> count(Asked standing, java.util.function.IntFunction<Air> air, Lever lever) {
         return new Turns(
                         day -> air.apply((int) java.time.temporal.ChronoUnit.DAYS.between(DAY, day)),
-                        a -> ask(skins().get("normal"), a, 4))
+                        a -> ask(NORMAL, a, 4))
                 .between(standing, DAY.plusDays(1), DAY.plusDays(40)).stream()
                         .filter(t -> t.lever() == lever)
                         .map(Turns.Turn::day)

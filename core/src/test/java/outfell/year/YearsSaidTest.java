@@ -9,6 +9,7 @@ import java.time.Month;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -113,7 +114,7 @@ class YearsSaidTest {
     @MethodSource("years")
     void a_year_is_what_was_agreed(String which) throws IOException {
         String[] parts = which.split(" at ");
-        Consultation c = CLIENTS.get(parts[0])
+        Consultation c = Objects.requireNonNull(CLIENTS.get(parts[0]))
                 .parts()
                 .site(Sites.find(parts[1]).orElseThrow())
                 .together();
