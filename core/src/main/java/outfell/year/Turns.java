@@ -36,13 +36,16 @@ final class Turns {
     record Turn(LocalDate day, Lever lever) {}
 
     private final Function<LocalDate, Air> air;
-    private final Function<Air, Asked> ask;
+    private final Asking ask;
 
-    /**
-     * @param air of a day
-     * @param ask what an air asks of the skin
-     */
-    Turns(Function<LocalDate, Air> air, Function<Air, Asked> ask) {
+    /** What an air asks of the skin on a day: hours outdoors may differ by month. */
+    @FunctionalInterface
+    interface Asking {
+        Asked ask(LocalDate day, Air air);
+    }
+
+    /** @param air of a day */
+    Turns(Function<LocalDate, Air> air, Asking ask) {
         this.air = air;
         this.ask = ask;
     }
@@ -59,12 +62,12 @@ final class Turns {
         List<Turn> turns = new ArrayList<>();
         for (LocalDate day = from; day.isBefore(until); day = day.plusDays(1)) {
             Air today = air.apply(day);
-            Asked now = ask.apply(today);
+            Asked now = ask.ask(day, today);
             List<Asked> near = new ArrayList<>();
             for (Lever lever : Lever.switched()) {
                 boolean differs = lever.differs(now, stands);
                 if (differs && near.isEmpty()) {
-                    near.addAll(near(today));
+                    near.addAll(near(day, today));
                 }
                 Asked stood = stands;
                 boolean past = differs && near.stream().allMatch(n -> lever.differs(n, stood));
@@ -88,11 +91,11 @@ final class Turns {
     }
 
     /** What would be asked with each index a little further to either side. */
-    private List<Asked> near(Air today) {
+    private List<Asked> near(LocalDate day, Air today) {
         return Stream.of(-1, 0, 1)
                 .flatMap(d -> Stream.of(-1, 0, 1)
                         .flatMap(h -> Stream.of(-1, 0, 1).map(u -> today.moved(d * DRYNESS, h * HEAT, u * UV))))
-                .map(ask)
+                .map(air -> ask.ask(day, air))
                 .toList();
     }
 }

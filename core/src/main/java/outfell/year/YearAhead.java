@@ -120,7 +120,7 @@ public final class YearAhead {
     private List<Turn> turns() {
         return new Turns(
                         day -> AirOf.on(consultation, day),
-                        air -> consultation.ask(air, from.getMonth(), visit.skin(), visit.safety()))
+                        (day, air) -> consultation.ask(air, day.getMonth(), visit.skin(), visit.safety()))
                 .between(visit.regimen().asked(), from.plusDays(1), until.minusDays(TOGETHER_DAYS));
     }
 

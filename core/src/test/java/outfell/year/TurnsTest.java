@@ -47,7 +47,7 @@ class TurnsTest {
     }
 
     private static List<Turn> turns(Function<Integer, Air> air) {
-        return new Turns(day -> air.apply((int) ChronoUnit.DAYS.between(DAY, day)), TurnsTest::ask)
+        return new Turns(day -> air.apply((int) ChronoUnit.DAYS.between(DAY, day)), (_, a) -> ask(a))
                 .between(ask(MILD), DAY.plusDays(1), DAY.plusYears(1));
     }
 

@@ -24,6 +24,7 @@ import outfell.climate.Site;
 import outfell.climate.SiteId;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
+import outfell.consultation.Surroundings;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultations;
@@ -215,6 +216,19 @@ class YearAheadTest {
         Year year = year(c.with(rich));
         assertThat(year.stretches())
                 .allSatisfy(s -> assertThat(s.plan().choices()).contains(rich));
+    }
+
+    @Test
+    void months_spent_outdoors_bring_the_sunscreen_again_and_those_indoors_let_it_be() {
+        Consultation c = client();
+        List<Double> outdoors = new ArrayList<>(Collections.nCopies(12, 0.0));
+        outdoors.set(Month.JULY.getValue() - 1, 8.0);
+        Year year = year(c.living(c.life().within(new Surroundings(Map.of(), outdoors))));
+        assertThat(year.stretches().stream()
+                        .filter(s -> s.plan().asked().sunAgain().value() > 0)
+                        .map(Stretch::from))
+                .isNotEmpty()
+                .allSatisfy(day -> assertThat(day.getMonth()).isEqualTo(Month.JULY));
     }
 
     @Test
