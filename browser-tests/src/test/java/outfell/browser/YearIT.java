@@ -85,8 +85,8 @@ class YearIT extends InTheBrowser {
         page.navigate(readOnly("Hedda Saltvik") + "/year");
         button("What if").click();
         Locator thought = page.locator(".what-if");
-        thought.getByLabel("UV index").fill("8");
-        assertThat(thought).containsText("How soon the sunscreen is put on again:");
+        thought.getByLabel("Warmth outdoors").fill("-20");
+        assertThat(thought).containsText("A seal in the evening:");
         thought.getByLabel("UV index").press("Home");
         assertThat(thought.locator(".two-row").nth(1)).containsText("In that air");
         nothingToMend("year, what if");
