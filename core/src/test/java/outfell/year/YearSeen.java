@@ -59,11 +59,14 @@ public final class YearSeen {
             Asked now = ask.apply(tenth / 10.0);
             for (Lever lever : Lever.switched()) {
                 if (lever.differs(now, before)) {
-                    text.append("%s %s: %s: %s%n"
+                    text.append("%s %s: %s (cream %s, toner %s, again %s): %s%n"
                             .formatted(
                                     along,
                                     tenth / 10.0,
                                     lever,
+                                    now.creamAmount().share(),
+                                    now.tonerLayers().value(),
+                                    now.sunAgain().value(),
                                     lever.because(now).sentence()));
                 }
             }
