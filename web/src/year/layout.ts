@@ -1,4 +1,5 @@
 import type { Schemas, Step } from '../api/client'
+import { MONTHS } from '../shared/format'
 
 export type YearView = Schemas['YearView']
 export type Stretch = Schemas['StretchView']
@@ -16,27 +17,12 @@ export function at(year: Pick<YearView, 'from' | 'until'>, iso: string): number 
 /** A month on the line of days: where it begins and ends. */
 export type MonthAt = { year: number; month: Schemas['MonthAhead']['month']; from: number; to: number }
 
-const NAMES = [
-  'JANUARY',
-  'FEBRUARY',
-  'MARCH',
-  'APRIL',
-  'MAY',
-  'JUNE',
-  'JULY',
-  'AUGUST',
-  'SEPTEMBER',
-  'OCTOBER',
-  'NOVEMBER',
-  'DECEMBER',
-]
-
 const first = (year: number, month: number) => `${year}-${String(month).padStart(2, '0')}-01`
 
 /** The months, the first and its like a year later cut where the year begins and ends. */
 export function months(year: YearView): MonthAt[] {
   const all = year.months.map((m) => {
-    const n = NAMES.indexOf(m.month) + 1
+    const n = MONTHS.indexOf(m.month) + 1
     const next = n === 12 ? first(m.year + 1, 1) : first(m.year, n + 1)
     return { year: m.year, month: m.month, from: at(year, first(m.year, n)), to: at(year, next) }
   })
