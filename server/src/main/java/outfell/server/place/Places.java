@@ -18,12 +18,15 @@ import outfell.climate.Sites;
 import outfell.server.practice.SignedSettings;
 import outfell.server.problem.Clash;
 import outfell.server.problem.Problem;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The places whose air plans are made for: those that ship, and the practice's own. */
 @Service
 public class Places {
     private static final String PREFIX = "place/";
+    private static final String UNREADABLE =
+            "What is stored of this place cannot be read. It is kept as it is; set the place up anew under a name of its own.";
 
     /**
      * A place as shown.
@@ -31,7 +34,7 @@ public class Places {
      * @param own whether the practice made it, so that it may be changed
      * @param offered whether it is offered for a client; visits that have it keep it
      * @param version how often it was set; 0 for one that ships
-     * @param months January first
+     * @param months January first; none when what is stored cannot be read
      * @param by who set it last; absent for one that ships
      */
     public record PlaceView(
@@ -46,6 +49,10 @@ public class Places {
             @Schema(types = {"string", "null"}) @Nullable LocalDateTime at) {
         Site site() {
             return new Site(new SiteId(id), name, note, months);
+        }
+
+        private boolean legible() {
+            return !months.isEmpty();
         }
     }
 
@@ -74,8 +81,10 @@ public class Places {
 
     public Optional<Site> find(String id) {
         return Sites.find(id)
-                .or(() ->
-                        settings.of(PREFIX + id).map(s -> own(Map.entry(id, s)).site()));
+                .or(() -> settings.of(PREFIX + id)
+                        .map(s -> own(Map.entry(id, s)))
+                        .filter(PlaceView::legible)
+                        .map(PlaceView::site));
     }
 
     /** @throws Problem when there is none of that id */
@@ -126,9 +135,13 @@ public class Places {
         if (Sites.find(id).isPresent()) {
             throw Problem.refused("shipped-place", "A place that ships stays as it is: copy it, and change the copy.");
         }
-        return settings.of(PREFIX + id)
+        PlaceView place = settings.of(PREFIX + id)
                 .map(s -> own(Map.entry(id, s)))
                 .orElseThrow(() -> Problem.notFound("place", id));
+        if (!place.legible()) {
+            throw Problem.refused("unreadable-place", UNREADABLE);
+        }
+        return place;
     }
 
     private void nameIsFree(String id, String name) {
@@ -143,8 +156,14 @@ public class Places {
         return new PlaceView(s.id().value(), s.name(), s.note(), false, true, 0, s.months(), null, null);
     }
 
+    /** One that cannot be read is a line that says so, and is not offered: the others go on. */
     private PlaceView own(Map.Entry<String, SignedSettings.Signed> e) {
-        Kept kept = json.readValue(e.getValue().document(), Kept.class);
+        Kept kept;
+        try {
+            kept = json.readValue(e.getValue().document(), Kept.class);
+        } catch (JacksonException unreadable) {
+            kept = new Kept("A place that cannot be read", UNREADABLE, false, List.of());
+        }
         return new PlaceView(
                 e.getKey(),
                 kept.name(),
