@@ -11,8 +11,10 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.test.context.TestPropertySource;
+import outfell.server.practice.SignedSettings;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -186,6 +188,26 @@ class YearApiTest extends OverHttp {
                         .at("/detail")
                         .asString())
                 .startsWith("A place that ships stays as it is");
+    }
+
+    @Test
+    void a_place_that_cannot_be_read_is_one_line_and_stays_as_it_is(@Autowired SignedSettings settings)
+            throws Exception {
+        settings.set("place/own-torn", 0, "{torn", WHO);
+        JsonNode torn = get("/api/places")
+                .body()
+                .at("/places")
+                .valueStream()
+                .filter(p -> p.at("/id").asString().equals("own-torn"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(torn.at("/offered").asBoolean()).isFalse();
+        assertThat(torn.at("/note").asString()).startsWith("What is stored of this place cannot be read.");
+        ObjectNode back =
+                JSON.createObjectNode().put("version", 1).put("offered", true).put("by", WHO);
+        assertThat(put("/api/places/own-torn/offered", back).body().at("/code").asString())
+                .isEqualTo("unreadable-place");
+        assertThat(settings.of("place/own-torn").orElseThrow().document()).isEqualTo("{torn");
     }
 
     private static ObjectNode form(String name, JsonNode months, int version) {
