@@ -692,6 +692,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/places/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setHome"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/places/table": {
         parameters: {
             query?: never;
@@ -1244,6 +1260,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["knobs"];
+        put: operations["turn_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/standin/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["knob"];
         put: operations["turn"];
         post?: never;
         delete?: never;
@@ -1604,6 +1636,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["weather"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/weeks": {
         parameters: {
             query?: never;
@@ -1668,6 +1716,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1698,6 +1762,21 @@ export interface components {
             rooms: components["schemas"]["Because"];
             /** @enum {string} */
             uvBand: "LOW" | "MODERATE" | "HIGH" | "VERY_HIGH" | "EXTREME";
+        };
+        AirTodayView: {
+            air: components["schemas"]["Air"];
+            compared: components["schemas"]["Because"];
+            /** Format: date */
+            day: string;
+            days: components["schemas"]["DayOfWeather"][];
+            early: components["schemas"]["TurnOfAir"][];
+            missing?: components["schemas"]["Because"];
+            name: string;
+            place: string;
+            simulated: boolean;
+            site: string;
+            spells: components["schemas"]["SpellTold"][];
+            told: boolean;
         };
         Alternative: {
             because: components["schemas"]["Because"];
@@ -2132,6 +2211,17 @@ export interface components {
             evening: components["schemas"]["Evening"];
             routine: components["schemas"]["Routine"];
         };
+        DayOfWeather: {
+            /** Format: double */
+            celsius: number;
+            /** Format: date */
+            day: string;
+            told: boolean;
+            /** Format: double */
+            usual: number;
+            /** Format: double */
+            uvIndex: number;
+        };
         DayView: {
             corrections: components["schemas"]["VisitCorrection"][];
             /** Format: date */
@@ -2403,10 +2493,21 @@ export interface components {
             sign: "SHINE" | "FLAKING" | "TIGHTNESS" | "DEHYDRATION_LINES" | "REDNESS" | "STING" | "CONGESTION" | "SPOTS" | "PIGMENT" | "LINES" | "PORES" | "ROUGHNESS" | "DARKNESS" | "PUFFINESS" | "MILIA" | "CHAPPING" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS";
             text: string;
         };
+        HomeForm: {
+            by: string;
+            place: string;
+            /** Format: int32 */
+            version: number;
+        };
         HomeUseWords: {
             label: string;
             /** @enum {string} */
             use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
+        };
+        HomeView: {
+            place?: string | null;
+            /** Format: int32 */
+            version: number;
         };
         HoursIn: {
             /** Format: double */
@@ -3126,6 +3227,7 @@ export interface components {
             version: number;
         };
         PlacesView: {
+            home: components["schemas"]["HomeView"];
             places: components["schemas"]["PlaceView"][];
             questions: {
                 [key: string]: components["schemas"]["PlaceAnswer"][];
@@ -3728,6 +3830,15 @@ export interface components {
             /** Format: date */
             until: string;
         };
+        SpellTold: {
+            because: components["schemas"]["Because"];
+            /** Format: date */
+            from: string;
+            id: string;
+            label: string;
+            /** Format: date */
+            until: string;
+        };
         SseEmitter: {
             /** Format: int64 */
             timeout: number;
@@ -4201,6 +4312,10 @@ export interface components {
             because: components["schemas"]["Because"];
             /** @enum {string} */
             washing: "GENTLE" | "USUAL" | "THOROUGH";
+        };
+        WeatherKnob: {
+            /** @enum {string} */
+            mood: "FAIR" | "SLOW" | "DOWN" | "ABSURD" | "GARBLED";
         };
         Week: {
             byHand: components["schemas"]["NightByHand"][];
@@ -5592,6 +5707,30 @@ export interface operations {
             };
         };
     };
+    setHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeView"];
+                };
+            };
+        };
+    };
     table: {
         parameters: {
             query?: never;
@@ -6562,7 +6701,7 @@ export interface operations {
             };
         };
     };
-    turn: {
+    turn_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6582,6 +6721,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KnobsView"];
+                };
+            };
+        };
+    };
+    knob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherKnob"];
+                };
+            };
+        };
+    };
+    turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeatherKnob"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherKnob"];
                 };
             };
         };
@@ -7144,6 +7327,28 @@ export interface operations {
             };
         };
     };
+    weather: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirTodayView"];
+                };
+            };
+        };
+    };
     weeks: {
         parameters: {
             query?: never;
@@ -7234,6 +7439,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Vocabulary"];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirTodayView"];
                 };
             };
         };

@@ -11,6 +11,8 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.test.context.TestPropertySource;
@@ -190,24 +192,40 @@ class YearApiTest extends OverHttp {
                 .startsWith("A place that ships stays as it is");
     }
 
-    @Test
-    void a_place_that_cannot_be_read_is_one_line_and_stays_as_it_is(@Autowired SignedSettings settings)
-            throws Exception {
-        settings.set("place/own-torn", 0, "{torn", WHO);
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "torn | {torn",
+                "bare | {}",
+                "short | {\"name\": \"A\", \"note\": \"\", \"offered\": true, \"months\": []}",
+                "mad | {\"name\": \"A\", \"note\": \"\", \"offered\": true, \"months\": [{\"celsius\": 900}]}"
+            })
+    void a_place_that_cannot_be_read_is_one_line_and_stays_as_it_is(
+            String id, String stored, @Autowired SignedSettings settings) throws Exception {
+        settings.set("place/own-" + id, 0, stored, WHO);
         JsonNode torn = get("/api/places")
                 .body()
                 .at("/places")
                 .valueStream()
-                .filter(p -> p.at("/id").asString().equals("own-torn"))
+                .filter(p -> p.at("/id").asString().equals("own-" + id))
                 .findFirst()
                 .orElseThrow();
         assertThat(torn.at("/offered").asBoolean()).isFalse();
         assertThat(torn.at("/note").asString()).startsWith("What is stored of this place cannot be read.");
         ObjectNode back =
                 JSON.createObjectNode().put("version", 1).put("offered", true).put("by", WHO);
-        assertThat(put("/api/places/own-torn/offered", back).body().at("/code").asString())
+        assertThat(put("/api/places/own-" + id + "/offered", back)
+                        .body()
+                        .at("/code")
+                        .asString())
                 .isEqualTo("unreadable-place");
-        assertThat(settings.of("place/own-torn").orElseThrow().document()).isEqualTo("{torn");
+        assertThat(settings.of("place/own-" + id).orElseThrow().document()).isEqualTo(stored);
+        assertThat(get("/api/visits/" + readOnly("Hedda Saltvik") + "/year?place=own-" + id)
+                        .body()
+                        .at("/errors/0/sentence")
+                        .asString())
+                .startsWith("What is stored of this place cannot be read.");
     }
 
     private static ObjectNode form(String name, JsonNode months, int version) {

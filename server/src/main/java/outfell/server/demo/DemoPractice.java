@@ -33,6 +33,7 @@ import outfell.server.client.ClientChanged;
 import outfell.server.client.ClientStore;
 import outfell.server.client.Shelf;
 import outfell.server.patch.Patches;
+import outfell.server.place.Places;
 import outfell.server.plan.CaseDocument;
 import outfell.server.practice.House;
 import outfell.server.visit.VisitStore;
@@ -174,6 +175,7 @@ class DemoPractice implements SmartLifecycle {
     private final VisitStore visits;
     private final Visits planning;
     private final House house;
+    private final Places places;
     private final Patches patches;
     private final CheckIns checkIns;
     private final JsonMapper json;
@@ -188,6 +190,7 @@ class DemoPractice implements SmartLifecycle {
             VisitStore visits,
             Visits planning,
             House house,
+            Places places,
             Patches patches,
             CheckIns checkIns,
             JsonMapper json,
@@ -199,6 +202,7 @@ class DemoPractice implements SmartLifecycle {
         this.visits = visits;
         this.planning = planning;
         this.house = house;
+        this.places = places;
         this.patches = patches;
         this.checkIns = checkIns;
         this.json = json;
@@ -247,6 +251,7 @@ class DemoPractice implements SmartLifecycle {
                 "Signe Marlow",
                 0);
         List.of("Signe Marlow", "Runa Vale").forEach(house::join);
+        places.setHome("skarrow-harbour", "Signe Marlow", 0);
         LOG.info("The demo practice is laid out.");
     }
 

@@ -99,8 +99,18 @@ class PlaceController {
             @Size(max = 20000, message = "That is more than a table of twelve months.")
             String text) {}
 
-    /** All places, and the answers by which one is made. */
-    record PlacesView(List<Places.PlaceView> places, Map<String, List<PlaceAsked.PlaceAnswer>> questions) {}
+    /** All places, where the practice is, and the answers by which a place is made. */
+    record PlacesView(
+            List<Places.PlaceView> places, Places.HomeView home, Map<String, List<PlaceAsked.PlaceAnswer>> questions) {}
+
+    record HomeForm(
+            @NotBlank(message = "Say which place it is.") String place,
+
+            @NotBlank(message = "Say who changes it.")
+            @Size(max = 120, message = "The name is too long; allowed is 120 characters.")
+            String by,
+
+            int version) {}
 
     private final Places places;
 
@@ -112,6 +122,7 @@ class PlaceController {
     PlacesView places() {
         return new PlacesView(
                 places.view(),
+                places.homeView(),
                 Stream.of("winters", "summers", "suns", "winds")
                         .collect(Collectors.toMap(
                                 q -> q, PlaceAsked::choices, (a, _) -> a, java.util.LinkedHashMap::new)));
@@ -126,6 +137,12 @@ class PlaceController {
     @PutMapping("/{id}")
     Places.PlaceView change(@PathVariable String id, @RequestBody @Valid PlaceForm form) {
         return places.change(id, form.name(), form.note(), months(form.months()), form.by(), form.version());
+    }
+
+    /** Where the practice is. */
+    @PutMapping("/home")
+    Places.HomeView setHome(@RequestBody @Valid HomeForm form) {
+        return places.setHome(form.place(), form.by(), form.version());
     }
 
     /** Whether it is offered for clients. */

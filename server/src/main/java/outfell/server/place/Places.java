@@ -25,6 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class Places {
     private static final String PREFIX = "place/";
+    private static final String HOME = "home-place";
     private static final String UNREADABLE =
             "What is stored of this place cannot be read. It is kept as it is; set the place up anew under a name of its own.";
 
@@ -57,7 +58,26 @@ public class Places {
     }
 
     /** What is kept of one. */
-    record Kept(String name, String note, boolean offered, List<MonthlyAir> months) {}
+    record Kept(String name, String note, boolean offered, List<MonthlyAir> months) {
+        Kept {
+            if (name == null || note == null || months == null || months.size() != 12 || months.contains(null)) {
+                throw new IllegalArgumentException("A place has a name, a note and twelve months.");
+            }
+            months = List.copyOf(months);
+        }
+    }
+
+    /**
+     * Where the practice is.
+     *
+     * @param place its id; absent while nobody has said
+     * @param version how often it was set
+     */
+    public record HomeView(
+            @Schema(types = {"string", "null"}) @Nullable String place, int version) {}
+
+    /** What is kept of it. */
+    record KeptHome(String place) {}
 
     private final SignedSettings settings;
     private final JsonMapper json;
@@ -87,17 +107,45 @@ public class Places {
                         .map(PlaceView::site));
     }
 
-    /** @throws Problem when there is none of that id */
+    /** @throws Problem when there is none of that id, or what is stored of it cannot be read */
     public Site get(String id) {
-        return find(id).orElseThrow(() -> Problem.field(
-                "/intake/site",
-                "There is no place %s; there are %s."
+        return find(id).orElseThrow(() -> Problem.field("/intake/site", missing(id)));
+    }
+
+    private String missing(String id) {
+        return settings.of(PREFIX + id).isPresent()
+                ? UNREADABLE
+                : "There is no place %s; there are %s."
                         .formatted(
                                 id,
                                 view().stream()
                                         .filter(PlaceView::offered)
                                         .map(PlaceView::name)
-                                        .toList())));
+                                        .toList());
+    }
+
+    public HomeView homeView() {
+        return settings.of(HOME)
+                .map(s -> new HomeView(
+                        json.readValue(s.document(), KeptHome.class).place(), s.version()))
+                .orElse(new HomeView(null, 0));
+    }
+
+    /** Where the practice is; nothing while nobody has said, or what is stored of that place cannot be read. */
+    public Optional<Site> home() {
+        return Optional.ofNullable(homeView().place()).flatMap(this::find);
+    }
+
+    /** @throws Problem when there is no such place; @throws Clash when it was set meanwhile */
+    @Transactional
+    public HomeView setHome(String place, String by, int version) {
+        if (find(place).isEmpty()) {
+            throw Problem.field("/place", missing(place));
+        }
+        if (!settings.set(HOME, version, json.writeValueAsString(new KeptHome(place)), by)) {
+            throw new Clash("Where the practice is", homeView());
+        }
+        return homeView();
     }
 
     @Transactional
@@ -158,20 +206,28 @@ public class Places {
 
     /** One that cannot be read is a line that says so, and is not offered: the others go on. */
     private PlaceView own(Map.Entry<String, SignedSettings.Signed> e) {
-        Kept kept;
         try {
-            kept = json.readValue(e.getValue().document(), Kept.class);
+            Kept kept = json.readValue(e.getValue().document(), Kept.class);
+            return own(e, kept.name(), kept.note(), kept.offered(), kept.months());
         } catch (JacksonException unreadable) {
-            kept = new Kept("A place that cannot be read", UNREADABLE, false, List.of());
+            return own(e, "A place that cannot be read", UNREADABLE, false, List.of());
         }
+    }
+
+    private static PlaceView own(
+            Map.Entry<String, SignedSettings.Signed> e,
+            String name,
+            String note,
+            boolean offered,
+            List<MonthlyAir> months) {
         return new PlaceView(
                 e.getKey(),
-                kept.name(),
-                kept.note(),
+                name,
+                note,
                 true,
-                kept.offered(),
+                offered,
                 e.getValue().version(),
-                kept.months(),
+                months,
                 e.getValue().by(),
                 e.getValue().at());
     }

@@ -9,6 +9,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import outfell.aims.PatchCall;
+import outfell.climate.SiteId;
+import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.product.ProductId;
 import outfell.routine.Part;
@@ -102,6 +104,11 @@ class VisitCases {
                                 bands.current(), yardsticks.current(), schools.current(), settings.currency()),
                         diary(v))
                 .keeping(used(v, tested));
+    }
+
+    /** Where a client lives of whom nobody has asked yet: where the practice is; the first that ships while nobody has said that either. */
+    SiteId usualPlace() {
+        return places.home().orElse(Sites.all().getFirst()).id();
     }
 
     /** The plan that was kept at an earlier visit counts as used since; but for what waited for its patch test and still does. */

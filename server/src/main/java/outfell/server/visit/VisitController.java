@@ -40,6 +40,7 @@ import outfell.server.problem.MatchesSchema;
 import outfell.server.problem.Problem;
 import outfell.server.visit.PlanStore.SavedPlan;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.server.weather.AirTodayView;
 import outfell.shelf.PresentRoutine;
 
 /** The desk and the visits. */
@@ -245,6 +246,12 @@ class VisitController {
             @RequestParam double uv,
             @RequestParam double hours) {
         return year.whatIf(id, celsius, humidity, wind, uv, hours);
+    }
+
+    /** Today's air at the client's place, and what it is to the plan. */
+    @GetMapping("/visits/{id}/weather")
+    AirTodayView weather(@PathVariable UUID id) {
+        return year.today(id);
     }
 
     /** The year after it, for the client's place or another: on which dates the plan turns, and why. */

@@ -18,7 +18,10 @@ import outfell.server.client.ClientStore;
 import outfell.server.place.Places;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.Visit;
+import outfell.server.weather.AirTodayView;
+import outfell.server.weather.PlaceWeather;
 import outfell.supply.Supply;
+import outfell.year.AirToday;
 import outfell.year.WhatIf;
 import outfell.year.YearAhead;
 
@@ -29,13 +32,15 @@ public class VisitYear {
     private final VisitCases cases;
     private final ClientStore clients;
     private final Places places;
+    private final PlaceWeather weather;
     private final Clock clock;
 
-    VisitYear(Visits visits, VisitCases cases, ClientStore clients, Places places, Clock clock) {
+    VisitYear(Visits visits, VisitCases cases, ClientStore clients, Places places, PlaceWeather weather, Clock clock) {
         this.visits = visits;
         this.cases = cases;
         this.clients = clients;
         this.places = places;
+        this.weather = weather;
         this.clock = clock;
     }
 
@@ -75,6 +80,13 @@ public class VisitYear {
         } catch (IllegalArgumentException outside) {
             throw Problem.field("/air", String.valueOf(outside.getMessage()));
         }
+    }
+
+    /** Today's air at the client's place, and what it is to her plan. */
+    public AirTodayView today(UUID id) {
+        Consultation hers = cases.of(visits.find(id));
+        PlaceWeather.Heard heard = weather.at(hers.site());
+        return AirTodayView.of(AirToday.of(heard.weather(), hers), heard.simulated());
     }
 
     /** The sun of her day as a month has it. */

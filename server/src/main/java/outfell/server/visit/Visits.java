@@ -25,7 +25,6 @@ import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Changes;
 import outfell.changes.Compared;
-import outfell.climate.Sites;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
@@ -145,7 +144,7 @@ public class Visits {
                 client,
                 today,
                 0,
-                last.map(v -> carriedOver(v.intake(), today)).orElseGet(Visits::unasked),
+                last.map(v -> carriedOver(v.intake(), today)).orElseGet(this::unasked),
                 CaseDocument.Reading.NONE,
                 last.map(Visit::method).orElse(Methods.all().getFirst().id().value()),
                 today.getMonth(),
@@ -528,10 +527,10 @@ public class Visits {
                 i.outdoorsByMonth());
     }
 
-    private static CaseDocument.Intake unasked() {
+    private CaseDocument.Intake unasked() {
         Life usual = Life.USUAL;
         return new CaseDocument.Intake(
-                Sites.all().getFirst().id().value(),
+                consultations.usualPlace().value(),
                 List.of(),
                 usual.outdoorHours(),
                 usual.makeUpDays(),
