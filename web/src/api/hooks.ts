@@ -44,6 +44,9 @@ export const keys = {
   whatIf: (visit: string, version: number, air: Record<string, number>) =>
     ['plan', 'what-if', visit, version, air] as const,
   places: ['places'] as const,
+  weatherKnob: ['weather-knob'] as const,
+  airAtThePractice: ['air'] as const,
+  airToday: (visit: string, version: number, pauses: string) => ['air', visit, version, pauses] as const,
   rule: (at: string) => ['rule', at] as const,
   methods: ['methods'] as const,
   yardstick: ['yardstick'] as const,

@@ -4315,7 +4315,7 @@ export interface components {
         };
         WeatherKnob: {
             /** @enum {string} */
-            mood: "FAIR" | "SLOW" | "DOWN" | "ABSURD" | "GARBLED";
+            mood: "FAIR" | "BITTER" | "SLOW" | "DOWN" | "ABSURD" | "GARBLED";
         };
         Week: {
             byHand: components["schemas"]["NightByHand"][];

@@ -11,6 +11,8 @@ import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useTyped } from '../shared/typed'
 import { NewClient } from './NewClient'
+import { AirBand } from '../weather/AirBand'
+import { useAirAtThePractice } from '../weather/useAirToday'
 import { say } from '../words/say'
 import './desk.css'
 
@@ -95,6 +97,7 @@ export function Desk() {
           }}
         />
       )}
+      <AirAtThePractice />
       <PatchesDue due={desk.data.patchTests} now={now} />
       <div className="desk-look" role="group" aria-label={say('desk.whichClients')}>
         <ToggleButtonGroup
@@ -180,6 +183,19 @@ export function Desk() {
         </div>
       )}
     </div>
+  )
+}
+
+/** Today's air; the desk does not wait for it. */
+function AirAtThePractice() {
+  const air = useAirAtThePractice()
+  if (air.isPending || air.isError) return null
+  return air.data ? (
+    <AirBand air={air.data} />
+  ) : (
+    <p className="second">
+      <Link to="/places">{say('weather.whereIsThePractice')}</Link>
+    </p>
   )
 }
 

@@ -1,7 +1,9 @@
 import { useState } from 'react'
-import { useQueryClient, useMutation } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import Button from '@mui/material/Button'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Schemas } from '../api/client'
 import { keys, usePlaces } from '../api/hooks'
 import { dateWords, monthName, MONTHS } from '../shared/format'
@@ -49,13 +51,22 @@ export default function PlacesPage() {
         />
       )}
       {places.data.places.map((p) => (
-        <OnePlace key={p.id} place={p} edit={(copy) => setEditing({ of: p, copy })} />
+        <OnePlace key={p.id} place={p} home={places.data.home} edit={(copy) => setEditing({ of: p, copy })} />
       ))}
+      <StandIn />
     </div>
   )
 }
 
-function OnePlace({ place, edit }: { place: Place; edit: (copy: boolean) => void }) {
+function OnePlace({
+  place,
+  home,
+  edit,
+}: {
+  place: Place
+  home: Schemas['HomeView']
+  edit: (copy: boolean) => void
+}) {
   const queries = useQueryClient()
   const [who] = useWho()
   const offer = useMutation({
@@ -68,6 +79,13 @@ function OnePlace({ place, edit }: { place: Place; edit: (copy: boolean) => void
       ),
     onSuccess: () => queries.invalidateQueries({ queryKey: keys.places }),
   })
+  const settle = useMutation({
+    mutationFn: () =>
+      ask(api.PUT('/api/places/home', { body: { place: place.id, by: who, version: home.version } })),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.places }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.airAtThePractice }),
+  })
+  const here = home.place === place.id
   return (
     <section className={place.offered ? 'band place' : 'band place away'} aria-label={place.name}>
       <div className="place-head">
@@ -79,9 +97,15 @@ function OnePlace({ place, edit }: { place: Place; edit: (copy: boolean) => void
               <> {say('places.setBy', { by: place.by, day: dateWords((place.at ?? '').slice(0, 10)) })}</>
             )}
             {!place.offered && <> {say('places.notOffered')}</>}
+            {here && <b> {say('places.isHere')}</b>}
           </p>
         </div>
         <div className="row">
+          {!here && place.offered && (
+            <Button disabled={who.trim() === '' || settle.isPending} onClick={() => settle.mutate()}>
+              {say('places.thePracticeIsHere')}
+            </Button>
+          )}
           {place.own ? (
             <>
               <Button onClick={() => edit(false)}>{say('places.change')}</Button>
@@ -98,6 +122,7 @@ function OnePlace({ place, edit }: { place: Place; edit: (copy: boolean) => void
         </div>
       </div>
       {offer.error && <ErrorBand error={offer.error} />}
+      {settle.error && <ErrorBand error={settle.error} />}
       <Table months={place.months} />
     </section>
   )
@@ -138,5 +163,52 @@ function Table({ months }: { months: Schemas['MonthlyAir'][] }) {
         </tbody>
       </table>
     </div>
+  )
+}
+
+type Mood = Schemas['WeatherKnob']['mood']
+
+const MOODS: { value: Mood; label: string }[] = [
+  { value: 'FAIR', label: say('places.moodFair') },
+  { value: 'BITTER', label: say('places.moodBitter') },
+  { value: 'SLOW', label: say('places.moodSlow') },
+  { value: 'DOWN', label: say('places.moodDown') },
+  { value: 'ABSURD', label: say('places.moodAbsurd') },
+  { value: 'GARBLED', label: say('places.moodGarbled') },
+]
+
+/** How the simulated weather service answers, to see what the screens make of it. */
+function StandIn() {
+  const queries = useQueryClient()
+  const knob = useQuery({
+    queryKey: keys.weatherKnob,
+    queryFn: () => ask(api.GET('/api/standin/weather')),
+  })
+  const turn = useMutation({
+    mutationFn: (mood: Mood) => ask(api.PUT('/api/standin/weather', { body: { mood } })),
+    onSuccess: (now) => {
+      queries.setQueryData(keys.weatherKnob, now)
+      void queries.invalidateQueries({ queryKey: keys.airAtThePractice })
+    },
+  })
+  if (!knob.data) return null
+  return (
+    <section className="band place" aria-label={say('places.standIn')}>
+      <h2>{say('places.standIn')}</h2>
+      <p className="second">{say('places.standInNote')}</p>
+      <ToggleButtonGroup
+        exclusive
+        value={knob.data.mood}
+        aria-label={say('places.standIn')}
+        onChange={(_, mood: Mood | null) => mood !== null && turn.mutate(mood)}
+      >
+        {MOODS.map((m) => (
+          <ToggleButton key={m.value} value={m.value}>
+            {m.label}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      {turn.error && <ErrorBand error={turn.error} />}
+    </section>
   )
 }

@@ -5,11 +5,14 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import { useDiary, useDiaryChange, useMoney, usePlaces } from '../api/hooks'
 import { withheld } from '../regimen/usePlan'
-import { shortDay } from '../shared/format'
+import { capital, shortDay } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useShortcut } from '../shared/shortcuts'
+import { Why } from '../shared/Why'
 import { Key, PatternSet } from '../strip/Bands'
-import { useVisitContext } from '../visit/VisitShell'
+import { useVisitContext, type VisitContext } from '../visit/VisitShell'
+import { AirBand } from '../weather/AirBand'
+import { useAirToday } from '../weather/useAirToday'
 import { say } from '../words/say'
 import { DateCard, OpenDate } from './Dates'
 import { SpellCards, SpellForm } from './Spells'
@@ -107,6 +110,7 @@ export default function YearPage() {
           add={(body) => change.pause.mutate(body, { onSuccess: () => setAdding(false) })}
         />
       )}
+      {!shown.elsewhere && <TodaysAir context={context} change={change} />}
       <div className="band">
         <YearPicture year={shown} chosen={chosen} choose={setChosen} />
       </div>
@@ -142,6 +146,47 @@ export default function YearPage() {
       <Cost year={shown} />
       <Key />
     </div>
+  )
+}
+
+/** Today's air at the client's place: what it asks already, and a spell of the days ahead that can be laid over at once. */
+function TodaysAir({
+  context,
+  change,
+}: {
+  context: VisitContext
+  change: ReturnType<typeof useDiaryChange>
+}) {
+  const air = useAirToday(context)
+  if (!air.data) return null
+  return (
+    <>
+      <AirBand
+        air={air.data}
+        act={(s) =>
+          !context.earlier && (
+            <Button
+              disabled={change.pause.isPending}
+              onClick={() => change.pause.mutate({ kind: s.id, from: s.from, until: s.until, remark: '' })}
+            >
+              {say('year.layItOver')}
+            </Button>
+          )
+        }
+      />
+      {air.data.early.length > 0 && (
+        <section className="band year-early">
+          <h2>{say('weather.early')}</h2>
+          <ul className="year-quiet">
+            {air.data.early.map((t) => (
+              <li key={t.lever}>
+                <b>{capital(t.words)}:</b> <Why because={t.because} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
   )
 }
 

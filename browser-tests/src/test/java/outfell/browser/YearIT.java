@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.RequestOptions;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 
@@ -51,6 +52,50 @@ class YearIT extends InTheBrowser {
         card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it out"))
                 .click();
         assertThat(card).isHidden();
+    }
+
+    @Test
+    void a_cold_snap_that_is_told_is_laid_over_the_year_at_once() {
+        weather("BITTER");
+        String visit = visitOf("Jorun Pell");
+        page.navigate(visit + "/year");
+        Locator air = page.getByRole(AriaRole.REGION, named("The air today at Skarrow harbour"));
+        assertThat(air).containsText("Simulated weather.");
+        assertThat(air).containsText("colder than is usual");
+        nothingToMend("year, a cold snap told");
+        air.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Lay it over the year"))
+                .click();
+        Locator card = page.getByRole(AriaRole.REGION, named("A cold snap"));
+        assertThat(card).isVisible();
+        assertThat(air).not().containsText("colder than is usual");
+        card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it out"))
+                .click();
+        assertThat(air).containsText("colder than is usual");
+        weather("FAIR");
+    }
+
+    @Test
+    void the_desk_shows_the_usual_air_and_says_so_while_the_weather_service_fails() {
+        weather("DOWN");
+        page.navigate(server.address());
+        Locator air = page.getByRole(AriaRole.REGION, named("The air today at Skarrow harbour"));
+        assertThat(air).containsText("is usual at Skarrow harbour today");
+        assertThat(air).containsText("The weather service does not answer");
+        nothingToMend("desk, no weather");
+        page.getByRole(AriaRole.LINK, named("Practice")).click();
+        page.getByRole(AriaRole.LINK, named("See and change places")).click();
+        page.getByRole(AriaRole.BUTTON, named("answers")).click();
+        page.getByRole(AriaRole.LINK, named("Desk")).click();
+        assertThat(air).containsText("at Skarrow harbour today:");
+        assertThat(air).containsText("Simulated weather.");
+    }
+
+    private void weather(String mood) {
+        assertThat(page.request()
+                        .put(
+                                server.address() + "/api/standin/weather",
+                                RequestOptions.create().setData(java.util.Map.of("mood", mood))))
+                .isOK();
     }
 
     @Test

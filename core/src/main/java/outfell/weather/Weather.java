@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import outfell.climate.Air;
 import outfell.climate.Air.HeatBand;
 import outfell.climate.MonthlyAir;
@@ -79,7 +80,7 @@ public record Weather(Site site, LocalDate today, List<WeatherDay> days, Optiona
                 .datesUntil(first(today).plusDays(span()))
                 .map(day -> day(site, day, Optional.ofNullable(byDay.get(day))))
                 .toList();
-        return new Weather(site, today, days, missing(days));
+        return new Weather(site, today, days, missing(days, days.get(BACK)));
     }
 
     /**
@@ -123,11 +124,12 @@ public record Weather(Site site, LocalDate today, List<WeatherDay> days, Optiona
         return Optional.empty();
     }
 
-    private static Optional<Because> missing(List<WeatherDay> days) {
+    /** Today's doubt is told before any other day's. */
+    private static Optional<Because> missing(List<WeatherDay> days, WeatherDay today) {
         long untold = days.stream().filter(d -> !d.told()).count();
         return untold == 0
                 ? Optional.empty()
-                : days.stream()
+                : Stream.concat(Stream.of(today), days.stream())
                         .flatMap(d -> d.doubt().stream())
                         .findFirst()
                         .map(d ->

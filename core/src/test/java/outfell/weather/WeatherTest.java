@@ -95,6 +95,13 @@ class WeatherTest {
     }
 
     @Test
+    void of_several_days_that_cannot_be_todays_is_told() {
+        assertThat(changed(HARBOUR, -3, 0, warmer(70)).missing().orElseThrow().sentence())
+                .startsWith("%.1f °C is told".formatted(HARBOUR.on(TODAY).celsius() + 70))
+                .endsWith("stands for 4 days.");
+    }
+
+    @Test
     void days_that_nobody_told_are_usual_and_counted() {
         List<ToldDay> told = new ArrayList<>(usual(HARBOUR));
         told.removeLast();

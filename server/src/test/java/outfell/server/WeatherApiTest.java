@@ -64,6 +64,25 @@ class WeatherApiTest extends OverHttp {
     }
 
     @Test
+    void bitter_days_ahead_are_told_until_they_are_laid_over() throws Exception {
+        be("BITTER");
+        assertThat(get("/api/weather").body().at("/spells/0/id").asString()).isEqualTo("cold_snap");
+        String visit = readOnly("Jorun Pell");
+        String client = get("/api/visits/" + visit).body().at("/client").asString();
+        JsonNode told = get("/api/visits/" + visit + "/weather").body().at("/spells/0");
+        assertThat(told.at("/label").asString()).isEqualTo("a cold snap");
+        assertThat(told.at("/because/sentence").asString()).contains("colder than is usual");
+        Answer kept = post(
+                "/api/clients/" + client + "/pauses",
+                "{\"kind\": \"cold_snap\", \"from\": \"%s\", \"until\": \"%s\", \"remark\": \"\"}"
+                        .formatted(
+                                told.at("/from").asString(), told.at("/until").asString()));
+        assertThat(kept.status()).isEqualTo(200);
+        assertThat(get("/api/visits/" + visit + "/weather").body().at("/spells").size())
+                .isZero();
+    }
+
+    @Test
     void a_client_has_the_air_of_her_own_place() throws Exception {
         String visit = readOnly("Hedda Saltvik");
         JsonNode today = get("/api/visits/" + visit + "/weather").body();

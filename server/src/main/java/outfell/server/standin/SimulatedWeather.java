@@ -31,6 +31,8 @@ final class SimulatedWeather {
     enum Mood {
         /** As a service should. */
         FAIR,
+        /** The same with some bitter days ahead, whatever the month. */
+        BITTER,
         /** So late that nobody waits for it. */
         SLOW,
         /** With a fault of its own, whatever is asked. */
@@ -46,6 +48,11 @@ final class SimulatedWeather {
     record DaysAnswer(String place, boolean simulated, List<DayAnswer> days) {}
 
     private static final int MOST_DAYS = 60;
+    /** The last so many of the days that are asked for are bitter: so much colder than is usual, and no warmer than so much. */
+    private static final int BITTER_DAYS = 7;
+
+    private static final double BITTER_BY = 9;
+    private static final double BITTER_AT_MOST = 2;
     /** Later than anybody waits; what waits for it ends when it is closed. */
     private static final long SLOW_S = 120;
 
@@ -99,7 +106,7 @@ final class SimulatedWeather {
                     wait(call);
                     tell(call);
                 }
-                case FAIR, ABSURD -> tell(call);
+                case FAIR, BITTER, ABSURD -> tell(call);
             }
         }
     }
@@ -134,16 +141,24 @@ final class SimulatedWeather {
             return;
         }
         List<DayAnswer> told = from.datesUntil(from.plusDays(count))
-                .map(day -> day(site.get(), day))
+                .map(day -> day(site.get(), day, !day.isBefore(from.plusDays(count - BITTER_DAYS))))
                 .toList();
         say(call, 200, json.writeValueAsString(new DaysAnswer(site.get().id().value(), true, told)));
     }
 
-    private DayAnswer day(Site site, LocalDate day) {
+    private DayAnswer day(Site site, LocalDate day, boolean ahead) {
         MonthlyAir air = days.on(site, day);
-        return mood == Mood.ABSURD
-                ? new DayAnswer(day, air.celsius() + 70, air.humidity() + 100, air.wind(), air.uvIndex())
-                : new DayAnswer(day, air.celsius(), air.humidity(), air.wind(), air.uvIndex());
+        return switch (mood) {
+            case ABSURD -> new DayAnswer(day, air.celsius() + 70, air.humidity() + 100, air.wind(), air.uvIndex());
+            case BITTER ->
+                new DayAnswer(
+                        day,
+                        ahead ? Math.min(site.on(day).celsius() - BITTER_BY, BITTER_AT_MOST) : air.celsius(),
+                        air.humidity(),
+                        air.wind(),
+                        air.uvIndex());
+            default -> new DayAnswer(day, air.celsius(), air.humidity(), air.wind(), air.uvIndex());
+        };
     }
 
     private static void say(HttpExchange call, int status, String body) throws IOException {

@@ -1,9 +1,8 @@
 package outfell.server.weather;
 
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
+import java.util.Optional;
 import outfell.climate.Air;
 import outfell.climate.SiteId;
 import outfell.knowledge.Because;
@@ -35,7 +34,7 @@ public record AirTodayView(
         Air air,
         String name,
         Because compared,
-        @Schema(types = {"object", "null"}) @Nullable Because missing,
+        Optional<Because> missing,
         List<DayOfWeather> days,
         List<Stretch.TurnOfAir> early,
         List<SpellTold> spells) {
@@ -62,7 +61,7 @@ public record AirTodayView(
                 today.air(),
                 today.name(),
                 w.compared(),
-                w.missing().orElse(null),
+                w.missing(),
                 w.days().stream()
                         .filter(d -> !d.day().isBefore(w.today()))
                         .map(AirTodayView::day)
