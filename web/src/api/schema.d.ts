@@ -1807,6 +1807,14 @@ export interface components {
             question: string;
             yes: boolean;
         };
+        Apart: {
+            differences: components["schemas"]["Dated"][];
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            told: components["schemas"]["ToldNote"][];
+        };
         AskBack: {
             label: string;
             question: string;
@@ -2207,6 +2215,10 @@ export interface components {
             choices: components["schemas"]["CurrencyChoice"][];
             code: string;
         };
+        Dated: {
+            difference: components["schemas"]["Difference"];
+            since: components["schemas"]["Since"][];
+        };
         DatedEvening: {
             evening: components["schemas"]["Evening"];
             routine: components["schemas"]["Routine"];
@@ -2230,6 +2242,14 @@ export interface components {
             open: boolean;
             /** Format: date */
             today: string;
+        };
+        DearPart: {
+            /** Format: date */
+            from: string;
+            /** Format: double */
+            month: number;
+            /** Format: double */
+            over: number;
         };
         DebatedView: {
             /** Format: date-time */
@@ -2285,6 +2305,17 @@ export interface components {
             /** Format: date */
             today: string;
             urgent: string;
+        };
+        Difference: {
+            from: string;
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
+            products: string[];
+            to: string;
+            /** @enum {string} */
+            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "MOVED";
         };
         Dilution: {
             oil: string;
@@ -2841,6 +2872,12 @@ export interface components {
             low: number;
             mayContain: boolean;
             printed: string;
+        };
+        Marks: {
+            /** Format: double */
+            dryRooms: number;
+            /** Format: int32 */
+            sunToMind: number;
         };
         Matched: {
             headings: {
@@ -3797,6 +3834,11 @@ export interface components {
         Signed: {
             who: string;
         };
+        Since: {
+            change: components["schemas"]["Change"];
+            /** Format: date */
+            day: string;
+        };
         SiteOfTest: {
             amount: string;
             label: string;
@@ -3928,8 +3970,6 @@ export interface components {
             month: number;
             morning: components["schemas"]["Routine"];
             name: string;
-            /** Format: double */
-            over: number;
             quiet: components["schemas"]["QuietTurn"][];
             ripened: components["schemas"]["Change"][];
             told: components["schemas"]["ToldNote"][];
@@ -4432,24 +4472,28 @@ export interface components {
             value: number;
             words: string;
         };
+        YearCost: {
+            /** Format: double */
+            again: number;
+            dearest?: components["schemas"]["DearPart"];
+            /** Format: double */
+            once: number;
+            unpriced: string[];
+        };
         YearView: {
-            /** Format: double */
-            againCost: number;
+            apart: components["schemas"]["Apart"][];
             bottles: components["schemas"]["BottleView"][];
-            /** Format: double */
-            budget?: number | null;
-            /** Format: double */
-            cost: number;
+            cost: components["schemas"]["YearCost"];
             elsewhere: boolean;
             /** Format: date */
             from: string;
+            marks: components["schemas"]["Marks"];
             months: components["schemas"]["MonthAhead"][];
             place: string;
             sheet: components["schemas"]["SheetLine"][];
             site: string;
             spells: components["schemas"]["SpellPlan"][];
             stretches: components["schemas"]["StretchView"][];
-            unpriced: string[];
             /** Format: date */
             until: string;
         };

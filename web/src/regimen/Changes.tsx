@@ -29,8 +29,10 @@ export const CAUSES: Record<Change['cause'], string> = {
   CHOICE: say('changes.choice'),
 }
 
+type Becoming = Pick<Change, 'what' | 'from' | 'to'>
+
 /** What becomes of a step, in words: what stood, and what stands now. */
-function what({ what, from, to }: Change): { step: string; becomes: string } {
+function what({ what, from, to }: Becoming): { step: string; becomes: string } {
   switch (what) {
     case 'TAKEN_OUT':
       return { step: from, becomes: say('changes.takenOut') }
@@ -47,7 +49,7 @@ function what({ what, from, to }: Change): { step: string; becomes: string } {
 }
 
 /** The same in one line. */
-export function becomes(change: Change): string {
+export function becomes(change: Becoming): string {
   const told = what(change)
   return `${told.step} ${told.becomes}`
 }

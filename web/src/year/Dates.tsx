@@ -81,41 +81,18 @@ export function OpenDate({
   const title = useId()
   const section = useRef<HTMLElement>(null)
   useEffect(() => section.current?.focus(), [])
-  const unit = units([before, stretch].flatMap((s) => [s.morning, s.evening]))
-  const changed = (part: 'MORNING' | 'EVENING') =>
-    new Set(stretch.changes.filter((c) => c.part === part).flatMap((c) => c.products))
   return (
     <section className="band year-open" aria-labelledby={title} tabIndex={-1} ref={section}>
       <div className="year-open-head">
         <h2 id={title}>{say('year.onTheDay', { n, day: shortDay(stretch.from), name: stretch.name })}</h2>
         <Button onClick={close}>{say('year.closeDate')}</Button>
       </div>
-      {(['MORNING', 'EVENING'] as const).map((part) => (
-        <div key={part} className="year-both">
-          <h3>{partName(part)}</h3>
-          {[before, stretch].map((s) => {
-            const routine = part === 'MORNING' ? s.morning : s.evening
-            return (
-              <div key={s.from} className="two-row">
-                <span className={s === stretch ? 'shown' : 'second'}>
-                  {s === stretch ? say('year.then') : say('year.before')}
-                </span>
-                <Strip
-                  routine={routine}
-                  unit={unit}
-                  folded
-                  open={null}
-                  changed={changed(part)}
-                  weather={part === 'MORNING' ? { uv: s.air.outdoors.uvIndex } : 'night'}
-                />
-                <span className="second">
-                  {say('changes.minutesLine', { minutes: routine.timeline.minutes })}
-                </span>
-              </div>
-            )
-          })}
-        </div>
-      ))}
+      <TwoStrips
+        first={before}
+        second={stretch}
+        names={[say('year.before'), say('year.then')]}
+        changes={stretch.changes}
+      />
       {stretch.changes.length > 0 && <ChangeList changes={stretch.changes} />}
       {stretch.told.length > 0 && (
         <ul className="year-told">
@@ -147,4 +124,44 @@ export function OpenDate({
       )}
     </section>
   )
+}
+
+/** Two parts of the year, routine by routine, one above the other. */
+export function TwoStrips({
+  first,
+  second,
+  names,
+  changes,
+}: {
+  first: Stretch
+  second: Stretch
+  names: [string, string]
+  /** what differs: its products are marked */
+  changes: { part: 'MORNING' | 'EVENING'; products: string[] }[]
+}) {
+  const unit = units([first, second].flatMap((s) => [s.morning, s.evening]))
+  return (['MORNING', 'EVENING'] as const).map((part) => (
+    <div key={part} className="year-both">
+      <h3>{partName(part)}</h3>
+      {[first, second].map((s, i) => {
+        const routine = part === 'MORNING' ? s.morning : s.evening
+        return (
+          <div key={s.from} className="two-row">
+            <span className={i === 1 ? 'shown' : 'second'}>{names[i]}</span>
+            <Strip
+              routine={routine}
+              unit={unit}
+              folded
+              open={null}
+              changed={new Set(changes.filter((c) => c.part === part).flatMap((c) => c.products))}
+              weather={part === 'MORNING' ? { uv: s.air.outdoors.uvIndex } : 'night'}
+            />
+            <span className="second">
+              {say('changes.minutesLine', { minutes: routine.timeline.minutes })}
+            </span>
+          </div>
+        )
+      })}
+    </div>
+  ))
 }

@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import { DateCard, OpenDate } from './Dates'
 import type { Stretch, YearView } from './layout'
 import { SpellCards, SpellForm } from './Spells'
+import { TwoDays } from './TwoDays'
 import { YearPicture } from './YearPicture'
 
 vi.mock('../shared/Behind', () => ({ Behind: () => null }))
@@ -70,7 +71,6 @@ const stretch = (from: string, until: string, over: object = {}) =>
     told: [],
     quiet: [],
     month: 20,
-    over: 0,
     ...over,
   }) as unknown as Stretch
 
@@ -96,11 +96,17 @@ const year = (over: object = {}) =>
     months: MONTHS.map((month, i) => ({
       year: i === 0 ? 2026 : 2027,
       month,
-      air: { outdoors: { uvIndex: i === 6 ? 9 : 1 }, roomHumidity: 30 + i },
+      air: {
+        outdoors: { uvIndex: i === 6 ? 9 : 1 },
+        uvBand: i === 6 ? 'VERY_HIGH' : 'LOW',
+        roomHumidity: 30 + i,
+      },
     })),
     stretches: [stretch('2026-12-01', '2027-04-01'), stretch('2027-04-01', '2027-12-01')],
     spells: [],
     bottles: [],
+    apart: [],
+    marks: { sunToMind: 3, dryRooms: 40 },
     ...over,
   }) as unknown as YearView
 
@@ -223,4 +229,43 @@ test('a spell is taken out by its own card only', async () => {
   expect(screen.getAllByText('Retinal cream rests.')).toHaveLength(2)
   await userEvent.click(screen.getAllByRole('button', { name: 'Take it out' })[1]!)
   expect(takeOut).toHaveBeenCalledWith('two')
+})
+
+test('two days that do not meet are told with the dates in between, two that do with their own', async () => {
+  const difference = { part: 'EVENING', kind: 'MOISTURISER', what: 'OTHER_AMOUNT', from: 'Cream, 4 peas' }
+  const shown = year({
+    stretches: [
+      stretch('2026-12-01', '2027-03-18'),
+      stretch('2027-03-18', '2027-04-22', { changes: [change({ because: [because('It is mild.')] })] }),
+      stretch('2027-04-22', '2027-12-01'),
+    ],
+    apart: [
+      {
+        from: 0,
+        to: 2,
+        differences: [
+          {
+            difference: { ...difference, to: 'Cream, 3 peas', products: ['Cream'] },
+            since: [
+              { day: '2027-03-18', change: change({ because: [because('It is mild.')] }) },
+              { day: '2027-04-22', change: change({ cause: 'MONEY', because: [because('It is dear.')] }) },
+            ],
+          },
+        ],
+        told: [{ begins: true, title: 'Sunscreen again', text: '', because: because('') }],
+      },
+    ],
+  })
+  const close = vi.fn()
+  render(<TwoDays year={shown} close={close} />)
+  const section = screen.getByRole('region', { name: 'Compare two days' })
+  expect(section).toHaveTextContent('18 Mar: It is mild.')
+  expect(section).toHaveTextContent('22 Apr: It is dear.')
+  expect(section).toHaveTextContent('The sheet says: Sunscreen again.')
+  await userEvent.click(screen.getByRole('combobox', { name: 'and a day from' }))
+  await userEvent.click(screen.getByRole('option', { name: /^18 Mar/ }))
+  expect(section).not.toHaveTextContent('It is dear.')
+  expect(section).toHaveTextContent('18 Mar: It is mild.')
+  await userEvent.click(screen.getByRole('button', { name: 'Close' }))
+  expect(close).toHaveBeenCalledOnce()
 })

@@ -16,6 +16,7 @@ import { useAirToday } from '../weather/useAirToday'
 import { say } from '../words/say'
 import { DateCard, OpenDate } from './Dates'
 import { SpellCards, SpellForm } from './Spells'
+import { TwoDays } from './TwoDays'
 import { useYear } from './useYear'
 import { WhatIf } from './WhatIf'
 import { YearPicture } from './YearPicture'
@@ -31,6 +32,7 @@ export default function YearPage() {
   const [place, setPlace] = useState('')
   const [chosen, setChosen] = useState(0)
   const [adding, setAdding] = useState(false)
+  const [comparing, setComparing] = useState(false)
   const [thinking, setThinking] = useState(false)
   const year = useYear(context, place)
   const walk = (by: number) =>
@@ -94,6 +96,11 @@ export default function YearPage() {
           <Button aria-expanded={thinking} onClick={() => setThinking(!thinking)}>
             {say('year.whatIf')}
           </Button>
+          {dates > 0 && (
+            <Button aria-expanded={comparing} onClick={() => setComparing(!comparing)}>
+              {say('year.twoDays')}
+            </Button>
+          )}
           {!earlier && (
             <Button aria-expanded={adding} onClick={() => setAdding(!adding)}>
               {say('year.addASpell')}
@@ -117,6 +124,7 @@ export default function YearPage() {
       {thinking && shown.stretches[0] && (
         <WhatIf context={context} now={shown.stretches[0]} close={() => setThinking(false)} />
       )}
+      {comparing && <TwoDays key={shown.site} year={shown} close={() => setComparing(false)} />}
       {open && before && (
         <OpenDate key={open.from} n={chosen} before={before} stretch={open} close={() => setChosen(0)} />
       )}
@@ -201,17 +209,16 @@ function Still({ stretch }: { stretch: { quiet: { words: string }[] } | undefine
 /** What the year costs, in one sentence each. */
 function Cost({ year }: { year: NonNullable<ReturnType<typeof useYear>['data']> }) {
   const money = useMoney()
-  const once = year.cost - year.againCost
-  const dearest = [...year.stretches].sort((a, b) => b.over - a.over)[0]
+  const { once, again, unpriced, dearest } = year.cost
   return (
     <section className="band year-cost" aria-label={say('year.cost')}>
       <h2>{say('year.cost')}</h2>
       <p>
         {say('year.costOnce', { cost: money.round(once) })}{' '}
-        {year.againCost > 0 && say('year.costAgain', { cost: money.round(year.againCost) })}{' '}
-        {year.unpriced.length > 0 && say('year.unpriced', { names: year.unpriced.join(', ') })}
+        {again > 0 && say('year.costAgain', { cost: money.round(again) })}{' '}
+        {unpriced.length > 0 && say('year.unpriced', { names: unpriced.join(', ') })}
       </p>
-      {dearest && dearest.over > 0 && (
+      {dearest && (
         <p>
           {say('year.dearest', {
             day: shortDay(dearest.from),

@@ -10,8 +10,6 @@ const HALF = 86
 const SKIN = 14
 const MOST_BOTTLES = 8
 /** Index from which the sun is minded, and the humidity of rooms under which they dry: as the pictures' lines. */
-const MINDED = 3
-const DRY_ROOMS = 40
 
 /** The year as one section through time: the sun, the rooms, the skin with its day above it and its night below. */
 export function YearPicture({
@@ -42,10 +40,12 @@ export function YearPicture({
           ))}
         </div>
       </Row>
-      <Row name={<Name words={say('year.sun')} second={say('year.sunNote')} />}>
+      <Row name={<Name words={say('year.sun')} second={say('year.sunNote', { n: year.marks.sunToMind })} />}>
         <Sun year={year} width={width} />
       </Row>
-      <Row name={<Name words={say('year.rooms')} second={say('year.roomsNote')} />}>
+      <Row
+        name={<Name words={say('year.rooms')} second={say('year.roomsNote', { n: year.marks.dryRooms })} />}
+      >
         <Rooms year={year} width={width} />
       </Row>
       <Row name={<b className="visually-hidden">{say('year.stretches')}</b>}>
@@ -125,7 +125,9 @@ const number = (n: number) => (n >= 10 || Number.isInteger(n) ? String(Math.roun
 
 function Sun({ year, width }: { year: YearView; width: number }) {
   const all = months(year)
-  const uv = (i: number) => year.months[i % year.months.length]?.air.outdoors.uvIndex ?? 0
+  const air = (i: number) => year.months[i % year.months.length]?.air
+  const uv = (i: number) => air(i)?.outdoors.uvIndex ?? 0
+  const minded = year.marks.sunToMind
   const most = Math.max(8, ...year.months.map((m) => m.air.outdoors.uvIndex))
   const y = (n: number) => (SUN - 16) * (n / most)
   return (
@@ -142,7 +144,7 @@ function Sun({ year, width }: { year: YearView; width: number }) {
               y={SUN - high}
               width={w}
               height={high}
-              fill={Math.round(uv(i)) >= MINDED ? 'url(#p-filter)' : 'var(--f1)'}
+              fill={air(i)?.uvBand !== 'LOW' ? 'url(#p-filter)' : 'var(--f1)'}
               stroke="var(--ink)"
             />
           )
@@ -150,8 +152,8 @@ function Sun({ year, width }: { year: YearView; width: number }) {
         <line
           x1="0"
           x2={width}
-          y1={SUN - y(MINDED)}
-          y2={SUN - y(MINDED)}
+          y1={SUN - y(minded)}
+          y2={SUN - y(minded)}
           stroke="var(--ink)"
           strokeDasharray="4 4"
         />
@@ -171,22 +173,16 @@ function Sun({ year, width }: { year: YearView; width: number }) {
 function Rooms({ year, width }: { year: YearView; width: number }) {
   const all = months(year)
   const of = (i: number) => year.months[i % year.months.length]?.air.roomHumidity ?? 0
+  const dry = year.marks.dryRooms
   const humidities = year.months.map((m) => m.air.roomHumidity)
-  const [least, most] = [Math.min(DRY_ROOMS - 10, ...humidities), Math.max(DRY_ROOMS + 10, ...humidities)]
+  const [least, most] = [Math.min(dry - 10, ...humidities), Math.max(dry + 10, ...humidities)]
   const y = (n: number) => ROOMS - 8 - ((ROOMS - 30) * (n - least)) / (most - least)
   const points = all.map((m, i) => [((m.from + m.to) / 2) * width, y(of(i))] as const)
   return (
     <div className="year-rooms" style={{ height: ROOMS }}>
       <svg width={width} height={ROOMS} aria-hidden="true">
-        <rect
-          x="0"
-          y={y(DRY_ROOMS)}
-          width={width}
-          height={ROOMS - y(DRY_ROOMS)}
-          fill="url(#p-wait)"
-          opacity="0.5"
-        />
-        <line x1="0" x2={width} y1={y(DRY_ROOMS)} y2={y(DRY_ROOMS)} stroke="var(--stop)" strokeWidth="1.5" />
+        <rect x="0" y={y(dry)} width={width} height={ROOMS - y(dry)} fill="url(#p-wait)" opacity="0.5" />
+        <line x1="0" x2={width} y1={y(dry)} y2={y(dry)} stroke="var(--stop)" strokeWidth="1.5" />
         <polyline
           points={points.map(([x, v]) => `${x},${v}`).join(' ')}
           fill="none"

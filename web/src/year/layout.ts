@@ -14,6 +14,10 @@ export function at(year: Pick<YearView, 'from' | 'until'>, iso: string): number 
   return Math.min(1, Math.max(0, share))
 }
 
+/** The last day of a part of the year. */
+export const lastDay = (part: Pick<Stretch, 'until'>) =>
+  new Date((day(part.until) - 1) * DAY_MS).toISOString().slice(0, 10)
+
 /** A month on the line of days: where it begins and ends. */
 export type MonthAt = { year: number; month: Schemas['MonthAhead']['month']; from: number; to: number }
 

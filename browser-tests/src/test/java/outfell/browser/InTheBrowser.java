@@ -138,8 +138,11 @@ abstract class InTheBrowser {
     /** Types a day into a field as it is written here: day, month, year. */
     void typeDay(String label, LocalDate day) {
         Locator field = page.getByRole(AriaRole.GROUP, named(label));
-        field.getByRole(AriaRole.SPINBUTTON).first().click();
+        Locator first = field.getByRole(AriaRole.SPINBUTTON).first();
+        first.click();
+        assertThat(first).isFocused();
         page.keyboard().type("%02d%02d%04d".formatted(day.getDayOfMonth(), day.getMonthValue(), day.getYear()));
+        assertThat(field).containsText(String.valueOf(day.getYear()));
     }
 
     /** Presses Tab until a control of that name has the focus. */

@@ -144,7 +144,7 @@ public final class Slots {
     }
 
     private boolean owns(Product p) {
-        return consultation.shelf().stream().anyMatch(o -> o.product().id().equals(p.id()));
+        return consultation.owns(p.id());
     }
 
     private List<Product> mayStand(Place place) {

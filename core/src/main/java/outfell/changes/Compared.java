@@ -1,13 +1,11 @@
 package outfell.changes;
 
 import java.util.List;
-import java.util.Map;
 import outfell.causes.Served;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
-import outfell.product.ProductId;
+import outfell.regimen.MonthCost;
 import outfell.regimen.Regimen;
-import outfell.supply.Supply;
 
 /**
  * One plan held against another.
@@ -34,8 +32,8 @@ public record Compared(
                 held.changes(),
                 behind,
                 lost,
-                month(consultation, hers),
-                month(consultation, computed),
+                MonthCost.toBuy(consultation, hers.steps().toList()),
+                MonthCost.toBuy(consultation, computed.steps().toList()),
                 Because.house("%s; %s.".formatted(points, leaves(lost))));
     }
 
@@ -55,16 +53,5 @@ public record Compared(
         return lost.isEmpty()
                 ? "every concern that was served still is"
                 : "nothing is done any more for %s".formatted(String.join(", ", lost));
-    }
-
-    private static double month(Consultation consultation, Regimen regimen) {
-        Map<ProductId, Double> grams = Supply.gramsAWeek(regimen.steps().toList());
-        return consultation.products().stream()
-                .filter(p -> consultation.shelf().stream()
-                        .noneMatch(o -> o.product().id().equals(p.id())))
-                .filter(p -> grams.containsKey(p.id()))
-                .mapToDouble(
-                        p -> Supply.month(p, grams.getOrDefault(p.id(), 0.0)).orElse(0))
-                .sum();
     }
 }

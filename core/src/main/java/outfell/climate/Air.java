@@ -110,6 +110,11 @@ public record Air(
         return Objects.requireNonNull(PULLS.get(id), id).of(x);
     }
 
+    /** UV index from which it is minded. */
+    public static int uvToMind() {
+        return UV_MODERATE;
+    }
+
     /** Dryness from which it is called high, 0 to 100. */
     public static double highDryness() {
         return DRY_HIGH;

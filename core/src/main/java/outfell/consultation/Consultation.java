@@ -272,6 +272,11 @@ public record Consultation(
                 house.yardstick().still());
     }
 
+    /** Whether it stands on her shelf. */
+    public boolean owns(ProductId id) {
+        return shelf.stream().anyMatch(o -> o.product().id().equals(id));
+    }
+
     /** A product on the shelf or in the catalogue. */
     public Optional<Product> find(ProductId id) {
         return products().stream().filter(p -> p.id().equals(id)).findFirst();

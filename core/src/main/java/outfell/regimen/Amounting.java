@@ -1,18 +1,16 @@
 package outfell.regimen;
 
 import java.util.List;
-import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.product.Product;
-import outfell.product.ProductId;
 import outfell.routine.ByAir;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
-import outfell.supply.Supply;
+import outfell.routine.Step;
 
 /** More of a cream or a toner for the air comes last: where money and minutes have room for it beside all that was chosen. */
 final class Amounting {
@@ -56,15 +54,11 @@ final class Amounting {
         Layout by = layout.apply(air);
         Routine am = by.lay(Part.MORNING, morning, consultation.life().morningMinutes());
         Routine pm = by.lay(Part.EVENING, evening, consultation.life().eveningMinutes());
-        Map<ProductId, Double> grams = Supply.gramsAWeek(
-                Stream.concat(am.steps().stream(), pm.steps().stream()).toList());
-        double month = Stream.concat(morning.stream(), evening.stream())
-                .distinct()
-                .filter(p -> consultation.shelf().stream()
-                        .noneMatch(o -> o.product().id().equals(p.id())))
-                .mapToDouble(
-                        p -> Supply.month(p, grams.getOrDefault(p.id(), 0.0)).orElse(0))
-                .sum();
-        return new Laid(month, am.timeline().minutes(), pm.timeline().minutes());
+        List<Step> steps =
+                Stream.concat(am.steps().stream(), pm.steps().stream()).toList();
+        return new Laid(
+                MonthCost.toBuy(consultation, steps),
+                am.timeline().minutes(),
+                pm.timeline().minutes());
     }
 }

@@ -1,6 +1,5 @@
 package outfell.regimen;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,12 +8,12 @@ import java.util.stream.Stream;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life.Place;
 import outfell.knowledge.Because;
-import outfell.knowledge.Evidence;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Amounts;
-import outfell.routine.Part;
 import outfell.skin.Concern;
 import outfell.skin.PhototypeReader;
 import outfell.sun.SunOfDay;
@@ -28,7 +27,9 @@ import outfell.sun.SunOfDay;
  * @param cautions what is always told with it
  */
 public record HerSun(SunOfDay sun, double dose, List<Because> raised, List<Because> cautions) {
-    private static final List<ActiveKind> THINS = List.of(ActiveKind.AHA, ActiveKind.BHA);
+    private static final Row FILE = KnowledgeFile.yaml("sun-day.yaml");
+    private static final List<Raise> RAISES = Row.unique(FILE.rows("raises"), Raise::read, Raise::id);
+    private static final List<Caution> CAUTIONS = Row.unique(FILE.rows("cautions"), Caution::read, Caution::id);
 
     /** Under the consultation's plan in its month; nothing where there is no plan. */
     public static Optional<HerSun> of(Consultation consultation) {
@@ -62,48 +63,52 @@ public record HerSun(SunOfDay sun, double dose, List<Because> raised, List<Becau
     }
 
     private static List<Because> raised(Consultation c, Outcome.Planned planned) {
-        List<Because> all = new ArrayList<>();
-        products(c, planned.regimen())
-                .filter(p -> p.has(ActiveKind.RETINOID))
-                .findFirst()
-                .ifPresent(p -> all.add(
-                        Because.custom("%s of the evening thins what shields the skin: the sunscreen is not left out."
-                                .formatted(p.name()))));
-        products(c, planned.regimen())
-                .filter(p -> p.hasAny(THINS) && !p.kind().comesOff())
-                .findFirst()
-                .ifPresent(p -> all.add(new Because(
-                        "%s leaves skin more open to burning, up to a week after it.".formatted(p.name()),
-                        Evidence.CONTROLLED,
-                        "kaidbey-2003")));
-        if (planned.skin().concerns().stream().anyMatch(k -> k.concern() == Concern.PIGMENT)) {
-            all.add(Because.custom("Pigment marks darken under little sun, and under light that is seen."));
-        }
-        planned.safety().sun().least().ifPresent(l -> all.add(l.because()));
-        return List.copyOf(all);
-    }
-
-    private static Stream<Product> products(Consultation c, Regimen plan) {
-        return Stream.of(Part.values())
-                .flatMap(part -> plan.routine(part).steps().stream())
-                .flatMap(s -> c.find(s.product()).stream());
+        return Stream.concat(
+                        RAISES.stream().flatMap(r -> r.of(c, planned).stream()),
+                        planned.safety().sun().least().stream().map(l -> l.because()))
+                .toList();
     }
 
     private static List<Because> cautions(Consultation c, double uv) {
-        List<Because> all = new ArrayList<>();
-        if (uv < 3) {
-            all.add(who("UVA is there in winter, through cloud and through window glass, too."));
-        }
-        if (c.life().places().contains(Place.SEA)) {
-            all.add(who("Foam and water throw back up to a quarter of it, from below; again after each soaking."));
-        }
-        all.add(
-                who(
-                        "None of this is leave to stay out: sweat, water and rubbing break the film, and harm begins before the skin reddens."));
-        return List.copyOf(all);
+        return CAUTIONS.stream()
+                .filter(k -> uv < k.belowUv())
+                .filter(k -> k.places().isEmpty() || c.life().places().stream().anyMatch(k.places()::contains))
+                .map(Caution::because)
+                .toList();
     }
 
-    private static Because who(String sentence) {
-        return new Because(sentence, Evidence.SMALL, "who-2002");
+    /** Something of plan or skin that asks for more care. */
+    private record Raise(String id, List<ActiveKind> has, List<Concern> concerns, Because because) {
+        /** Its sentence, with the product that it comes from. */
+        Optional<Because> of(Consultation c, Outcome.Planned planned) {
+            boolean ofTheSkin = planned.skin().concerns().stream().anyMatch(k -> concerns.contains(k.concern()));
+            return ofTheSkin
+                    ? Optional.of(because)
+                    : planned.regimen()
+                            .steps()
+                            .flatMap(s -> c.find(s.product()).stream())
+                            .filter(p -> p.hasAny(has) && !p.kind().comesOff())
+                            .findFirst()
+                            .map(p -> because.withSentence(because.sentence().replace("{product}", p.name())));
+        }
+
+        static Raise read(Row row) {
+            return new Raise(
+                    row.text("id"),
+                    row.several("has", ActiveKind.class),
+                    row.several("concern", Concern.class),
+                    row.because(row.text("text")));
+        }
+    }
+
+    /** Something that is always told, or on some days, or to some. */
+    private record Caution(String id, double belowUv, List<Place> places, Because because) {
+        static Caution read(Row row) {
+            return new Caution(
+                    row.text("id"),
+                    row.number("below-uv", Double.POSITIVE_INFINITY),
+                    row.several("place", Place.class),
+                    row.because(row.text("text")));
+        }
     }
 }

@@ -66,10 +66,6 @@ final class Bottles {
         return (int) all.stream().filter(k -> !k.hers()).count();
     }
 
-    private boolean owns(Product p) {
-        return consultation.shelf().stream().anyMatch(o -> o.product().id().equals(p.id()));
-    }
-
     /** One product's packs, one after another. */
     private final class Shelf {
         private final Product product;
@@ -86,7 +82,7 @@ final class Bottles {
         Shelf(Product product, boolean again) {
             this.product = product;
             this.again = again;
-            if (owns(product)) {
+            if (consultation.owns(product.id())) {
                 Optional<Supply.Pack> pack = Optional.ofNullable(packs.get(product.id()));
                 open = true;
                 hers = true;

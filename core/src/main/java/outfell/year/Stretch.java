@@ -2,6 +2,7 @@ package outfell.year;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Stream;
 import outfell.changes.Change;
 import outfell.climate.Air;
 import outfell.knowledge.Because;
@@ -50,7 +51,20 @@ public record Stretch(
      *
      * @param begins whether it comes
      */
-    public record ToldNote(boolean begins, String title, String text, Because because) {}
+    public record ToldNote(boolean begins, String title, String text, Because because) {
+        /** What the sheet of the second plan says and that of the first does not, then the other way round. */
+        static List<ToldNote> between(Regimen first, Regimen second) {
+            return Stream.concat(only(second, first, true), only(first, second, false))
+                    .toList();
+        }
+
+        private static Stream<ToldNote> only(Regimen of, Regimen other, boolean begins) {
+            return of.sheetNotes().stream()
+                    .filter(n ->
+                            other.sheetNotes().stream().noneMatch(o -> o.title().equals(n.title())))
+                    .map(n -> new ToldNote(begins, n.title(), n.text(), n.because()));
+        }
+    }
 
     /**
      * A turn of the air that changed nothing.

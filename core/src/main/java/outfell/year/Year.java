@@ -15,6 +15,7 @@ import outfell.climate.Air;
  * @param months as they come, the air of each
  * @param spells over the season, in the order of days
  * @param sheet what the client's sheet says of it
+ * @param apart every two parts that do not follow one another, held against each other
  * @param bottles of all that is used in it, the sunscreen as often as it is put on again
  */
 public record Year(
@@ -24,12 +25,22 @@ public record Year(
         List<MonthAhead> months,
         List<SpellPlan> spells,
         List<YearLine> sheet,
-        List<Bottle> bottles) {
+        List<Apart> apart,
+        List<Bottle> bottles,
+        YearCost cost) {
+    private static final double DRY_ROOMS = Turns.FILE.number("dry-rooms", 0, 100);
+
+    /** Humidity of rooms, %, below which they are drawn as drying. */
+    public static double dryRooms() {
+        return DRY_ROOMS;
+    }
+
     public Year {
         stretches = List.copyOf(stretches);
         months = List.copyOf(months);
         spells = List.copyOf(spells);
         sheet = List.copyOf(sheet);
+        apart = List.copyOf(apart);
         bottles = List.copyOf(bottles);
     }
 

@@ -23,10 +23,10 @@ import outfell.consultation.Life;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.regimen.MonthCost;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
-import outfell.regimen.SheetNotes.SheetNote;
 import outfell.supply.Supply;
 import outfell.year.Stretch.ToldNote;
 import outfell.year.Stretch.TurnOfAir;
@@ -93,6 +93,7 @@ public final class YearAhead {
             air = then;
         }
         List<SpellPlan> spells = new Spells(consultation, visit).over(all);
+        List<Bottle> bottles = new Bottles(consultation, all, packs).all();
         return new Year(
                 from,
                 until,
@@ -100,7 +101,9 @@ public final class YearAhead {
                 months(),
                 spells,
                 ForTheSheet.of(all, spells, consultation.life()),
-                new Bottles(consultation, all, packs).all());
+                Apart.of(all),
+                bottles,
+                YearCost.of(all, bottles, consultation.life().budget()));
     }
 
     /** The first day on which something turned that made a difference; what turned before it changed nothing. */
@@ -210,7 +213,7 @@ public final class YearAhead {
                 .map(t -> new TurnOfAir(
                         t.day(), t.lever(), t.lever().words(), t.lever().because(plan.asked())))
                 .toList();
-        List<ToldNote> told = told(before.plan(), plan);
+        List<ToldNote> told = ToldNote.between(before.plan(), plan);
         Air mean = is.mean(consultation);
         return new Stretch(
                 is.from(),
@@ -249,30 +252,8 @@ public final class YearAhead {
                 : all;
     }
 
-    private static List<ToldNote> told(Regimen was, Regimen is) {
-        List<ToldNote> all = new ArrayList<>();
-        for (SheetNote note : is.sheetNotes()) {
-            if (was.sheetNotes().stream().noneMatch(n -> n.title().equals(note.title()))) {
-                all.add(new ToldNote(true, note.title(), note.text(), note.because()));
-            }
-        }
-        for (SheetNote note : was.sheetNotes()) {
-            if (is.sheetNotes().stream().noneMatch(n -> n.title().equals(note.title()))) {
-                all.add(new ToldNote(false, note.title(), note.text(), note.because()));
-            }
-        }
-        return all;
-    }
-
     private double month(Regimen plan) {
-        Map<ProductId, Double> grams = Supply.gramsAWeek(plan.steps().toList());
-        return consultation.products().stream()
-                .filter(p -> grams.containsKey(p.id()))
-                .filter(p -> consultation.shelf().stream()
-                        .noneMatch(o -> o.product().id().equals(p.id())))
-                .mapToDouble(
-                        p -> Supply.month(p, grams.getOrDefault(p.id(), 0.0)).orElse(0))
-                .sum();
+        return MonthCost.toBuy(consultation, plan.steps().toList());
     }
 
     private List<Year.MonthAhead> months() {

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import outfell.causes.Cause;
 import outfell.changes.Change;
+import outfell.changes.Difference;
 import outfell.climate.MonthlyAir;
 import outfell.climate.Site;
 import outfell.climate.SiteId;
@@ -29,6 +30,8 @@ import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.regimen.Consultations;
 import outfell.regimen.Planner;
+import outfell.regimen.Regimen;
+import outfell.regimen.SheetNotes;
 import outfell.routine.Part;
 import outfell.safety.Answers;
 import outfell.season.Lever;
@@ -260,5 +263,46 @@ class YearAheadTest {
                 .together();
         assertThat(Planner.plan(referred)).isInstanceOf(outfell.regimen.Outcome.ReferFirst.class);
         assertThat(YearAhead.of(referred, referred.answers().today(), Map.of())).isEmpty();
+    }
+
+    @ParameterizedTest
+    @MethodSource("sites")
+    void any_two_parts_differ_by_what_their_plans_differ_in_each_with_the_dates_that_did_it(Site site) {
+        Year year = year(at(client(), site));
+        int n = year.stretches().size();
+        assertThat(year.apart()).hasSize(Math.max(0, (n - 1) * (n - 2) / 2));
+        for (Apart apart : year.apart()) {
+            Stretch first = year.stretches().get(apart.from());
+            Stretch second = year.stretches().get(apart.to());
+            assertThat(apart.differences())
+                    .extracting(Apart.Dated::difference)
+                    .isEqualTo(Difference.between(first.plan(), second.plan()));
+            assertThat(apart.differences()).allSatisfy(d -> {
+                assertThat(d.since()).isNotEmpty();
+                assertThat(d.since()).extracting(Apart.Since::day).isSorted();
+                assertThat(d.since()).allSatisfy(s -> {
+                    assertThat(s.day()).isAfter(first.from()).isBeforeOrEqualTo(second.from());
+                    assertThat(s.change().because()).isNotEmpty();
+                });
+            });
+        }
+    }
+
+    @Test
+    void what_comes_and_goes_between_two_parts_is_no_difference_of_theirs() {
+        Year year = year(at(client(), Sites.find("skarrow-harbour").orElseThrow()));
+        assertThat(year.apart()).isNotEmpty();
+        for (Apart apart : year.apart()) {
+            Regimen first = year.stretches().get(apart.from()).plan();
+            Regimen second = year.stretches().get(apart.to()).plan();
+            assertThat(apart.differences().stream()
+                            .filter(d -> d.difference().what() == Change.What.PUT_IN)
+                            .flatMap(d -> d.difference().products().stream()))
+                    .allSatisfy(p -> assertThat(second.products()).contains(p));
+            assertThat(apart.told().stream().filter(Stretch.ToldNote::begins).map(Stretch.ToldNote::title))
+                    .doesNotContainAnyElementsOf(first.sheetNotes().stream()
+                            .map(SheetNotes.SheetNote::title)
+                            .toList());
+        }
     }
 }

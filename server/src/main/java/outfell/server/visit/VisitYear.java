@@ -55,11 +55,7 @@ public class VisitYear {
         Consultation there = hers.parts().site(site).together();
         return YearAhead.of(there, LocalDate.now(clock), packs(visit))
                 .map(y -> YearView.of(
-                        y,
-                        site.id(),
-                        site.name(),
-                        !site.id().equals(hers.site().id()),
-                        visit.intake().budget()))
+                        y, site.id(), site.name(), !site.id().equals(hers.site().id())))
                 .orElseThrow(() ->
                         Problem.refused("refer-first", "There is no year to lay out until the referral is settled."));
     }

@@ -10,11 +10,12 @@ import outfell.climate.SiteId;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Routine;
-import outfell.supply.Supply;
+import outfell.year.Apart;
 import outfell.year.Bottle;
 import outfell.year.SpellPlan;
 import outfell.year.Stretch;
 import outfell.year.Year;
+import outfell.year.YearCost;
 
 /**
  * The year after a visit, as it is drawn.
@@ -23,10 +24,7 @@ import outfell.year.Year;
  * @param until the day after the last
  * @param months the air of each, as they come
  * @param sheet what the client's sheet says of it
- * @param cost of the packs that are to be bought in it, where their prices are known
- * @param againCost the part of it for putting the sunscreen on again
- * @param unpriced names of those without
- * @param budget of the client, a month, if there is one
+ * @param apart every two parts that do not follow one another, held against each other
  */
 public record YearView(
         SiteId site,
@@ -38,11 +36,18 @@ public record YearView(
         List<Year.MonthAhead> months,
         List<SpellPlan> spells,
         List<SheetLine> sheet,
+        List<Apart> apart,
         List<BottleView> bottles,
-        double cost,
-        double againCost,
-        List<String> unpriced,
-        @Schema(types = {"number", "null"}) @Nullable Double budget) {
+        YearCost cost,
+        Marks marks) {
+
+    /**
+     * Where the picture draws a line.
+     *
+     * @param sunToMind UV index
+     * @param dryRooms % humidity
+     */
+    public record Marks(int sunToMind, double dryRooms) {}
 
     /**
      * One line of the client's sheet.
@@ -65,7 +70,6 @@ public record YearView(
      * @param told what the sheet says from then on, or no longer
      * @param quiet what turned and changed nothing, and why
      * @param month what a month of it costs for what is not owned
-     * @param over of that, what lies above the client's limit
      */
     public record StretchView(
             LocalDate from,
@@ -79,8 +83,7 @@ public record YearView(
             List<Change> ripened,
             List<Stretch.ToldNote> told,
             List<Stretch.QuietTurn> quiet,
-            double month,
-            double over) {}
+            double month) {}
 
     /**
      * @param again of the packs to be bought, those for putting a sunscreen on again
@@ -93,14 +96,9 @@ public record YearView(
             List<Bottle.BottlePack> packs,
             int bought,
             int again,
-            @Schema(types = {"number", "null"}) @Nullable Double cost) {
-        /** Whether its price is wanted and not known. */
-        boolean unpriced() {
-            return bought > 0 && cost == null;
-        }
-    }
+            @Schema(types = {"number", "null"}) @Nullable Double cost) {}
 
-    static YearView of(Year year, SiteId site, String place, boolean elsewhere, @Nullable Double budget) {
+    static YearView of(Year year, SiteId site, String place, boolean elsewhere) {
         List<BottleView> bottles = year.bottles().stream()
                 .map(b -> new BottleView(
                         b.product(),
@@ -117,25 +115,19 @@ public record YearView(
                 elsewhere,
                 year.from(),
                 year.until(),
-                year.stretches().stream().map(s -> stretch(s, budget)).toList(),
+                year.stretches().stream().map(YearView::stretch).toList(),
                 year.months(),
                 year.spells(),
                 year.sheet().stream()
                         .map(l -> new SheetLine(l.from().orElse(null), l.until().orElse(null), l.title(), l.text()))
                         .toList(),
+                year.apart(),
                 bottles,
-                bottles.stream()
-                        .mapToDouble(b -> b.cost() == null ? 0 : b.cost())
-                        .sum(),
-                year.bottles().stream().mapToDouble(Bottle::againCost).sum(),
-                bottles.stream()
-                        .filter(BottleView::unpriced)
-                        .map(BottleView::name)
-                        .toList(),
-                budget);
+                year.cost(),
+                new Marks(Air.uvToMind(), Year.dryRooms()));
     }
 
-    private static StretchView stretch(Stretch s, @Nullable Double budget) {
+    private static StretchView stretch(Stretch s) {
         return new StretchView(
                 s.from(),
                 s.until(),
@@ -148,7 +140,6 @@ public record YearView(
                 s.ripened(),
                 s.told(),
                 s.quiet(),
-                s.month(),
-                budget == null ? 0 : Supply.over(s.month(), budget));
+                s.month());
     }
 }
