@@ -40,6 +40,8 @@ export const keys = {
   weeks: (visit: string, version: number, shelf: string) => ['plan', 'weeks', visit, version, shelf] as const,
   year: (visit: string, version: number, shelf: string, place: string) =>
     ['plan', 'year', visit, version, shelf, place] as const,
+  lastYear: (visit: string, from: string, until: string) =>
+    ['plan', 'last-year', visit, from, until] as const,
   sun: (visit: string, version: number, month: Month) => ['plan', 'sun', visit, version, month] as const,
   whatIf: (visit: string, version: number, air: Record<string, number>) =>
     ['plan', 'what-if', visit, version, air] as const,

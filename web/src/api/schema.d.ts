@@ -1412,6 +1412,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/last-year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lastYear"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/moved": {
         parameters: {
             query?: never;
@@ -2842,6 +2858,18 @@ export interface components {
             /** Format: double */
             uses: number;
         };
+        LastYearView: {
+            /** Format: date */
+            from: string;
+            now: components["schemas"]["PlanDifference"][];
+            read: components["schemas"]["ReadThen"][];
+            said: components["schemas"]["SaidThen"][];
+            /** Format: date */
+            since?: string | null;
+            stood?: components["schemas"]["Stood"];
+            /** Format: date */
+            until: string;
+        };
         Least: {
             because: components["schemas"]["Because"];
             /** Format: int32 */
@@ -3471,6 +3499,17 @@ export interface components {
             as: string[];
             word: string;
         };
+        ReadThen: {
+            barrier: string;
+            concerns: string[];
+            /** Format: date */
+            date: string;
+            fault: string;
+            type: string;
+            /** Format: uuid */
+            visit: string;
+            water: string;
+        };
         Reading: {
             byHand: components["schemas"]["SetValue"][];
             conditions?: components["schemas"]["Conditions"];
@@ -3649,6 +3688,17 @@ export interface components {
             /** Format: int32 */
             sting?: number | null;
             swelling: boolean;
+        };
+        SaidThen: {
+            /** Format: date */
+            date: string;
+            /** Format: int32 */
+            flaking?: number | null;
+            /** Format: int32 */
+            redness?: number | null;
+            remark: string;
+            /** Format: int32 */
+            sting?: number | null;
         };
         SavedPlan: {
             /** Format: uuid */
@@ -3953,6 +4003,13 @@ export interface components {
             secondCoat: boolean;
             when?: components["schemas"]["OnCondition"];
             words: string;
+        };
+        Stood: {
+            /** Format: date */
+            kept: string;
+            /** Format: uuid */
+            plan: string;
+            steps: components["schemas"]["KeptSteps"];
         };
         Strength: {
             active: string;
@@ -7024,6 +7081,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LabelForClient"];
+                };
+            };
+        };
+    };
+    lastYear: {
+        parameters: {
+            query: {
+                from: string;
+                until: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastYearView"];
                 };
             };
         };

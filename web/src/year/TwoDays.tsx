@@ -30,7 +30,7 @@ export function TwoDays({ year, close }: { year: YearView; close: () => void }) 
       label={label}
       value={value}
       onChange={(e) => put(Number(e.target.value))}
-      sx={{ minWidth: 250 }}
+      sx={{ width: 330, maxWidth: '100%' }}
     >
       {year.stretches.map((s, i) => (
         <MenuItem key={s.from} value={i} disabled={!may(i)}>

@@ -15,6 +15,7 @@ import { AirBand } from '../weather/AirBand'
 import { useAirToday } from '../weather/useAirToday'
 import { say } from '../words/say'
 import { DateCard, OpenDate } from './Dates'
+import { LastYear } from './LastYear'
 import { SpellCards, SpellForm } from './Spells'
 import { TwoDays } from './TwoDays'
 import { useYear } from './useYear'
@@ -32,6 +33,7 @@ export default function YearPage() {
   const [place, setPlace] = useState('')
   const [chosen, setChosen] = useState(0)
   const [adding, setAdding] = useState(false)
+  const [looking, setLooking] = useState(false)
   const [comparing, setComparing] = useState(false)
   const [thinking, setThinking] = useState(false)
   const year = useYear(context, place)
@@ -96,6 +98,9 @@ export default function YearPage() {
           <Button aria-expanded={thinking} onClick={() => setThinking(!thinking)}>
             {say('year.whatIf')}
           </Button>
+          <Button aria-expanded={looking} onClick={() => setLooking(!looking)}>
+            {say('year.aYearAgo')}
+          </Button>
           {dates > 0 && (
             <Button aria-expanded={comparing} onClick={() => setComparing(!comparing)}>
               {say('year.twoDays')}
@@ -123,6 +128,9 @@ export default function YearPage() {
       </div>
       {thinking && shown.stretches[0] && (
         <WhatIf context={context} now={shown.stretches[0]} close={() => setThinking(false)} />
+      )}
+      {looking && shown.stretches[0] && (
+        <LastYear visit={visit.id} of={open ?? shown.stretches[0]} close={() => setLooking(false)} />
       )}
       {comparing && <TwoDays key={shown.site} year={shown} close={() => setComparing(false)} />}
       {open && before && (

@@ -135,7 +135,7 @@ final class WeekByWeek {
                         .orElse(0),
                 going.stream().map(g -> tracks.of(g, found, current)).toList(),
                 evenings,
-                diary.read(now),
+                heard(),
                 dueCheckIns(going),
                 regimen.evening(),
                 calm.flatMap(c -> calm(c, going)),
@@ -207,6 +207,14 @@ final class WeekByWeek {
     }
 
     // ---- check-ins, calm
+
+    private List<Diary.Heard> heard() {
+        LocalDate back = now.minusWeeks(CheckIn.TOLD_WEEKS);
+        LocalDate since = from.isBefore(back) ? from : back;
+        return diary.read(now).stream()
+                .filter(h -> !h.checkIn().on().isBefore(since))
+                .toList();
+    }
 
     private List<LocalDate> dueCheckIns(List<Going> going) {
         List<LocalDate> due = new ArrayList<>();

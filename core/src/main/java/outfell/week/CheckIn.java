@@ -77,6 +77,9 @@ public record CheckIn(
     static final int RESET_APART = RESET.whole("apart", 1, 60);
     /** Share of a week's strong nights that may be left out. */
     static final double SKIPPED = FILE.number("skipped", 0, 1);
+
+    /** For how many weeks back check-ins are told beside the weeks of a plan. */
+    public static final int TOLD_WEEKS = FILE.whole("told-weeks", 1, 520);
     /** Weeks to the next check-in while something is led up to, in a calm reset, and when nothing is. */
     public static final int EVERY_LED_UP = FILE.row("every").whole("led-up", 1, 26);
 

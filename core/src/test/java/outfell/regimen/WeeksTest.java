@@ -16,6 +16,7 @@ import java.util.OptionalInt;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -387,5 +388,34 @@ class WeeksTest {
                                 .anyMatch(k -> k == StepKind.FIRST_CLEANSE))
                         .as("%s", e.date())
                         .isEqualTo(e.date().getDayOfWeek() != DayOfWeek.SUNDAY));
+    }
+
+    @Test
+    void check_ins_of_another_year_are_history_and_not_told_beside_the_weeks() {
+        Consultation c = PlansSaidTest.consultation(2);
+        LocalDate begun = c.answers().today();
+        Diary was = c.diary();
+        Consultation said = c.parts()
+                .diary(new Diary(
+                        was.before(),
+                        Stream.of(begun.minusYears(1), begun.minusWeeks(3), begun.plusDays(8))
+                                .map(d -> new CheckIn(
+                                        d,
+                                        OptionalInt.of(0),
+                                        OptionalInt.of(0),
+                                        OptionalInt.of(0),
+                                        false,
+                                        OptionalInt.of(0)))
+                                .toList(),
+                        was.pauses(),
+                        was.rhythm(),
+                        was.evenings(),
+                        was.courses(),
+                        was.byHand(),
+                        was.faces()))
+                .together();
+        assertThat(Planner.weeks(said, begun.plusDays(10)).orElseThrow().checkIns())
+                .extracting(h -> h.checkIn().on())
+                .containsExactly(begun.minusWeeks(3), begun.plusDays(8));
     }
 }

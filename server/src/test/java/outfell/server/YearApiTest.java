@@ -289,4 +289,49 @@ class YearApiTest extends OverHttp {
     private double dryness(String visit) throws Exception {
         return year(visit).at("/stretches/0/air/dryness").asDouble();
     }
+
+    @Test
+    void her_own_last_winter_is_told_with_what_was_read_what_stood_and_how_it_went() throws Exception {
+        String visit = readOnly("Jorun Pell");
+        LocalDate today = LocalDate.now();
+        JsonNode before =
+                lastYear(visit, today.minusDays(20), today.plusDays(60)).body();
+        assertThat(before.at("/from").asString())
+                .isEqualTo(today.minusDays(20).minusYears(1).toString());
+        assertThat(before.at("/stood/steps/evening").size()).isPositive();
+        assertThat(before.at("/stood/kept").asString())
+                .isEqualTo(today.minusDays(374).toString());
+        assertThat(before.at("/read").valueStream().map(r -> r.at("/date").asString()))
+                .as("those of the days themselves")
+                .containsExactly(
+                        today.minusDays(374).toString(), today.minusDays(312).toString());
+        assertThat(before.at("/read/0/concerns").size()).isBetween(1, 3);
+        assertThat(before.at("/said/0/remark").asString()).isEqualTo("Tight after the pool, shins too.");
+        assertThat(before.at("/now").valueStream().map(d -> d.at("/what").asString()))
+                .isNotEmpty();
+    }
+
+    @Test
+    void where_nobody_was_here_a_year_ago_that_is_said() throws Exception {
+        String visit = readOnly("Hedda Saltvik");
+        LocalDate today = LocalDate.now();
+        JsonNode before = lastYear(visit, today, today.plusDays(90)).body();
+        assertThat(before.at("/stood").isNull()).isTrue();
+        assertThat(before.at("/read").size()).isZero();
+        assertThat(before.at("/since").asString())
+                .isGreaterThan(before.at("/until").asString());
+    }
+
+    @Test
+    void days_that_end_before_they_begin_are_refused() throws Exception {
+        LocalDate today = LocalDate.now();
+        assertThat(lastYear(readOnly("Hedda Saltvik"), today, today).status()).isEqualTo(400);
+        assertThat(lastYear(readOnly("Hedda Saltvik"), today, today.plusYears(2))
+                        .status())
+                .isEqualTo(400);
+    }
+
+    private Answer lastYear(String visit, LocalDate from, LocalDate until) throws Exception {
+        return get("/api/visits/%s/last-year?from=%s&until=%s".formatted(visit, from, until));
+    }
 }

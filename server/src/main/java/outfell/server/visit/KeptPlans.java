@@ -107,8 +107,12 @@ class KeptPlans {
     List<PlanDifference> againstNow(UUID from) {
         UUID client = visits.find(plan(from).visit()).client();
         VisitStore.Visit newest = visits.latest(client).orElseThrow(() -> Problem.notFound("visit of", client));
-        PlanAnswer now = visits.plan(newest.id(), newest.month());
-        return between(steps(from), read(json.writeValueAsString(now)));
+        return between(steps(from), now(newest));
+    }
+
+    /** What a visit plans now. */
+    KeptSteps now(VisitStore.Visit visit) {
+        return read(json.writeValueAsString(visits.plan(visit.id(), visit.month())));
     }
 
     KeptSteps steps(UUID plan) {

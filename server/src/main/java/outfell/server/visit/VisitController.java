@@ -105,14 +105,23 @@ class VisitController {
     private final Visits visits;
     private final VisitWeeks weeks;
     private final VisitYear year;
+    private final LastYear lastYear;
     private final DeskLines lines;
     private final Patches patches;
     private final Clock clock;
 
-    VisitController(Visits visits, VisitWeeks weeks, VisitYear year, DeskLines lines, Patches patches, Clock clock) {
+    VisitController(
+            Visits visits,
+            VisitWeeks weeks,
+            VisitYear year,
+            LastYear lastYear,
+            DeskLines lines,
+            Patches patches,
+            Clock clock) {
         this.visits = visits;
         this.weeks = weeks;
         this.year = year;
+        this.lastYear = lastYear;
         this.lines = lines;
         this.patches = patches;
         this.clock = clock;
@@ -252,6 +261,12 @@ class VisitController {
     @GetMapping("/visits/{id}/weather")
     AirTodayView weather(@PathVariable UUID id) {
         return year.today(id);
+    }
+
+    /** What was a year before some days: how the skin was read, what plan stood, how it was borne. */
+    @GetMapping("/visits/{id}/last-year")
+    LastYear.LastYearView lastYear(@PathVariable UUID id, @RequestParam LocalDate from, @RequestParam LocalDate until) {
+        return lastYear.before(id, from, until);
     }
 
     /** The year after it, for the client's place or another: on which dates the plan turns, and why. */
