@@ -1,4 +1,3 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { render, screen } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { expect, test, vi } from 'vitest'
@@ -19,21 +18,20 @@ const empty = {
   now: [],
 }
 
+let answer: object
+
+vi.mock('./useYear', () => ({ useLastYear: () => ({ data: answer, isPending: false, isError: false }) }))
+
 function answering(body: object) {
-  vi.stubGlobal(
-    'fetch',
-    vi.fn(() => Promise.resolve(new Response(JSON.stringify(body), { status: 200 }))),
-  )
-  return render(
-    <QueryClientProvider client={new QueryClient()}>
-      <MemoryRouter>
-        <LastYear visit="v" of={of} close={() => undefined} />
-      </MemoryRouter>
-    </QueryClientProvider>,
+  answer = body
+  render(
+    <MemoryRouter>
+      <LastYear visit="v" of={of} close={() => undefined} />
+    </MemoryRouter>,
   )
 }
 
-test('tells what was read, what stood, how it was borne and what is otherwise now', async () => {
+test('tells what was read, what stood, how it was borne and what is otherwise now', () => {
   const step = { product: 'p', name: 'Rich cream', amount: '4 peas', part: '', number: 1 }
   answering({
     ...empty,
@@ -54,7 +52,7 @@ test('tells what was read, what stood, how it was borne and what is otherwise no
     said: [{ date: '2025-12-20', sting: 1, redness: 2, flaking: null, remark: 'Tight.' }],
     now: [{ part: 'EVENING', what: 'PUT_IN', from: '', to: 'Face oil' }],
   })
-  expect(await screen.findByText(/A year before: 1 December 2025 to 17 March 2026/)).toBeVisible()
+  expect(screen.getByText(/A year before: 1 December 2025 to 17 March 2026/)).toBeVisible()
   const section = screen.getByRole('region')
   expect(section).toHaveTextContent('Dry, dehydrated, barrier broken. Dryness')
   expect(section).toHaveTextContent('This visit cannot be read; the others can.')
@@ -63,7 +61,7 @@ test('tells what was read, what stood, how it was borne and what is otherwise no
   expect(section).toHaveTextContent('Evening Face oil comes in')
 })
 
-test('says since when she is here where there is nothing of a year ago', async () => {
+test('says since when she is here where there is nothing of a year ago', () => {
   answering({ ...empty, since: '2026-06-16' })
-  expect(await screen.findByText('Not with us then: the first visit was on 16 June 2026.')).toBeVisible()
+  expect(screen.getByText('Not with us then: the first visit was on 16 June 2026.')).toBeVisible()
 })

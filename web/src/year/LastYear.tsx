@@ -1,14 +1,13 @@
 import { useEffect, useId, useRef } from 'react'
 import { Link } from 'react-router'
-import { useQuery } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
-import { api, ask, type Schemas } from '../api/client'
-import { keys } from '../api/hooks'
+import type { Schemas } from '../api/client'
 import { capital, longDate, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Core } from '../strip/Core'
 import { say } from '../words/say'
 import { lastDay, type Stretch } from './layout'
+import { useLastYear } from './useYear'
 
 type Before = Schemas['LastYearView']
 
@@ -16,17 +15,7 @@ type Before = Schemas['LastYearView']
 export function LastYear({ visit, of, close }: { visit: string; of: Stretch; close: () => void }) {
   const title = useId()
   const section = useRef<HTMLElement>(null)
-  const before = useQuery({
-    queryKey: keys.lastYear(visit, of.from, of.until),
-    queryFn: ({ signal }) =>
-      ask(
-        api.GET('/api/visits/{id}/last-year', {
-          params: { path: { id: visit }, query: { from: of.from, until: of.until } },
-          signal,
-        }),
-      ),
-    retry: false,
-  })
+  const before = useLastYear(visit, of)
   useEffect(() => section.current?.focus(), [])
   return (
     <section className="band year-open last-year" aria-labelledby={title} tabIndex={-1} ref={section}>

@@ -21,3 +21,17 @@ export function useYear({ visit, work }: VisitContext, place: string) {
     retry: false,
   })
 }
+
+/** A year before some days of a client's. */
+export const useLastYear = (visit: string, of: { from: string; until: string }) =>
+  useQuery({
+    queryKey: keys.lastYear(visit, of.from, of.until),
+    queryFn: ({ signal }) =>
+      ask(
+        api.GET('/api/visits/{id}/last-year', {
+          params: { path: { id: visit }, query: { from: of.from, until: of.until } },
+          signal,
+        }),
+      ),
+    retry: false,
+  })
