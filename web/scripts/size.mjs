@@ -4,7 +4,7 @@ import { join } from 'node:path'
 
 const BUDGETS = [
   // 200 is the aim; the form of a new client stands in it, so that no letter typed after opening it is lost
-  { view: 'first screen', parts: ['index'], kB: 212 },
+  { view: 'first screen', parts: ['index'], kB: 200 },
   { view: 'Regimen', parts: ['index', 'VisitShell', 'RegimenPage'], kB: 260 },
 ]
 // an import that is waited for: what is fetched later stands in brackets

@@ -1,6 +1,7 @@
 import { get, set } from 'idb-keyval'
 import { useSyncExternalStore } from 'react'
 import { say } from '../words/say'
+import '../words/api'
 
 /** A write that could not be sent yet. */
 export type Waiting = {

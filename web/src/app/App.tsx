@@ -18,6 +18,7 @@ import { useShortcut } from '../shared/shortcuts'
 import { Fetching } from '../shared/States'
 import { Desk } from '../desk/Desk'
 import { say, speak } from '../words/say'
+import '../words/app'
 
 const VisitShell = lazy(() => import('../visit/VisitShell'))
 const Talk = lazy(() => import('../visit/Talk'))

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { useLocation } from 'react-router'
 import { say } from '../words/say'
+import '../words/app'
 
 const PAGE = 'page'
 

@@ -6,6 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import { putAway, useOutbox } from '../api/outbox'
 import { timeWords } from '../shared/format'
 import { say } from '../words/say'
+import '../words/app'
 
 /** What was done without a connection and refused later, each with its why. */
 export function CameBack({ close }: { close: () => void }) {

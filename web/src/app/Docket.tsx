@@ -5,6 +5,7 @@ import { useKeyWords, useShortcut, type ShortcutId } from '../shared/shortcuts'
 import { later } from '../shared/later'
 import { Waiting } from './Waiting'
 import { say } from '../words/say'
+import '../words/app'
 import './docket.css'
 
 const Find = later(

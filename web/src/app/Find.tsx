@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import { useDesk } from '../api/hooks'
 import { say } from '../words/say'
+import '../words/app'
 
 /** Finds a client from anywhere, by name, trade or contact; those who no longer come are found too. */
 export function Find({ close }: { close: () => void }) {

@@ -17,6 +17,8 @@ import {
   type ShortcutId,
 } from '../shared/shortcuts'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/keys'
 
 const PLACES: [Place, string][] = [
   ['everywhere', say('keys.everywhere')],

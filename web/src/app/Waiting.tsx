@@ -2,6 +2,7 @@ import { useState } from 'react'
 import Button from '@mui/material/Button'
 import { useOutbox } from '../api/outbox'
 import { say } from '../words/say'
+import '../words/app'
 import { later } from '../shared/later'
 
 const CameBack = later(

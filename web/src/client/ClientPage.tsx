@@ -13,6 +13,8 @@ import { Details } from './Details'
 import { Erase } from './Erase'
 import { NextVisit } from './NextVisit'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/client'
 import './client.css'
 
 type Page = Schemas['Page']

@@ -7,6 +7,7 @@ import { keys } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
 import { useKeptForm } from '../shared/form'
 import { say } from '../words/say'
+import '../words/client'
 
 type Client = Schemas['Person']
 type Typed = Pick<Client, 'name' | 'trade' | 'contact' | 'note'>

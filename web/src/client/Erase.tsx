@@ -12,6 +12,7 @@ import { forgetAbout } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/client'
 
 /** Erases a whole record, after it was said what goes, what stays and why. */
 export function Erase({

@@ -9,6 +9,7 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { useShortcut } from '../shared/shortcuts'
 import { Paper } from '../sheet/Paper'
 import { say } from '../words/say'
+import '../words/client'
 import '../sheet/sheet.css'
 
 /** A plan as it was handed over: read, printed, and held against another or against what stands now. */

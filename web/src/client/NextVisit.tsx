@@ -6,6 +6,7 @@ import { ErrorBand } from '../shared/States'
 import { useKeptForm } from '../shared/form'
 import { useChangeClient } from './Details'
 import { say } from '../words/say'
+import '../words/client'
 
 /** The next visit, set and changed in one place. */
 export function NextVisit({ client }: { client: Schemas['Person'] }) {

@@ -14,6 +14,8 @@ import { NewClient } from './NewClient'
 import { AirBand } from '../weather/AirBand'
 import { useAirAtThePractice } from '../weather/useAirToday'
 import { say } from '../words/say'
+import '../words/desk'
+import '../words/weather'
 import './desk.css'
 
 type Docket = DeskData['clients'][number]

@@ -8,6 +8,7 @@ import { DateTimeField } from '../shared/DateField'
 import { ErrorBand } from '../shared/States'
 import { useKeptForm } from '../shared/form'
 import { say } from '../words/say'
+import '../words/desk'
 
 /** With the id that the client is to have, once it is sent: sent twice, it is added once. */
 type Typed = { id: string; name: string; trade: string; nextVisit: string }

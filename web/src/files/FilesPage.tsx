@@ -12,6 +12,7 @@ import { ErrorBand } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/files'
 import './files.css'
 
 type FileView = Schemas['FileView']

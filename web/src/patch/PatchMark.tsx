@@ -6,6 +6,7 @@ import { usePatchChange } from '../api/hooks'
 import { Why } from '../shared/Why'
 import { later } from '../shared/later'
 import { say } from '../words/say'
+import '../words/patch'
 
 const Decide = later(
   () => import('../visit/Decide'),

@@ -14,6 +14,8 @@ import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/patch'
 import './patch.css'
 
 type Test = Schemas['TestView']

@@ -11,6 +11,7 @@ import { numberFrom } from '../shared/numbers'
 import { ErrorBand } from '../shared/States'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/places'
 
 type Air = Schemas['MonthlyAir']
 const FIELDS = ['celsius', 'humidity', 'wind', 'uvIndex'] as const

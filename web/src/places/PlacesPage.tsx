@@ -11,6 +11,8 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/places'
+import '../words/practice'
 import { PlaceForm } from './PlaceForm'
 import './places.css'
 

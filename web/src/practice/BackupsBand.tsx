@@ -5,6 +5,7 @@ import { keys, useBackups } from '../api/hooks'
 import { dateWords, timeWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { say } from '../words/say'
+import '../words/practice'
 
 const KINDS: Record<Schemas['Backup']['kind'], string> = {
   DAILY: say('practice.byItselfForTheDay'),

@@ -11,6 +11,7 @@ import { useKeptForm } from '../shared/form'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { languages, say } from '../words/say'
+import '../words/practice'
 
 type House = Schemas['HouseView']
 type Typed = { version: number; name: string; address: string; telephone: string; hours: string } & Formats

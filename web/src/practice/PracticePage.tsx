@@ -18,6 +18,7 @@ import { HouseBand } from './HouseBand'
 import { SchoolsBand } from './SchoolsBand'
 import { YardstickBand } from './YardstickBand'
 import { say } from '../words/say'
+import '../words/practice'
 import './practice.css'
 
 type Band = Schemas['BandView']

@@ -10,6 +10,7 @@ import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/practice'
 
 type Debated = Schemas['DebatedView']
 

@@ -12,6 +12,7 @@ import { NumberText } from '../shared/NumberText'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/practice'
 
 type Setting = Schemas['YardstickView']
 

@@ -15,6 +15,7 @@ import { LabelForm } from './LabelForm'
 import { MixForm } from './MixForm'
 import { ProductPicker, type Picked } from './ProductPicker'
 import { say } from '../words/say'
+import '../words/products'
 import './products.css'
 
 /** What the client owns: from the house shelf by name, or by its label. */

@@ -3,6 +3,7 @@ import { useComparison, useProductsNamed } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Bands, Key, PatternSet } from '../strip/Bands'
 import { say } from '../words/say'
+import '../words/products'
 import './products.css'
 
 /** Two to four products side by side; rows in which they part stand out. */

@@ -9,6 +9,7 @@ import { numberFrom } from '../shared/numbers'
 import { NumberText } from '../shared/NumberText'
 import { UNITS } from './LabelForm'
 import { say } from '../words/say'
+import '../words/products'
 
 type Typed = { name: string; maker: string; size: string; unit: string; price: string; label: string }
 

@@ -13,6 +13,8 @@ import { LabelForm } from './LabelForm'
 import { narrowings, wantedFrom, type Narrowing } from './narrow'
 import { sizeWords } from '../shared/format'
 import { say } from '../words/say'
+import '../words/ingredients'
+import '../words/products'
 import './products.css'
 
 const MOST_COMPARED = 4

@@ -15,6 +15,8 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/ingredients'
+import '../words/products'
 import './products.css'
 
 type RowView = Schemas['RowView']

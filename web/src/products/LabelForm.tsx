@@ -12,6 +12,8 @@ import { NumberText } from '../shared/NumberText'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/ingredients'
+import '../words/products'
 
 type Night = (typeof DAYS)[number]
 

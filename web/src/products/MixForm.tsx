@@ -13,6 +13,7 @@ import { EMPTY_MIX, PANTRY, recipeFrom, usualMeasure, type Measure, type Mix, ty
 import { MixedReading } from './MixedReading'
 import { ProductPicker } from './ProductPicker'
 import { say } from '../words/say'
+import '../words/products'
 
 /** A mixture goes in part by part, and is read as it grows: at home for some days, or in the palm for once. */
 export function MixForm({

@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/products'
 
 /** What comes of a mixture: weights, harms, strengths, dilution, how long it keeps, what the sun gets through. */
 export function MixedReading({ mixed }: { mixed: Schemas['MixedView'] }) {

@@ -25,6 +25,7 @@ import { EditForm } from './EditForm'
 import { Findings } from './LabelForm'
 import { MixedReading } from './MixedReading'
 import { say } from '../words/say'
+import '../words/products'
 import './products.css'
 
 type Detail = Schemas['Detail']

@@ -3,6 +3,7 @@ import Autocomplete from '@mui/material/Autocomplete'
 import TextField from '@mui/material/TextField'
 import { useSearch } from '../api/hooks'
 import { say } from '../words/say'
+import '../words/products'
 
 export type Picked = { id: string; label: string; from: string }
 

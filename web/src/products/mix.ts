@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client'
 import { numberFrom } from '../shared/numbers'
 import type { Picked } from './ProductPicker'
 import { say } from '../words/say'
+import '../words/products'
 
 export type Measure = Schemas['PartForm']['measure']
 export type PantryItem = Schemas['PantryItem']

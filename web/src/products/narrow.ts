@@ -1,6 +1,7 @@
 import type { Vocabulary } from '../api/client'
 import type { Wanted } from '../api/hooks'
 import { say } from '../words/say'
+import '../words/products'
 
 /** One thing by which the house shelf can be narrowed; the id stands in the address. */
 export type Narrowing = { id: string; group: string; label: string }

@@ -12,6 +12,7 @@ import { later } from '../shared/later'
 import type { VisitContext } from '../visit/VisitShell'
 import { putIn } from './byHandEdits'
 import { say } from '../words/say'
+import '../words/regimen'
 
 const ProductPicker = later(
   () => import('../products/ProductPicker'),

@@ -5,6 +5,7 @@ import { ErrorBand } from '../shared/States'
 import { ChangeList } from './Changes'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/regimen'
 
 /** Her plan against the one that is computed without anything by hand. */
 export function AgainstComputed({ context }: { context: VisitContext }) {

@@ -2,6 +2,7 @@ import type { Regimen } from '../api/client'
 import { partName } from '../shared/format'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/regimen'
 
 type Gauge = Regimen['balances'][number]['gauge']
 type Line = Gauge['lines'][number]

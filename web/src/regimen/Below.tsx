@@ -14,6 +14,7 @@ import { TonightVersions, WHY } from './TonightVersions'
 import { WhatMeets } from './WhatMeets'
 import { useSunDrawer } from './SunDrawer'
 import { say } from '../words/say'
+import '../words/regimen'
 
 const FATES: Record<Regimen['shelf'][number]['fate'], string> = {
   USED: say('regimen.used'),

@@ -6,6 +6,7 @@ import type { VisitContext } from '../visit/VisitShell'
 import { AgainstComputed } from './AgainstComputed'
 import { release, type StepByHand } from './byHandEdits'
 import { say } from '../words/say'
+import '../words/regimen'
 
 /** What is changed on a step, in a few words each. */
 function inWords(s: StepByHand, { coverages, weeks }: Vocabulary): string[] {

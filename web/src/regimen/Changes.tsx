@@ -7,6 +7,8 @@ import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
 import type { Drawer } from './Drawers'
 import { say } from '../words/say'
+import '../words/changes'
+import '../words/regimen'
 
 type Change = Schemas['Change']
 

@@ -1,5 +1,6 @@
 import { useId, useState, type ReactNode } from 'react'
 import { say } from '../words/say'
+import '../words/regimen'
 
 export interface Drawer {
   id: string

@@ -6,6 +6,7 @@ import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import { daysAfter } from '../week/edits'
 import { say } from '../words/say'
+import '../words/regimen'
 
 type Dated = Schemas['DatedEvening']
 

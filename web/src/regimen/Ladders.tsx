@@ -3,6 +3,7 @@ import { useLadders, useMoney } from '../api/hooks'
 import { ErrorBand } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/regimen'
 
 type Ladder = Schemas['Ladder']
 type Rung = Schemas['Rung']

@@ -11,6 +11,7 @@ import { useTyped } from '../shared/typed'
 import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { say } from '../words/say'
+import '../words/regimen'
 
 type Method = Schemas['MethodView']
 

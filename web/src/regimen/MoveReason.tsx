@@ -8,6 +8,7 @@ import { useKeptForm } from '../shared/form'
 import { Why } from '../shared/Why'
 import type { Asking } from './useMove'
 import { say } from '../words/say'
+import '../words/regimen'
 
 const LONGEST = 200
 

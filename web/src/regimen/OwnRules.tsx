@@ -7,6 +7,8 @@ import type { VisitContext } from '../visit/VisitShell'
 import { ChangeList, becomes } from './Changes'
 import type { Drawer } from './Drawers'
 import { say } from '../words/say'
+import '../words/behind'
+import '../words/regimen'
 
 /** What the practice's own rules do in this plan, in a drawer; none where it has no rules of its own. */
 export function useOwnDrawer({ visit, work }: VisitContext): Drawer[] {

@@ -34,6 +34,8 @@ import { TwoMonths } from './TwoMonths'
 import { EveningOf, onTheDay } from './EveningOf'
 import { useEvening, usePlan, withheld } from './usePlan'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/regimen'
 import './regimen.css'
 
 const MoveReason = later(

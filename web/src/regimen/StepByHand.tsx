@@ -17,6 +17,7 @@ import {
   type StepByHand as Changed,
 } from './byHandEdits'
 import { say } from '../words/say'
+import '../words/regimen'
 
 const LONGEST_WORDS = 160
 

@@ -11,6 +11,7 @@ import { swap, takeOut } from './byHandEdits'
 import { StepByHand } from './StepByHand'
 import { OwnRuleDid } from './OwnRules'
 import { say } from '../words/say'
+import '../words/regimen'
 
 /** Why a step stands here, how it is done, and what else could stand in its place. */
 export function StepDetail({

@@ -5,6 +5,8 @@ import { capital, timeWords } from '../shared/format'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/regimen'
+import '../words/sun'
 import type { Drawer } from './Drawers'
 
 const one = (n: number) => n.toFixed(n < 10 ? 1 : 0)

@@ -6,6 +6,7 @@ import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/regimen'
 
 /** What a month of the plan costs, and when each pack is empty or past its time. */
 export function SupplyTable({ context, month }: { context: VisitContext; month: Month }) {

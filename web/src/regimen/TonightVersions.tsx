@@ -1,6 +1,7 @@
 import type { Regimen } from '../api/client'
 import { partName } from '../shared/format'
 import { say } from '../words/say'
+import '../words/regimen'
 
 export const WHY = {
   SHORT_OF_TIME: say('regimen.shortOfTime'),

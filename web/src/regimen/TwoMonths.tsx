@@ -6,6 +6,7 @@ import { units } from '../strip/layout'
 import { Strip } from '../strip/Strip'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/changes'
 import { usePlan } from './usePlan'
 
 type Change = Schemas['Change']

@@ -6,6 +6,7 @@ import { ErrorBand } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
 import { adjust, putIn, takeOut } from './byHandEdits'
 import { say } from '../words/say'
+import '../words/regimen'
 
 const other = (part: Part): Part => (part === 'MORNING' ? 'EVENING' : 'MORNING')
 

@@ -3,6 +3,7 @@ import { api, ask, type Month, type PlanAnswer } from '../api/client'
 import { keys, useShelf } from '../api/hooks'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/regimen'
 
 /** The plan of a month, for the visit as it is saved. */
 export function usePlan({ visit, work }: VisitContext, month: Month) {

@@ -4,6 +4,7 @@ import type { Because, Schemas } from '../api/client'
 import { useOwnRules, useRule, useVocabulary } from '../api/hooks'
 import { dateWords } from './format'
 import { say } from '../words/say'
+import '../words/behind'
 import './behind.css'
 
 const CHANGES: Record<Schemas['KnowledgeRule']['changes'], string> = {

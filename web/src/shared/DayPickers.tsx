@@ -4,6 +4,7 @@ import { DatePicker } from '@mui/x-date-pickers/DatePicker'
 import { DateTimePicker } from '@mui/x-date-pickers/DateTimePicker'
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider'
 import { say } from '../words/say'
+import '../words/shared'
 import { typedDates, typedTimes } from './format'
 
 export type DayProps = {

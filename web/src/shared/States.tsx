@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button'
 import { say } from '../words/say'
+import '../words/shared'
 
 /** An error at its place: what happened, what is kept, one button. */
 export function ErrorBand({ error, again }: { error: Error; again?: () => void }) {

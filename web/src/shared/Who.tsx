@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField'
 import { useHouse } from '../api/hooks'
 import { useWho } from './who'
 import { say } from '../words/say'
+import '../words/shared'
 
 /** Who does it: picked once on this machine from those who work here, or typed; after that it is only said. */
 export function Who({

@@ -2,6 +2,7 @@ import { useState, type FormEvent } from 'react'
 import { useForm, type DefaultValues, type FieldValues, type Path, type PathValue } from 'react-hook-form'
 import { Refused } from '../api/client'
 import { say } from '../words/say'
+import '../words/shared'
 import { notANumber } from './numbers'
 import { typed, useTyped } from './typed'
 

@@ -1,5 +1,6 @@
 import type { Month, Part, Schemas, Step } from '../api/client'
 import { say } from '../words/say'
+import '../words/shared'
 
 export type Formats = Schemas['Formats']
 

@@ -1,4 +1,5 @@
 import { say } from '../words/say'
+import '../words/shared'
 
 /** A typed number, with point or comma; empty is nought, null when it is none. */
 export function numberFrom(typed: string): number | null {

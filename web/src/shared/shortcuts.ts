@@ -1,5 +1,7 @@
 import { useSyncExternalStore } from 'react'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/keys'
 import { useKeys } from './keys'
 
 export type Place = 'everywhere' | 'visit' | 'read' | 'regimen' | 'nights' | 'year' | 'sheet'

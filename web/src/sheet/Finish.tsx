@@ -7,6 +7,7 @@ import { NextVisit } from '../client/NextVisit'
 import { ErrorBand, Fetching } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/sheet'
 
 /** Ends a visit: what is still open, each with the way to it, and the next appointment. */
 export function Finish({ context }: { context: VisitContext }) {

@@ -17,6 +17,8 @@ import { FILL_WORDS, PatternSet } from '../strip/Bands'
 import { Core } from '../strip/Core'
 import { From } from './From'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/sheet'
 
 /** "From 18 Mar", "6 Feb, A flight", "If you fly". */
 function when({ from, until, title }: Schemas['SheetLine']): string {

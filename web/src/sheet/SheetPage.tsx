@@ -11,6 +11,7 @@ import { Finish } from './Finish'
 import { Paper } from './Paper'
 import { useYear } from '../year/useYear'
 import { say } from '../words/say'
+import '../words/sheet'
 import './sheet.css'
 
 /** One A4 sheet for the client: two lists, the week, the cautions. */

@@ -1,5 +1,6 @@
 import type { Step } from '../api/client'
 import { say } from '../words/say'
+import '../words/strip'
 import './strip.css'
 
 /** Patterns by what a layer is made of; darker is more sealing, in light, dark and print. Drawn once a page. */

@@ -11,6 +11,7 @@ import {
 } from '@dnd-kit/core'
 import type { Step } from '../api/client'
 import { say } from '../words/say'
+import '../words/strip'
 
 const PIXELS_BEFORE_A_DRAG = 6
 const HOLD_MS = 220

@@ -5,6 +5,7 @@ import { Bands } from './Bands'
 import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
 import { say } from '../words/say'
+import '../words/strip'
 
 const HEIGHT = 78
 const LABELS = 78

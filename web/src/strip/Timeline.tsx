@@ -1,6 +1,7 @@
 import type { Routine } from '../api/client'
 import { secondsWords, partName } from '../shared/format'
 import { say } from '../words/say'
+import '../words/strip'
 
 const W = 1000
 

@@ -5,6 +5,7 @@ import { isHalfANumber } from '../shared/numbers'
 import { NumberText } from '../shared/NumberText'
 import type { VisitWork } from './useVisit'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** What the server refused at one field, if anything. */
 export const problemAt = (work: VisitWork, pointer: string) =>

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button'
 import { answered } from './answers'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** A word for an allergy that may mean a row of the screen is asked back; until it is answered that row holds. */
 export function AskedBack() {

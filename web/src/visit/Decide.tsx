@@ -8,6 +8,7 @@ import { useWho } from '../shared/who'
 import { kept } from './kept'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** A decision by hand: what, who and why; nothing counts before all three are there. */
 export function Decide({

@@ -11,6 +11,7 @@ import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import type { VisitWork } from './useVisit'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** The day of a visit that has passed, in sight at all times, and the way to put it right. */
 export function EarlierDay({

@@ -1,6 +1,7 @@
 import { useRef } from 'react'
 import type { Zone } from '../api/client'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** Outlines of the zones on a 420 × 470 drawing; the left side of the client is the mirror of the right. */
 const RIGHT = {

@@ -2,6 +2,7 @@ import { dateWords } from '../shared/format'
 import { Referrals } from './Referrals'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** What the answers lead to: referrals, bans with their end, cautions for the chair. */
 export function Follows() {

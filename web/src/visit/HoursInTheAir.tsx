@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import { usePlaces } from '../api/hooks'
 import { monthName, MONTHS } from '../shared/format'
 import { say } from '../words/say'
+import '../words/visit'
 import { NumberField } from './Ask'
 import type { VisitWork } from './useVisit'
 

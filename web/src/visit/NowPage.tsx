@@ -6,6 +6,8 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/visit'
 import './now.css'
 
 type Now = Schemas['Now']

@@ -18,6 +18,7 @@ import { useVisitContext } from './VisitShell'
 import { numberNeeded } from '../shared/numbers'
 import { NumberText } from '../shared/NumberText'
 import { say } from '../words/say'
+import '../words/visit'
 
 const SPOTS: Zone[] = ['FOREHEAD', 'NOSE', 'CHIN', 'CHEEK_R', 'CHEEK_L', 'NECK']
 const EACH = 3

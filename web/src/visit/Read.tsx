@@ -13,6 +13,8 @@ import { asBefore, graded, gradeOf, mirrored, neighbour, zonesOf } from './readi
 import { VerdictPanel } from './VerdictPanel'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/visit'
 
 const NAMES = [
   say('visit.grade0'),

@@ -4,6 +4,7 @@ import { From } from '../sheet/From'
 import { Fetching } from '../shared/States'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 import '../sheet/sheet.css'
 
 /** What the client takes to a doctor or prescriber: plain words, no diagnosis. */

@@ -10,6 +10,7 @@ import { problemAt } from './Ask'
 import { kept } from './kept'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** What must be settled by somebody else before there is a plan: whom to see, why, the note, and the release. */
 export function Referrals({ referrals }: { referrals: Referral[] }) {

@@ -8,6 +8,7 @@ import { problemAt } from './Ask'
 import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, staleInBulk, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 
 const DAYS_AGO = [0, 1, 2, 3, 5, 7, 10, 14]
 

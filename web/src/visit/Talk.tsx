@@ -14,6 +14,8 @@ import { was } from './was'
 import { Words } from './Words'
 import { HoursInTheAir, OutdoorsByMonth, SitePicker } from './HoursInTheAir'
 import { say } from '../words/say'
+import '../words/app'
+import '../words/visit'
 
 const YES_NO = [
   { value: 'no' as const, label: say('visit.no3') },

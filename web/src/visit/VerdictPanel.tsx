@@ -7,6 +7,7 @@ import { Why } from '../shared/Why'
 import { Decide } from './Decide'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
+import '../words/visit'
 
 const SHOWN = 5
 

@@ -14,6 +14,7 @@ import { ErrorBand, Fetching } from '../shared/States'
 import { fieldName, fieldValue } from './fieldNames'
 import { useVisit, type Saving, type VisitWork } from './useVisit'
 import { say } from '../words/say'
+import '../words/visit'
 import './visit.css'
 
 const EarlierDay = later(

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField'
 import { kept } from './kept'
 import type { VisitWork } from './useVisit'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** Words of the client's own, one by one: medicines, allergies. A word half typed is kept. */
 export function Words({

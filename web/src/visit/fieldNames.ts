@@ -1,6 +1,7 @@
 import type { Grade, Vocabulary } from '../api/client'
 import { capital, dayShort } from '../shared/format'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** What each field of a visit is called on the screens. */
 export const FIELD_NAMES: Record<string, string> = {

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Quantity, type Zone } from '../api/client'
 import { keys } from '../api/hooks'
 import { say } from '../words/say'
+import '../words/visit'
 
 /** What the probe is doing. */
 export type Doing =

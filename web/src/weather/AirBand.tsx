@@ -3,6 +3,8 @@ import type { Schemas } from '../api/client'
 import { capital, dayShort, shortDay, warmthWords } from '../shared/format'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/weather'
+import '../words/year'
 import './weather.css'
 
 type AirToday = Schemas['AirTodayView']

@@ -10,6 +10,7 @@ import { useKeptForm } from '../shared/form'
 import { NumberText } from '../shared/NumberText'
 import { ErrorBand } from '../shared/States'
 import { say } from '../words/say'
+import '../words/week'
 
 type How = Schemas['Said']['how']
 type Asked = 'sting' | 'redness' | 'flaking'

@@ -9,6 +9,7 @@ import { useKeptForm } from '../shared/form'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/week'
 import { ASKED, CheckInForm } from './CheckInForm'
 import type { Weeks } from './edits'
 

@@ -3,6 +3,7 @@ import type { Step } from '../api/client'
 import { dateWords, sometimes } from '../shared/format'
 import { Bands } from '../strip/Bands'
 import { say } from '../words/say'
+import '../words/week'
 import type { Evening, Track, Weeks } from './edits'
 
 const OFF = 15

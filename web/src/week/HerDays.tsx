@@ -9,6 +9,7 @@ import { capital, dateWords, dayShort, week, type Day } from '../shared/format'
 import { useKeptForm } from '../shared/form'
 import { ErrorBand } from '../shared/States'
 import { say } from '../words/say'
+import '../words/week'
 import { weekOf, withCourse, withEvening, withoutCourse, withoutEvening, type Weeks } from './edits'
 
 type Props = {

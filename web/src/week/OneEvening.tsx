@@ -5,6 +5,7 @@ import type { Step } from '../api/client'
 import { longDate } from '../shared/format'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/week'
 import type { Evening, Track } from './edits'
 
 /** One evening opened: what is used and in which order, why it is so, and what can be set by hand. */

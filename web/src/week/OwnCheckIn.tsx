@@ -4,6 +4,8 @@ import Button from '@mui/material/Button'
 import { useClientPage, useDiary, useDiaryChange } from '../api/hooks'
 import { ErrorBand, Fetching } from '../shared/States'
 import { say } from '../words/say'
+import '../words/client'
+import '../words/week'
 import { CheckInForm } from './CheckInForm'
 import './week.css'
 

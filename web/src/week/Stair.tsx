@@ -1,6 +1,7 @@
 import { dateWords } from '../shared/format'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/week'
 import type { Track, Weeks } from './edits'
 
 const SEVEN = 7

@@ -1,10 +1,13 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import ts from 'typescript'
-import en from './en.json'
-import { languages, pseudo, say } from './say'
+import './app'
+import './desk'
+import { languages, pseudo, say, type Words } from './say'
 
 const SRC = join(__dirname, '..')
+const EN = import.meta.glob<Words>('./en/*.json', { eager: true, import: 'default' })
+const KEYS = Object.values(EN).flatMap((area) => Object.keys(area))
 const READ_OUT = new Set([
   'label',
   'aria-label',
@@ -94,7 +97,29 @@ test('every word in the file is said somewhere', () => {
     .filter((name) => /\.tsx?$/.test(name) && !/\.test\./.test(name))
     .map((name) => readFileSync(join(SRC, name), 'utf8'))
     .join('\n')
-  expect(Object.keys(en).filter((key) => !code.includes(`'${key}'`))).toEqual([])
+  expect(KEYS.filter((key) => !code.includes(`'${key}'`))).toEqual([])
+})
+
+test('each screen brings along the words that it says, and no others', () => {
+  const wrong = sources()
+    .filter((path) => !path.includes('/words/'))
+    .flatMap((path) => {
+      const code = readFileSync(path, 'utf8')
+      const said = new Set(KEYS.filter((key) => code.includes(`'${key}'`)).map((key) => key.split('.')[0]))
+      const brought = new Set([...code.matchAll(/^import '.*\/words\/(\w+)'$/gm)].map((m) => m[1]))
+      return [
+        ...[...said].filter((a) => !brought.has(a)).map((a) => `${path.slice(SRC.length)} lacks ${a}`),
+        ...[...brought].filter((a) => !said.has(a)).map((a) => `${path.slice(SRC.length)} needs no ${a}`),
+      ]
+    })
+  expect(wrong).toEqual([])
+})
+
+test('a key stands in the file of its area', () => {
+  for (const [path, area] of Object.entries(EN)) {
+    const name = path.slice('./en/'.length, -'.json'.length)
+    expect(Object.keys(area).filter((key) => !key.startsWith(`${name}.`))).toEqual([])
+  }
 })
 
 test('the pseudo-language marks every word, is two fifths longer and keeps what is put in', () => {

@@ -6,6 +6,8 @@ import { Why } from '../shared/Why'
 import { units } from '../strip/layout'
 import { Strip } from '../strip/Strip'
 import { say } from '../words/say'
+import '../words/changes'
+import '../words/year'
 import type { Stretch } from './layout'
 import '../regimen/regimen.css'
 

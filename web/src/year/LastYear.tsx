@@ -6,6 +6,8 @@ import { capital, longDate, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Core } from '../strip/Core'
 import { say } from '../words/say'
+import '../words/changes'
+import '../words/year'
 import { lastDay, type Stretch } from './layout'
 import { useLastYear } from './useYear'
 

@@ -8,6 +8,7 @@ import { capital, shortDay } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/year'
 
 type Pausing = Schemas['Pausing']
 

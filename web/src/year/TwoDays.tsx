@@ -7,6 +7,7 @@ import { becomes, CAUSES } from '../regimen/Changes'
 import { partName, shortDay } from '../shared/format'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
+import '../words/year'
 import { TwoStrips } from './Dates'
 import { lastDay, type Stretch, type YearView } from './layout'
 

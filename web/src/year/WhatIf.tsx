@@ -11,6 +11,9 @@ import { units } from '../strip/layout'
 import { Strip } from '../strip/Strip'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
+import '../words/changes'
+import '../words/whatif'
+import '../words/year'
 import type { Stretch } from './layout'
 
 type Thought = { celsius: number; humidity: number; wind: number; uv: number; hours: number }

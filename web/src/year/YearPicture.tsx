@@ -2,6 +2,7 @@ import { useEffect, useState, type CSSProperties } from 'react'
 import { capital, monthName, shortDay } from '../shared/format'
 import { Bands } from '../strip/Bands'
 import { say } from '../words/say'
+import '../words/year'
 import { at, layers, months, packs, thickest, type Stretch, type YearView } from './layout'
 
 const SUN = 66
