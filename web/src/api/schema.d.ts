@@ -1817,7 +1817,6 @@ export interface components {
         Answer: {
             /** Format: date */
             asked: string;
-            bulk?: boolean | null;
             /** Format: date */
             on?: string | null;
             question: string;
@@ -1856,6 +1855,7 @@ export interface components {
             sunAgain: components["schemas"]["Least"];
             tonerLayers: components["schemas"]["Least"];
             wash: components["schemas"]["Wash"];
+            waterFast: components["schemas"]["Whether"];
         };
         AskedForm: {
             /** @enum {string} */
@@ -1988,10 +1988,23 @@ export interface components {
             /** @enum {string} */
             by: "WATER" | "EITHER" | "OIL";
         };
+        CaseAnswer: {
+            /** Format: date */
+            asked: string;
+            bulk?: boolean | null;
+            /** Format: date */
+            on?: string | null;
+            question: string;
+            yes: boolean;
+        };
+        CaseClient: {
+            name: string;
+            trade: string;
+        };
         CaseDocument: {
             catalogue: components["schemas"]["ProductFacts"][];
             checkIns: components["schemas"]["SaidOfSkin"][];
-            client: components["schemas"]["Client"];
+            client: components["schemas"]["CaseClient"];
             /** Format: date */
             date: string;
             intake: components["schemas"]["Intake"];
@@ -2006,6 +2019,19 @@ export interface components {
             steps: components["schemas"]["StepByHand"][];
             takenOut: components["schemas"]["Choice"][];
             week: components["schemas"]["Week"];
+        };
+        CaseSeen: {
+            by: string;
+            /** Format: date */
+            on: string;
+            said: string;
+        };
+        CaseSettled: {
+            /** Format: date */
+            on: string;
+            referral: string;
+            remark: string;
+            who: string;
         };
         Caution: {
             because: components["schemas"]["Because"];
@@ -2099,10 +2125,6 @@ export interface components {
         ClaimView: {
             source: string;
             words: string;
-        };
-        Client: {
-            name: string;
-            trade: string;
         };
         ClientDetails: {
             archived: boolean;
@@ -2608,7 +2630,7 @@ export interface components {
         Intake: {
             /** @enum {string} */
             animal: "ANY" | "RATHER_NOT" | "NEVER";
-            answers: components["schemas"]["Answer"][];
+            answers: components["schemas"]["CaseAnswer"][];
             /** Format: int32 */
             birthYear?: number | null;
             /** Format: double */
@@ -2644,7 +2666,7 @@ export interface components {
             says?: "DRY" | "NORMAL" | "OILY" | "COMBINATION" | null;
             /** @enum {string} */
             scent: "ANY" | "RATHER_NOT" | "NEVER";
-            settled: components["schemas"]["Settled"][];
+            settled: components["schemas"]["CaseSettled"][];
             site: string;
             /** Format: int32 */
             sunscreenDays: number;
@@ -3033,7 +3055,7 @@ export interface components {
         MovedByAir: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            lever: "SPF" | "SUN_AGAIN" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
             words: string;
         };
         MovedTo: {
@@ -3216,6 +3238,12 @@ export interface components {
             product: string;
             /** @enum {string} */
             state: "MISSING" | "RUNNING" | "PASSED" | "WAIVED";
+        };
+        PatchReading: {
+            /** Format: int32 */
+            grade: number;
+            /** Format: double */
+            hours: number;
         };
         PatchView: {
             tests: components["schemas"]["TestView"][];
@@ -3682,7 +3710,7 @@ export interface components {
             on: string;
             /** Format: int32 */
             redness?: number | null;
-            seen: components["schemas"]["Seen"];
+            seen: components["schemas"]["CaseSeen"];
             /** Format: int32 */
             skipped?: number | null;
             /** Format: int32 */
@@ -4156,7 +4184,7 @@ export interface components {
         Test: {
             /** @enum {string} */
             kind: "USE_TEST" | "SHORT_SCREEN";
-            readings: components["schemas"]["Reading"][];
+            readings: components["schemas"]["PatchReading"][];
             /** @enum {string} */
             site: "FOREARM" | "BEHIND_EAR";
         };
@@ -4226,7 +4254,7 @@ export interface components {
             /** Format: date */
             day: string;
             /** @enum {string} */
-            lever: "SPF" | "SUN_AGAIN" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
             words: string;
         };
         TwoCases: {

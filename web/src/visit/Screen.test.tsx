@@ -70,6 +70,16 @@ test('one button answers the rest and leaves a yes alone', () => {
   })
 })
 
+test('a no that came with the rest is told apart from one that was asked', () => {
+  answers = [
+    { question: 'mole', yes: false, on: null, asked: '2026-11-25', bulk: true },
+    { question: 'rash', yes: false, on: null, asked: '2026-11-25' },
+  ]
+  render(<Screen before={null} />)
+  expect(screen.getByRole('button', { name: 'mole: no, with the rest' })).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'rash: no' })).toBeTruthy()
+})
+
 test('what happened asks for its day, by one tap', () => {
   answers = [{ question: 'waxed', yes: true, on: null, asked: '2026-11-25' }]
   render(<Screen before={null} />)

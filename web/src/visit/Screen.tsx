@@ -117,6 +117,7 @@ function Group({
             <Chip
               key={q.id}
               question={q}
+              bulk={answers.some((a) => a.question === q.id && a.bulk === true)}
               before={before}
               set={(yes) => set(answered(answers, q.id, yes, today))}
             />
@@ -169,10 +170,13 @@ function Alone({
 
 function Chip({
   question,
+  bulk,
   before,
   set,
 }: {
   question: Question
+  /** whether it was answered with the rest of its group, by one tap */
+  bulk: boolean
   before: Intake | null | undefined
   set: (yes: boolean) => void
 }) {
@@ -180,7 +184,7 @@ function Chip({
   const state = !answer ? 'open' : answer.yes ? 'yes' : 'no'
   const then = before?.answers.find((a) => a.question === question.id)
   const changed = before && then && answer && then.yes !== answer.yes
-  const inBulk = answer?.bulk === true
+  const inBulk = answer !== null && answer !== undefined && bulk
   const words = {
     open: say('visit.notAsked'),
     yes: say('visit.yes2'),

@@ -137,7 +137,10 @@ final class Places {
         };
     }
 
-    /** The plan itself puts a sunscreen on every morning, so it may stand every evening; make-up makes it more. */
+    /**
+     * The plan itself puts a sunscreen on every morning, so it may stand every evening; make-up makes it more. A water-fast sunscreen
+     * wants one, but not before the heaviest concern is served: with one wash she washes twice, and the sheet says so.
+     */
     private Optional<Asking> firstCleanse(boolean calm) {
         boolean madeUp = consultation.life().makeUpDays() > 0;
         boolean young = consultation.answers().age().isPresent()
@@ -152,6 +155,6 @@ final class Places {
             return Optional.of(Asking.SCHOOL);
         }
         boolean clogs = skin.type().bandT() == Band.OILY || has(Concern.CONGESTION) || has(Concern.BREAKOUTS);
-        return Optional.of(madeUp || clogs ? Asking.WANTED : Asking.OPTIONAL);
+        return Optional.of(madeUp || clogs || asked.waterFast().yes() ? Asking.WANTED : Asking.OPTIONAL);
     }
 }

@@ -135,6 +135,22 @@ public final class Slots {
         return slots;
     }
 
+    /** On water a sunscreen that stays on there; where none may stand, that is said. */
+    private List<Product> lasting(Place place, List<Product> all) {
+        if (place.kind() != StepKind.SUNSCREEN || !asked.waterFast().yes()) {
+            return all;
+        }
+        List<Product> fast = all.stream().filter(Product::waterFast).toList();
+        if (fast.isEmpty() && !all.isEmpty()) {
+            notices.add(asked.waterFast()
+                    .because()
+                    .withSentence(
+                            "%s None that suits says so on its pack: what is worn is put on again after each soaking."
+                                    .formatted(asked.waterFast().because().sentence())));
+        }
+        return fast.isEmpty() ? all : fast;
+    }
+
     private List<Candidate> candidates(Place place) {
         return suiting(place, mayStand(place)).stream()
                 .map(p -> weigher.weigh(p, place.part(), place.asking()))
@@ -172,12 +188,13 @@ public final class Slots {
                     .formatted(Kinds.of(place.kind()).label(), place.part().words())));
             return all;
         }
-        double least = mild.stream()
+        List<Product> lasting = lasting(place, mild);
+        double least = lasting.stream()
                 .mapToDouble(p -> suits.gradesOff(p, place.part(), (pinched && place.needed()) || owns(p)))
                 .min()
                 .orElse(0);
         double off = place.needed() ? least : 0;
-        return mild.stream()
+        return lasting.stream()
                 .filter(p -> suits.gradesOff(p, place.part(), (pinched && place.needed()) || owns(p)) <= off + 1e-9)
                 .toList();
     }

@@ -169,6 +169,9 @@ final class SetAside {
         if (p.kind() == StepKind.SUNSCREEN && p.spf() < asked.spf().value()) {
             return Optional.of(new Why(Cause.AIR, asked.spf().because().sentence()));
         }
+        if (p.kind() == StepKind.SUNSCREEN && asked.waterFast().yes() && !p.waterFast() && waterFastIsWorn()) {
+            return Optional.of(new Why(Cause.AIR, asked.waterFast().because().sentence()));
+        }
         if (p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes()) {
             return Optional.of(new Why(Cause.AIR, asked.newRetinoid().because().sentence()));
         }
@@ -176,6 +179,13 @@ final class SetAside {
             return Optional.of(new Why(Cause.AIR, asked.newAcid().because().sentence()));
         }
         return Optional.empty();
+    }
+
+    private boolean waterFastIsWorn() {
+        return found.chosen().stream()
+                .flatMap(Optional::stream)
+                .map(Candidate::product)
+                .anyMatch(c -> c.kind() == StepKind.SUNSCREEN && c.waterFast());
     }
 
     /** Whether another method, or another month, has a place for it. */

@@ -266,6 +266,7 @@ public record Consultation(
                         skin,
                         reading.history().swings(),
                         life.outdoorHours(of),
+                        life.places().contains(Life.Place.SEA),
                         safety.sun().least().map(l -> new Asked.Least(l.spf(), l.because())),
                         safety.sun().noNewAcid(),
                         skin.concerns().stream().map(RankedConcern::concern).toList()),

@@ -99,6 +99,14 @@ public record Life(
 
     /** The same with other hours outdoors a day. */
     public Life outdoors(double hours) {
+        return living(hours, around);
+    }
+
+    public Life within(Surroundings other) {
+        return living(outdoorHours, other);
+    }
+
+    private Life living(double hours, Surroundings in) {
         return new Life(
                 morningMinutes,
                 eveningMinutes,
@@ -112,24 +120,7 @@ public record Life(
                 animal,
                 oils,
                 budget,
-                around);
-    }
-
-    public Life within(Surroundings other) {
-        return new Life(
-                morningMinutes,
-                eveningMinutes,
-                mostSteps,
-                outdoorHours,
-                makeUpDays,
-                fullMakeUp,
-                sunscreenDays,
-                places,
-                scent,
-                animal,
-                oils,
-                budget,
-                other);
+                in);
     }
 
     public int minutes(Part part) {

@@ -8,7 +8,9 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
 
 /**
  * A product as the tool understands it.
@@ -51,7 +53,14 @@ public record Product(
         List<Finding> findings,
         boolean madeAtHome,
         List<Harms.Harm> allHarms) {
+    private static final List<String> WATER_FAST =
+            KnowledgeFile.yaml("name-claims.yaml").texts("water-fast");
     private static final Pattern TWO_PART = Pattern.compile("(?i)\\b(two|2)[- ]part\\b");
+
+    /** Whether its pack says that its film stays on in water. */
+    public boolean waterFast() {
+        return WATER_FAST.stream().anyMatch(w -> StringUtils.containsIgnoreCase(name, w));
+    }
 
     /** What kind it may be instead, by the signs that weigh most. */
     public Optional<KindRead> kindElse() {

@@ -207,7 +207,19 @@ final class Laying {
         }
         Kinds.KindOfStep kind = Kinds.of(candidate.product().kind());
         return switch (kind.kind()) {
-            case SUNSCREEN -> List.of(asked.spf().because(), kind.because().withSentence(kind.purpose()));
+            case SUNSCREEN ->
+                Stream.concat(
+                                Stream.of(asked.spf().because()),
+                                asked.waterFast().yes() && candidate.product().waterFast()
+                                        ? Stream.of(asked.waterFast().because())
+                                        : Stream.of(kind.because().withSentence(kind.purpose())))
+                        .toList();
+            case FIRST_CLEANSE ->
+                asked.waterFast().yes()
+                        ? List.of(
+                                kind.because().withSentence(kind.purpose()),
+                                asked.waterFast().because())
+                        : List.of(kind.because().withSentence(kind.purpose()));
             case SEAL -> List.of(asked.seal().because());
             case OIL -> List.of(asked.oil().because());
             case LIP ->

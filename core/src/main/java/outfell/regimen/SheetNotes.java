@@ -14,6 +14,7 @@ public final class SheetNotes {
         ALWAYS,
         STRONG,
         SUN_AGAIN,
+        WASH_TWICE,
         SEA,
         DRY_ROOMS,
         HANDS,
@@ -46,6 +47,7 @@ public final class SheetNotes {
                     case ALWAYS -> true;
                     case STRONG -> !strong.isEmpty();
                     case SUN_AGAIN -> asked.sunAgain().value() > 0;
+                    case WASH_TWICE -> asked.waterFast().yes() && !firstCleanse;
                     case SEA -> life.places().contains(Place.SEA);
                     case DRY_ROOMS -> asked.mist().yes() || DRY.stream().anyMatch(life.places()::contains);
                     case HANDS -> asked.hands().yes();

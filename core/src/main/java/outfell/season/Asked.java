@@ -22,6 +22,7 @@ import outfell.skin.Concern;
  * @param lips whether a lip balm is asked for, chapped or not
  * @param spf least on the pack
  * @param sunAgain hours after which the sunscreen is put on again; 0 for once a day
+ * @param waterFast whether the sunscreen is to stay on in water
  * @param exfoliantsHalved whether exfoliation is halved
  * @param retinoidFewer whether a retinoid that is long borne has a night fewer
  * @param newRetinoid whether a retinoid may be begun
@@ -43,6 +44,7 @@ public record Asked(
         Whether lips,
         Least spf,
         Least sunAgain,
+        Whether waterFast,
         Whether exfoliantsHalved,
         Whether retinoidFewer,
         Whether newRetinoid,
@@ -138,6 +140,7 @@ public record Asked(
                 lever == Lever.LIPS ? there.lips : lips,
                 lever == Lever.SPF ? there.spf : spf,
                 lever == Lever.SUN_AGAIN ? there.sunAgain : sunAgain,
+                lever == Lever.WATER_FAST ? there.waterFast : waterFast,
                 lever == Lever.EXFOLIATION ? there.exfoliantsHalved : exfoliantsHalved,
                 lever == Lever.RETINOID ? there.retinoidFewer : retinoidFewer,
                 lever == Lever.NEW_RETINOID ? there.newRetinoid : newRetinoid,
@@ -151,6 +154,7 @@ public record Asked(
      *
      * @param swings whether she says "oily in summer, dry in winter"
      * @param outdoorHours a day, 0 to 24
+     * @param inWater whether the day is spent on or in water
      * @param least what the client's health asks of a sunscreen; absent when nothing does
      * @param noNewAcid why no acid is begun whatever the month; absent when one may be
      * @param concerns heaviest first
@@ -159,6 +163,7 @@ public record Asked(
             outfell.skin.SkinVerdict skin,
             boolean swings,
             double outdoorHours,
+            boolean inWater,
             Optional<Least> least,
             Optional<Because> noNewAcid,
             List<Concern> concerns) {}

@@ -14,6 +14,7 @@ import outfell.knowledge.Row;
 public enum Lever {
     SPF(Asked::spf),
     SUN_AGAIN(Asked::sunAgain),
+    WATER_FAST(Asked::waterFast),
     EVENING_CREAM(Asked::moisturiser),
     DAY_CREAM(Asked::moisturiserByDay),
     DAY_CREAM_NEEDED(Asked::moisturiserNeeded),
@@ -72,6 +73,7 @@ public enum Lever {
         return switch (this) {
             case SPF -> now.spf().value() > before.spf().value();
             case SUN_AGAIN -> now.sunAgain().value() > 0 && before.sunAgain().value() == 0;
+            case WATER_FAST -> now.waterFast().yes() && !before.waterFast().yes();
             default -> false;
         };
     }

@@ -45,6 +45,7 @@ public final class Season {
                 Layers.lips(air),
                 Sunscreens.spf(air, wearer),
                 Sunscreens.again(air, wearer),
+                Sunscreens.waterFast(air, wearer),
                 StrongWork.halved(air),
                 StrongWork.retinoidFewer(air, wearer),
                 StrongWork.newRetinoid(air),

@@ -4,6 +4,7 @@ import outfell.climate.Air;
 import outfell.knowledge.Row;
 import outfell.season.Asked.Least;
 import outfell.season.Asked.Wearer;
+import outfell.season.Asked.Whether;
 import outfell.skin.Concern;
 
 /** What is asked of the sunscreen: its number, and how soon again. */
@@ -18,6 +19,9 @@ final class Sunscreens {
     private static final Row AGAIN = Season.FILE.row("again");
     private static final double AGAIN_FROM = AGAIN.number("from-uv", 0, 20);
     private static final double AGAIN_HOURS = AGAIN.number("hours-outdoors", 0, 24);
+    private static final Row WATER = Season.FILE.row("water-fast");
+    private static final double WATER_FROM = WATER.number("from-uv", 0, 20);
+    private static final double WATER_HOURS = WATER.number("hours-outdoors", 0, 24);
     private static final int EVERY = AGAIN.whole("every-hours", 1, 12);
 
     private Sunscreens() {}
@@ -63,6 +67,25 @@ final class Sunscreens {
                                         .formatted(Season.n(uv), Season.n(AGAIN_FROM))
                                 : "%s hours outdoors: once a day is enough."
                                         .formatted(Season.n(wearer.outdoorHours()))));
+    }
+
+    /** Who is on or in water loses another film with the first wave. */
+    static Whether waterFast(Air air, Wearer wearer) {
+        double uv = air.outdoors().uvIndex();
+        boolean out = wearer.outdoorHours() >= WATER_HOURS;
+        return wearer.inWater() && out && uv >= WATER_FROM
+                ? new Whether(
+                        true,
+                        WATER.because(
+                                "On or in water %s a day under UV %.0f: a water-fast sunscreen, for another is washed off."
+                                        .formatted(hours(wearer), uv)))
+                : new Whether(
+                        false,
+                        WATER.because(
+                                wearer.inWater()
+                                        ? "Under UV %s, or hardly out, any sunscreen lasts the day on water."
+                                                .formatted(Season.n(WATER_FROM))
+                                        : "The day is not spent on or in water."));
     }
 
     private static String hours(Wearer wearer) {

@@ -42,7 +42,7 @@ final class Stillness {
 
     /** What moves only a note of the sheet. */
     private static boolean isTold(Lever lever) {
-        return lever == Lever.SUN_AGAIN || lever == Lever.MIST || lever == Lever.HANDS;
+        return lever == Lever.SUN_AGAIN || lever == Lever.WATER_FAST || lever == Lever.MIST || lever == Lever.HANDS;
     }
 
     private String why(TurnOfAir t) {
@@ -63,8 +63,19 @@ final class Stillness {
                         ? "Its retinoid is not long borne, or prescribed, or down to one night."
                         : "The plan has no retinoid.";
             case TONER -> steps(StepKind.TONER).findFirst().isPresent() ? SAME : "The plan has no toner.";
-            case SUN_AGAIN, DAY_CREAM_NEEDED, AMOUNT, SEAL, OIL, WASH, CARRIER, LIPS, EXFOLIATION, MIST, HANDS, AIR ->
-                SAME;
+            case SUN_AGAIN,
+                    WATER_FAST,
+                    DAY_CREAM_NEEDED,
+                    AMOUNT,
+                    SEAL,
+                    OIL,
+                    WASH,
+                    CARRIER,
+                    LIPS,
+                    EXFOLIATION,
+                    MIST,
+                    HANDS,
+                    AIR -> SAME;
         };
     }
 

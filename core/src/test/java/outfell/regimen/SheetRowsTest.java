@@ -52,7 +52,14 @@ class SheetRowsTest {
     private static boolean stands(Row row, List<String> strong, Life life, boolean firstCleanse, MonthlyAir air) {
         Asked asked = Season.ask(
                 Air.of(air),
-                new Asked.Wearer(SKIN, false, life.outdoorHours(), Optional.empty(), Optional.empty(), List.of()));
+                new Asked.Wearer(
+                        SKIN,
+                        false,
+                        life.outdoorHours(),
+                        life.places().contains(Place.SEA),
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of()));
         return SheetNotes.of(strong, life, asked, firstCleanse, "six weeks").stream()
                 .anyMatch(n -> n.title().equals(row.text("title")));
     }
@@ -84,6 +91,15 @@ class SheetRowsTest {
             case "hands" -> {
                 assertThat(stands(row, none, INDOORS, false, WINDY)).isTrue();
                 assertThat(stands(row, none, INDOORS, false)).isFalse();
+            }
+            case "wash-twice" -> {
+                assertThat(stands(row, none, life(1, 0, false, Place.SEA), false, SUNNY))
+                        .isTrue();
+                assertThat(stands(row, none, life(1, 0, false, Place.SEA), true, SUNNY))
+                        .isFalse();
+                assertThat(stands(row, none, life(1, 0, false, Place.SEA), false))
+                        .isFalse();
+                assertThat(stands(row, none, life(1, 0, false), false, SUNNY)).isFalse();
             }
             case "sea" -> place(row, List.of(Place.SEA));
             case "dry-rooms" -> {

@@ -44,7 +44,7 @@ class LeverTest {
     }
 
     private static Wearer wearer(SkinVerdict skin, double outdoors) {
-        return new Wearer(skin, false, outdoors, Optional.empty(), Optional.empty(), List.of());
+        return new Wearer(skin, false, outdoors, true, Optional.empty(), Optional.empty(), List.of());
     }
 
     private static Asked ask(SkinVerdict skin, Air air) {
@@ -103,6 +103,22 @@ class LeverTest {
             double dryness, boolean tolerant, boolean sensitive) {
         assertThat(ask(NORMAL, at(dryness, 0, 2)).retinoidFewer().yes()).isEqualTo(tolerant);
         assertThat(ask(SENSITIVE, at(dryness, 0, 2)).retinoidFewer().yes()).isEqualTo(sensitive);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "true,  2.4, 8, false",
+        "true,  2.5, 1, true",
+        "true,  2.5, 0.9, false",
+        "true,  11, 12, true",
+        "false, 11, 12, false"
+    })
+    void who_is_on_water_under_a_sun_that_counts_wears_what_stays_on_there(
+            boolean inWater, double uv, double hours, boolean yes) {
+        Wearer wearer = new Wearer(NORMAL, false, hours, inWater, Optional.empty(), Optional.empty(), List.of());
+        Asked asked = Season.ask(at(0, 0, uv), wearer);
+        assertThat(asked.waterFast().yes()).isEqualTo(yes);
+        assertThat(asked.waterFast().because().sentence()).isNotBlank();
     }
 
     @ParameterizedTest

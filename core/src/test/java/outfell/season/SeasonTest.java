@@ -93,7 +93,7 @@ class SeasonTest {
     }
 
     private static Asked ask(SkinVerdict skin, Air air, boolean swings, double outdoors, List<Concern> concerns) {
-        return Season.ask(air, new Wearer(skin, swings, outdoors, Optional.empty(), Optional.empty(), concerns));
+        return Season.ask(air, new Wearer(skin, swings, outdoors, false, Optional.empty(), Optional.empty(), concerns));
     }
 
     @Test
@@ -233,7 +233,7 @@ class SeasonTest {
         assertThat(ask(NORMAL, air(0, 0, 0), false, 0, third).spf().value()).isEqualTo(50);
         assertThat(ask(NORMAL, air(0, 0, 0), false, 0, fourth).spf().value()).isEqualTo(30);
         Least least = new Least(40, Because.house("a medicine"));
-        Wearer wearer = new Wearer(NORMAL, false, 0, Optional.of(least), Optional.empty(), List.of());
+        Wearer wearer = new Wearer(NORMAL, false, 0, false, Optional.of(least), Optional.empty(), List.of());
         assertThat(Season.ask(air(0, 0, 9), wearer).spf()).isEqualTo(least);
     }
 
@@ -251,7 +251,7 @@ class SeasonTest {
         assertThat(ask(NORMAL, air(49.9, 0, 2)).exfoliantsHalved().yes()).isFalse();
         assertThat(ask(NORMAL, air(50, 0, 2)).exfoliantsHalved().yes()).isTrue();
         Because no = Because.house("an illness");
-        Wearer wearer = new Wearer(NORMAL, false, 0, Optional.empty(), Optional.of(no), List.of());
+        Wearer wearer = new Wearer(NORMAL, false, 0, false, Optional.empty(), Optional.of(no), List.of());
         assertThat(Season.ask(air(0, 0, 0), wearer).newAcid().yes()).isFalse();
         assertThat(Season.ask(air(0, 0, 0), wearer).newAcid().because()).isEqualTo(no);
     }

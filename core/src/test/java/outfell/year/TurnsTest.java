@@ -34,6 +34,7 @@ class TurnsTest {
             SkinReader.read(Faces.face().calm().reading(), Set.of(), ProbeBands.SHIPPED),
             false,
             4,
+            false,
             Optional.empty(),
             Optional.empty(),
             List.of());

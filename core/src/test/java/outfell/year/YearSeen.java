@@ -79,7 +79,7 @@ public final class YearSeen {
     }
 
     private static Asked.Wearer wearer(SkinVerdict skin, double hours) {
-        return new Asked.Wearer(skin, false, hours, Optional.empty(), Optional.empty(), List.of());
+        return new Asked.Wearer(skin, false, hours, false, Optional.empty(), Optional.empty(), List.of());
     }
 
     private static Air at(double dryness, double heat, double uv) {

@@ -53,6 +53,7 @@ public record CaseDocument(
         @Nullable List<PauseOf> pauses) {
 
     /** Who it is about; names are not needed to plan. */
+    @Schema(name = "CaseClient")
     public record Client(@Nullable String name, @Nullable String trade) {}
 
     /** How heavy make-up is. */
@@ -104,6 +105,7 @@ public record CaseDocument(
      *
      * @param bulk whether it was answered together with the others of its group, by one tap for all of them; absent for no
      */
+    @Schema(name = "CaseAnswer")
     public record Answer(
             String question,
             boolean yes,
@@ -122,6 +124,7 @@ public record CaseDocument(
     }
 
     /** A referral released. */
+    @Schema(name = "CaseSettled")
     public record Settled(String referral, String who, LocalDate on, String remark) {}
 
     /** The face. */
@@ -162,6 +165,7 @@ public record CaseDocument(
         public record Test(PatchTest.Kind kind, PatchTest.Site site, List<Reading> readings) {}
 
         /** One reading of it. */
+        @Schema(name = "PatchReading")
         public record Reading(double hours, int grade) {}
 
         /** Who does without. */
@@ -255,6 +259,7 @@ public record CaseDocument(
     }
 
     /** Who looked at a swelling, and what they said. */
+    @Schema(name = "CaseSeen")
     public record Seen(LocalDate on, String by, String said) {}
 
     /** Days on which strong work pauses. */

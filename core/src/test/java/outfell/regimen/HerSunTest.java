@@ -1,0 +1,77 @@
+package outfell.regimen;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Month;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import outfell.consultation.Consultation;
+import outfell.consultation.Life;
+import outfell.consultation.Life.Place;
+import outfell.consultation.Life.Taste;
+import outfell.knowledge.Because;
+import outfell.product.ActiveKind;
+import outfell.skin.Faces;
+import outfell.skin.Sign;
+
+/** What asks for more care in the sun of a day, and what is always told with it. */
+class HerSunTest {
+    private static Consultation client(Sign sign, Place... places) {
+        Life life = new Life(
+                10, 25, 8, 4, 0, false, 7, Set.of(places), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
+        return Consultations.of(Faces.face()
+                        .calm()
+                        .with(Sign.SHINE, 1, 1, 1, 0, 0)
+                        .with(sign, 2, sign == Sign.LINES ? -1 : 2, 2, 2, 2)
+                        .with(Sign.REDNESS, 0, 0, 0, 0, 0)
+                        .with(Sign.STING, 0, 0, 0, 0, 0)
+                        .person(40, false, false)
+                        .history(0, 0))
+                .living(life)
+                .in(Month.DECEMBER);
+    }
+
+    private static List<String> raised(Consultation c) {
+        return HerSun.of(c).orElseThrow().raised().stream()
+                .map(Because::sentence)
+                .toList();
+    }
+
+    private static List<String> cautions(Consultation c) {
+        return HerSun.of(c).orElseThrow().cautions().stream()
+                .map(Because::sentence)
+                .toList();
+    }
+
+    @Test
+    void a_product_that_thins_what_shields_the_skin_is_named_and_goes_with_it() {
+        Consultation clogged = client(Sign.CONGESTION);
+        assertThat(raised(clogged)).anyMatch(s -> s.startsWith("Salicylic fluid 2 % leaves skin more open to burning"));
+        Consultation without = clogged.parts()
+                .catalogue(clogged.catalogue().stream()
+                        .filter(p -> !p.hasAny(List.of(ActiveKind.BHA, ActiveKind.AHA)))
+                        .toList())
+                .together();
+        assertThat(raised(without)).noneMatch(s -> s.contains("more open to burning"));
+    }
+
+    @Test
+    void marks_raise_it_whatever_stands() {
+        assertThat(raised(client(Sign.PIGMENT))).anyMatch(s -> s.startsWith("Pigment marks darken"));
+        assertThat(raised(client(Sign.LINES))).noneMatch(s -> s.startsWith("Pigment marks darken"));
+    }
+
+    @Test
+    void winter_and_water_are_cautioned_where_they_are_and_leave_to_stay_out_is_never_given() {
+        assertThat(cautions(client(Sign.LINES, Place.SEA)))
+                .anyMatch(s -> s.startsWith("UVA is there in winter"))
+                .anyMatch(s -> s.startsWith("Foam and water"))
+                .anyMatch(s -> s.startsWith("None of this is leave to stay out"));
+        assertThat(cautions(client(Sign.LINES).in(Month.JUNE)))
+                .noneMatch(s -> s.startsWith("UVA is there in winter"))
+                .noneMatch(s -> s.startsWith("Foam and water"))
+                .anyMatch(s -> s.startsWith("None of this is leave to stay out"));
+    }
+}
