@@ -46,6 +46,8 @@ final class Figures {
             Map.entry("climate/questions.yaml", List.of("stays")),
             Map.entry("spells.yaml", List.of("spells")),
             Map.entry("year.yaml", List.of("year")),
+            Map.entry("weather.yaml", List.of("weather")),
+            Map.entry("sun-day.yaml", List.of("sun-of-day")),
             Map.entry("courses.yaml", List.of("weeks")),
             Map.entry("verdicts.yaml", List.of("weeks")),
             Map.entry("amounts.yaml", List.of("amounts", "weighing", "corner-amounts")),

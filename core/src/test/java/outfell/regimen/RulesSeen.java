@@ -56,6 +56,7 @@ import outfell.skin.SkinReader;
 import outfell.skin.SkinReading;
 import outfell.skin.SkinVerdict;
 import outfell.supply.Supply;
+import outfell.weather.WeatherSeen;
 import outfell.week.Tolerance;
 import outfell.year.YearSeen;
 
@@ -82,6 +83,8 @@ public final class RulesSeen {
         all.put("stays", YearSeen::stays);
         all.put("year", YearSeen::year);
         all.put("spells", YearSeen::spells);
+        all.put("weather", WeatherSeen::weather);
+        all.put("sun-of-day", WeatherSeen::sunOfDay);
         GoodsSeen.into(all);
         BoundsSeen.into(all);
         CornersSeen.into(all);
