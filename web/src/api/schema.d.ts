@@ -1871,6 +1871,16 @@ export interface components {
             /** @enum {string} */
             winter: "NO_HEATING" | "SOME_HEATING" | "HEATED" | "FROST";
         };
+        Asks: {
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            unit: string;
+            /** Format: double */
+            usual: number;
+            words: string;
+        };
         Backup: {
             /** Format: int64 */
             bytes: number;
@@ -2814,6 +2824,7 @@ export interface components {
         KindOfPause: {
             /** Format: int32 */
             after: number;
+            asks?: components["schemas"]["Asks"];
             because: components["schemas"]["Because"];
             /** Format: int32 */
             before: number;
@@ -3256,6 +3267,8 @@ export interface components {
             sites: components["schemas"]["SiteOfTest"][];
         };
         PauseOf: {
+            /** Format: double */
+            figure?: number | null;
             /** Format: date */
             from: string;
             kind: string;
@@ -3263,6 +3276,8 @@ export interface components {
             until: string;
         };
         Pausing: {
+            /** Format: double */
+            figure?: number | null;
             /** Format: date */
             from: string;
             kind: string;

@@ -20,7 +20,7 @@ export function SpellForm({
   close,
   add,
 }: {
-  kinds: { id: string; label: string }[]
+  kinds: Pick<Schemas['KindOfPause'], 'id' | 'label' | 'asks'>[]
   busy: boolean
   error: Error | null
   close: () => void
@@ -29,21 +29,28 @@ export function SpellForm({
   const [kind, setKind] = useState('flight')
   const [from, setFrom] = useState('')
   const [until, setUntil] = useState('')
-  const ready = from !== '' && until !== '' && until >= from
+  const [figure, setFigure] = useState('')
+  const asks = kinds.find((k) => k.id === kind)?.asks
+  const told = asks && figure.trim() !== '' ? Number(figure.replace(',', '.')) : null
+  const within = told === null || (asks && told >= asks.least && told <= asks.most)
+  const ready = from !== '' && until !== '' && until >= from && within
   return (
     <form
       className="band year-form"
       aria-label={say('year.addASpell')}
       onSubmit={(e) => {
         e.preventDefault()
-        if (ready) add({ kind, from, until, remark: '' })
+        if (ready) add({ kind, from, until, figure: told, remark: '' })
       }}
     >
       <TextField
         select
         label={say('year.whatSpell')}
         value={kind}
-        onChange={(e) => setKind(e.target.value)}
+        onChange={(e) => {
+          setKind(e.target.value)
+          setFigure('')
+        }}
         sx={{ minWidth: 230 }}
       >
         {kinds.map((k) => (
@@ -61,6 +68,22 @@ export function SpellForm({
         }}
       />
       <DateField label={say('year.lastDay')} value={until} pick={setUntil} />
+      {asks && (
+        <TextField
+          label={say('year.figure', { words: asks.words, unit: asks.unit })}
+          value={figure}
+          placeholder={String(asks.usual)}
+          onChange={(e) => setFigure(e.target.value)}
+          error={!within}
+          helperText={
+            within
+              ? say('year.figureUsual', { usual: asks.usual, unit: asks.unit })
+              : say('year.figureWithin', { least: asks.least, most: asks.most, unit: asks.unit })
+          }
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          sx={{ width: 210 }}
+        />
+      )}
       <div className="row">
         <Button type="submit" variant="contained" disabled={!ready || busy}>
           {say('year.layItOver')}

@@ -200,7 +200,32 @@ test('a spell needs both its days, the last not before the first', async () => {
   await userEvent.clear(screen.getByLabelText('Last day'))
   await userEvent.type(screen.getByLabelText('Last day'), 'c')
   await userEvent.click(lay)
-  expect(add).toHaveBeenCalledWith({ kind: 'flight', from: 'b', until: 'c', remark: '' })
+  expect(add).toHaveBeenCalledWith({ kind: 'flight', from: 'b', until: 'c', figure: null, remark: '' })
+})
+
+test('a flight is asked its hours, within reason, or stands as is usual', async () => {
+  const add = vi.fn()
+  const asks = { words: 'Hours in the air', unit: 'h', least: 1, most: 20, usual: 8 }
+  render(
+    <SpellForm
+      kinds={[{ id: 'flight', label: 'a flight', asks }]}
+      busy={false}
+      error={null}
+      close={() => undefined}
+      add={add}
+    />,
+  )
+  await userEvent.type(screen.getByLabelText('First day'), 'b')
+  const hours = screen.getByLabelText('Hours in the air, h')
+  const lay = screen.getByRole('button', { name: 'Lay it over the year' })
+  expect(screen.getByText('Empty: 8 h as is usual')).toBeInTheDocument()
+  await userEvent.type(hours, '40')
+  expect(screen.getByText('From 1 to 20 h')).toBeInTheDocument()
+  expect(lay).toBeDisabled()
+  await userEvent.clear(hours)
+  await userEvent.type(hours, '11,5')
+  await userEvent.click(lay)
+  expect(add).toHaveBeenCalledWith({ kind: 'flight', from: 'b', until: 'b', figure: 11.5, remark: '' })
 })
 
 test('a spell is taken out by its own card only', async () => {

@@ -37,6 +37,11 @@ public record MonthlyAir(double celsius, double humidity, double wind, double uv
         return airs.stream().mapToDouble(of).average().orElseThrow();
     }
 
+    /** The same under so many times the sun. */
+    public MonthlyAir brighter(double times) {
+        return new MonthlyAir(celsius, humidity, wind, Math.min(MOST_UV, uvIndex * times));
+    }
+
     /** The air at a share of the way from this to another, 0 to 1. */
     MonthlyAir towards(MonthlyAir other, double share) {
         return new MonthlyAir(

@@ -3,6 +3,7 @@ package outfell.week;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -15,8 +16,9 @@ import outfell.product.StepKind;
  *
  * @param from the first of the days themselves
  * @param until the last of them
+ * @param figure what the kind asks of it, such as hours in the air; absent where nobody said
  */
-public record Pause(KindOfPause kind, LocalDate from, LocalDate until) {
+public record Pause(KindOfPause kind, LocalDate from, LocalDate until, OptionalDouble figure) {
     /**
      * One kind of pause.
      *
@@ -25,6 +27,7 @@ public record Pause(KindOfPause kind, LocalDate from, LocalDate until) {
      * @param after days after it
      * @param stops families that pause
      * @param leavesOut kinds of step that the evening does without
+     * @param asks the figure that it asks for; absent for most
      */
     public record KindOfPause(
             String id,
@@ -33,9 +36,25 @@ public record Pause(KindOfPause kind, LocalDate from, LocalDate until) {
             int after,
             List<ActiveKind> stops,
             List<StepKind> leavesOut,
+            Optional<Asks> asks,
             Because because) {
         public boolean stops(Product p) {
             return !p.prescription() && p.hasAny(stops);
+        }
+    }
+
+    /**
+     * A figure that tells how much of it there is.
+     *
+     * @param words "hours in the air"
+     * @param unit as printed behind it
+     * @param usual where nobody said
+     */
+    public record Asks(String words, String unit, double least, double most, double usual) {
+        private static Asks read(Row row) {
+            double least = row.number("least", 0, 10_000);
+            double most = row.number("most", least, 10_000);
+            return new Asks(row.text("words"), row.text("unit"), least, most, row.number("usual", least, most));
         }
     }
 
@@ -50,6 +69,25 @@ public record Pause(KindOfPause kind, LocalDate from, LocalDate until) {
         if (until.isBefore(from)) {
             throw new IllegalArgumentException("A pause from %s cannot end on %s.".formatted(from, until));
         }
+        if (figure.isPresent()) {
+            double told = figure.getAsDouble();
+            Asks asks = kind.asks()
+                    .orElseThrow(() -> new IllegalArgumentException("%s asks for no figure.".formatted(kind.label())));
+            if (!(told >= asks.least() && told <= asks.most())) {
+                throw new IllegalArgumentException("%s: %s is outside %.0f to %.0f %s."
+                        .formatted(asks.words(), told, asks.least(), asks.most(), asks.unit()));
+            }
+        }
+    }
+
+    /** Without a figure. */
+    public Pause(KindOfPause kind, LocalDate from, LocalDate until) {
+        this(kind, from, until, OptionalDouble.empty());
+    }
+
+    /** The figure, or the usual one; 0 where none is asked for. */
+    public double much() {
+        return figure.orElse(kind.asks().map(Asks::usual).orElse(0.0));
     }
 
     public static List<KindOfPause> kinds() {
@@ -75,6 +113,7 @@ public record Pause(KindOfPause kind, LocalDate from, LocalDate until) {
                 row.has("after") ? row.whole("after", 0, 60) : 0,
                 row.several("stops", ActiveKind.class),
                 row.several("leaves-out", StepKind.class),
+                row.has("asks") ? Optional.of(Asks.read(row.row("asks"))) : Optional.empty(),
                 row.because(row.text("reason")));
     }
 

@@ -3,7 +3,6 @@ package outfell.year;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import outfell.climate.MonthlyAir;
 import outfell.climate.Stay;
 import outfell.consultation.Life;
@@ -17,6 +16,7 @@ import outfell.week.Pause;
  *
  * @param pause what it stops, and for how long round its days
  * @param over the air of the season
+ * @param figure what the figure of its pause is
  * @param stays hours in other air than the usual
  * @param nothingNew whether no bottle is begun in it
  * @param pack whether what goes along must fit in a small bag
@@ -27,15 +27,25 @@ import outfell.week.Pause;
 public record Spell(
         Pause.KindOfPause pause,
         Over over,
+        Figure figure,
         List<Stay> stays,
         boolean nothingNew,
         boolean pack,
         List<Life.Place> sheet,
         String ahead,
         List<Because> says) {
+    /** What the figure of a pause is. */
+    enum Figure {
+        NONE,
+        CABIN_HOURS,
+        HEIGHT
+    }
+
     private static final Row FILE = KnowledgeFile.yaml("spells.yaml");
     /** The largest bottle that goes into a small bag, ml. */
     static final double BAG_ML = FILE.number("bag-ml", 1, 1000);
+
+    private static final double A_THOUSAND_METRES = FILE.number("a-thousand-metres", 0, 1);
 
     private static final List<Spell> ALL =
             Row.unique(FILE.rows("spells"), Spell::read, s -> s.pause().id());
@@ -49,6 +59,28 @@ public record Spell(
                     Math.clamp(normal.wind() + wind, 0, 60),
                     Math.clamp(normal.uvIndex() * uvTimes + uv, 0, 20));
         }
+    }
+
+    /** The air outdoors of its days. */
+    MonthlyAir outdoors(MonthlyAir normal, Pause of) {
+        MonthlyAir there = over.of(normal);
+        return figure == Figure.HEIGHT ? there.brighter(1 + A_THOUSAND_METRES * of.much() / 1000) : there;
+    }
+
+    /** Hours in other air than the usual. */
+    List<Stay> stays(Pause of) {
+        return figure == Figure.CABIN_HOURS ? List.of(new Stay(Stay.Where.CABIN, of.much())) : stays;
+    }
+
+    /** What it is called, with its figure where one was told: "a flight, 11 h". */
+    static String label(Pause of) {
+        return of.figure().isEmpty()
+                ? of.kind().label()
+                : "%s, %.0f %s"
+                        .formatted(
+                                of.kind().label(),
+                                of.much(),
+                                of.kind().asks().map(Pause.Asks::unit).orElse(""));
     }
 
     /** Every kind there is, in the order in which they are told. */
@@ -79,9 +111,8 @@ public record Spell(
                         row.number("wind-plus", 0),
                         row.number("uv-plus", 0),
                         row.number("uv-times", 1)),
-                Stream.of(stay(row, "cabin", Stay.Where.CABIN), stay(row, "cooled", Stay.Where.COOLED))
-                        .flatMap(Optional::stream)
-                        .toList(),
+                row.has("figure") ? row.one("figure", Figure.class) : Figure.NONE,
+                stay(row, "cooled", Stay.Where.COOLED).stream().toList(),
                 row.flag("nothing-new"),
                 row.flag("pack"),
                 row.several("sheet", Life.Place.class),

@@ -77,7 +77,7 @@ final class Spells {
         }
         return new SpellPlan(
                 spell.pause().id(),
-                spell.pause().label(),
+                Spell.label(pause),
                 pause.from(),
                 pause.until(),
                 pause.from().minusDays(spell.pause().before()),
@@ -91,10 +91,10 @@ final class Spells {
     private Air air(Spell spell, Pause pause) {
         List<Stay> stays = Stream.concat(
                         consultation.life().stays().stream()
-                                .filter(s -> spell.stays().stream().noneMatch(o -> o.where() == s.where())),
-                        spell.stays().stream())
+                                .filter(s -> spell.stays(pause).stream().noneMatch(o -> o.where() == s.where())),
+                        spell.stays(pause).stream())
                 .toList();
-        return Air.of(spell.over().of(consultation.site().on(pause.from())), stays);
+        return Air.of(spell.outdoors(consultation.site().on(pause.from()), pause), stays);
     }
 
     private void rests(Spell spell, Regimen plan, List<SpellLine> lines) {

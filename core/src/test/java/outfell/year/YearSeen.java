@@ -262,6 +262,7 @@ public final class YearSeen {
                                 "sheet %s %s %s: %s%n".formatted(l.from(), l.until(), l.title(), l.text())));
             }
         }
+        Pause.kinds().forEach(k -> k.asks().ifPresent(a -> text.append("%s asks for %s%n".formatted(k.id(), a))));
         return text.toString();
     }
 

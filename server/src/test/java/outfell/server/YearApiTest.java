@@ -1,6 +1,7 @@
 package outfell.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.net.URI;
 import java.net.http.HttpRequest;
@@ -333,5 +334,43 @@ class YearApiTest extends OverHttp {
 
     private Answer lastYear(String visit, LocalDate from, LocalDate until) throws Exception {
         return get("/api/visits/%s/last-year?from=%s&until=%s".formatted(visit, from, until));
+    }
+
+    @Test
+    void a_flight_has_its_hours_and_snow_its_height_and_both_are_asked_within_reason() throws Exception {
+        String visit = readOnly("Ines Varro");
+        String client = get("/api/visits/" + visit).body().at("/client").asString();
+        LocalDate day = LocalDate.now().plusDays(30);
+        assertThat(spell(client, "flight", day, "11").status()).isEqualTo(200);
+        JsonNode flight = year(visit).at("/spells/0");
+        assertThat(flight.at("/label").asString()).isEqualTo("a flight, 11 h");
+        assertThat(flight.at("/air/dryBecause/sentence").asString()).contains("11 h in cabin air");
+        Answer absurd = spell(client, "flight", day.plusDays(9), "40");
+        assertThat(absurd.status()).isEqualTo(400);
+        assertThat(absurd.body().at("/errors/0/pointer").asString()).isEqualTo("/figure");
+        assertThat(absurd.body().at("/errors/0/sentence").asString()).contains("outside 1 to 20 h");
+        assertThat(spell(client, "beach", day.plusDays(9), "3").status()).isEqualTo(400);
+
+        double low = uv(client, visit, day.plusDays(60), "0");
+        double high = uv(client, visit, day.plusDays(60), "4000");
+        assertThat(high / low).as("each thousand metres add 11 %").isCloseTo(1.44, within(0.001));
+    }
+
+    private double uv(String client, String visit, LocalDate day, String height) throws Exception {
+        assertThat(spell(client, "snow", day, height).status()).isEqualTo(200);
+        return year(visit)
+                .at("/spells")
+                .valueStream()
+                .filter(s -> s.at("/label").asString().endsWith(", %s m".formatted(height)))
+                .mapToDouble(s -> s.at("/air/outdoors/uvIndex").asDouble())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private Answer spell(String client, String kind, LocalDate day, String figure) throws Exception {
+        return post(
+                "/api/clients/" + client + "/pauses",
+                "{\"kind\": \"%s\", \"from\": \"%s\", \"until\": \"%s\", \"figure\": %s, \"remark\": \"\"}"
+                        .formatted(kind, day, day.plusDays(2), figure));
     }
 }

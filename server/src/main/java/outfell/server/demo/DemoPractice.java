@@ -310,7 +310,7 @@ class DemoPractice implements SmartLifecycle {
                 .forEach(s -> checkIns.pause(
                         id,
                         new CaseDocument.PauseOf(
-                                s.kind(), today.plusDays(s.inDays()), today.plusDays(s.inDays() + s.days() - 1)),
+                                s.kind(), today.plusDays(s.inDays()), today.plusDays(s.inDays() + s.days() - 1), null),
                         ""));
         events.publishEvent(new ClientChanged(id));
     }

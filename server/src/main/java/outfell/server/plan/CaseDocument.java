@@ -263,5 +263,9 @@ public record CaseDocument(
     public record Seen(LocalDate on, String by, String said) {}
 
     /** Days on which strong work pauses. */
-    public record PauseOf(String kind, LocalDate from, LocalDate until) {}
+    public record PauseOf(
+            String kind,
+            LocalDate from,
+            LocalDate until,
+            @Schema(types = {"number", "null"}) @Nullable Double figure) {}
 }

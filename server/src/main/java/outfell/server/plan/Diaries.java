@@ -2,6 +2,7 @@ package outfell.server.plan;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import outfell.product.ProductId;
@@ -119,7 +120,8 @@ public final class Diaries {
         return new Pause(
                 Pause.kind(p.kind()).orElseThrow(() -> unknown("pause", p.kind(), ids(Pause.kinds()))),
                 p.from(),
-                p.until());
+                p.until(),
+                p.figure() == null ? OptionalDouble.empty() : OptionalDouble.of(p.figure()));
     }
 
     private static List<String> ids(List<Pause.KindOfPause> kinds) {

@@ -74,6 +74,8 @@ class CheckInController {
             @NotNull(message = "Say the first day.") LocalDate from,
             @NotNull(message = "Say the last day.") LocalDate until,
 
+            @Schema(types = {"number", "null"}) @Nullable Double figure,
+
             @NotNull @Size(max = 1000, message = "The remark is too long; allowed is 1000 characters.")
             String remark) {}
 
@@ -119,7 +121,7 @@ class CheckInController {
     CheckIns.Diary pause(@PathVariable UUID client, @RequestBody @Valid Pausing form) {
         return checkIns.pause(
                 client,
-                new CaseDocument.PauseOf(form.kind(), form.from(), form.until()),
+                new CaseDocument.PauseOf(form.kind(), form.from(), form.until(), form.figure()),
                 form.remark().strip());
     }
 

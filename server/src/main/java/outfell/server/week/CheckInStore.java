@@ -113,7 +113,7 @@ public class CheckInStore {
                 .orderBy(PAUSE.FROM_DATE, PAUSE.ID)
                 .fetch(r -> new KeptPause(
                         r.getId(),
-                        new CaseDocument.PauseOf(r.getKind(), r.getFromDate(), r.getUntilDate()),
+                        new CaseDocument.PauseOf(r.getKind(), r.getFromDate(), r.getUntilDate(), r.getFigure()),
                         r.getRemark(),
                         r.getNotedAt()));
     }
@@ -125,6 +125,7 @@ public class CheckInStore {
                 .set(PAUSE.KIND, kept.pause().kind())
                 .set(PAUSE.FROM_DATE, kept.pause().from())
                 .set(PAUSE.UNTIL_DATE, kept.pause().until())
+                .set(PAUSE.FIGURE, kept.pause().figure())
                 .set(PAUSE.REMARK, kept.remark())
                 .set(PAUSE.NOTED_AT, kept.notedAt())
                 .execute();

@@ -155,7 +155,8 @@ public class CheckIns {
         try {
             Diaries.pause(pause);
         } catch (IllegalArgumentException e) {
-            throw Problem.field("/until", String.valueOf(e.getMessage()));
+            boolean ofTheDays = pause.figure() == null || pause.until().isBefore(pause.from());
+            throw Problem.field(ofTheDays ? "/until" : "/figure", String.valueOf(e.getMessage()));
         }
         if (store.pauses(client).stream().noneMatch(p -> p.pause().equals(pause))) {
             store.add(client, new CheckInStore.KeptPause(UUID.randomUUID(), pause, remark, LocalDateTime.now(clock)));
