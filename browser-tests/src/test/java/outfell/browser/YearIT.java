@@ -38,6 +38,7 @@ class YearIT extends InTheBrowser {
         page.navigate(visit + "/year");
         button("Add a spell").click();
         typeDay("First day", LocalDate.now().plusDays(60));
+        page.getByLabel("Hours in the air, h").fill("11");
         nothingToMend("year, a spell asked");
         button("Lay it over the year").click();
         Locator card = page.getByRole(AriaRole.REGION, named("A flight"));
@@ -46,7 +47,7 @@ class YearIT extends InTheBrowser {
         assertThat(card.locator(".decant").first()).containsText("100 ml at most");
 
         page.keyboard().press("Alt+6");
-        assertThat(page.locator(".paper-year")).containsText("A flight");
+        assertThat(page.locator(".paper-year")).containsText("A flight, 11 h");
         nothingToMend("sheet with the year");
         page.keyboard().press("Alt+5");
         card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it out"))
@@ -99,6 +100,27 @@ class YearIT extends InTheBrowser {
     }
 
     @Test
+    void two_days_are_laid_side_by_side_and_the_same_weeks_of_last_year_beside_these() {
+        page.navigate(readOnly("Jorun Pell") + "/year");
+        button("Compare two days").click();
+        Locator two = page.getByRole(AriaRole.REGION, named("Compare two days"));
+        assertThat(two).isFocused();
+        assertThat(two.locator(".year-two > li").first()).isVisible();
+        nothingToMend("year, two days");
+        two.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close"))
+                .click();
+        assertThat(two).isHidden();
+
+        button("A year ago").click();
+        Locator before = page.getByRole(AriaRole.REGION, named("A year before"));
+        assertThat(before).containsText("Tight after the pool, shins too.");
+        assertThat(before).containsText("What stood, kept on");
+        nothingToMend("year, a year ago");
+        before.getByRole(AriaRole.LINK).first().click();
+        page.waitForURL("**/read");
+    }
+
+    @Test
     void a_place_is_made_from_questions_and_the_year_is_looked_at_there() {
         page.navigate(server.address() + "/practice");
         page.getByRole(AriaRole.LINK, named("See and change places")).click();
@@ -148,6 +170,11 @@ class YearIT extends InTheBrowser {
         assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
         page.locator(".year-card").first().getByRole(AriaRole.BUTTON).click();
         assertThat(open()).isVisible();
+        assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
+        button("Compare two days").click();
+        assertThat(page.getByRole(AriaRole.REGION, named("Compare two days"))).isVisible();
+        button("A year ago").click();
+        assertThat(page.getByRole(AriaRole.REGION, named("A year before"))).isVisible();
         assertThat(page.evaluate("document.documentElement.scrollWidth")).isEqualTo(390);
         nothingToMend("year on a telephone");
     }
