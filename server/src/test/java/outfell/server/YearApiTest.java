@@ -373,4 +373,21 @@ class YearApiTest extends OverHttp {
                 "{\"kind\": \"%s\", \"from\": \"%s\", \"until\": \"%s\", \"figure\": %s, \"remark\": \"\"}"
                         .formatted(kind, day, day.plusDays(2), figure));
     }
+
+    @Test
+    void hours_are_kept_as_they_are_typed_also_of_a_place_that_is_no_longer_ticked() throws Exception {
+        String visit = newVisit("Typed Hours");
+        ObjectNode document = document(visit);
+        ObjectNode intake = (ObjectNode) document.at("/intake");
+        intake.put("outdoorHours", 7.25);
+        intake.putArray("places").add("SEA");
+        ArrayNode hours = intake.putArray("hoursIn");
+        hours.addObject().put("place", "PLANES").put("hours", 3.75);
+        assertThat(put("/api/visits/" + visit, document).status()).isEqualTo(200);
+        JsonNode kept = get("/api/visits/" + visit).body().at("/intake");
+        assertThat(kept.at("/outdoorHours").asDouble()).isEqualTo(7.25);
+        assertThat(kept.at("/places").size()).isEqualTo(1);
+        assertThat(kept.at("/hoursIn/0/place").asString()).isEqualTo("PLANES");
+        assertThat(kept.at("/hoursIn/0/hours").asDouble()).isEqualTo(3.75);
+    }
 }

@@ -7,6 +7,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jooq.DSLContext;
 import org.jooq.Query;
 import org.jspecify.annotations.Nullable;
@@ -28,11 +29,12 @@ class HoursStore {
     List<Query> writing(UUID visit, CaseDocument.Intake intake) {
         List<HoursIn> hours = intake.hoursIn() == null ? List.of() : intake.hoursIn();
         List<Query> all = new ArrayList<>();
-        intake.places().stream()
+        Stream.concat(intake.places().stream(), hours.stream().map(HoursIn::place))
                 .distinct()
                 .forEach(p -> all.add(db.insertInto(VISIT_PLACE)
                         .set(VISIT_PLACE.VISIT_ID, visit)
                         .set(VISIT_PLACE.PLACE, p.name())
+                        .set(VISIT_PLACE.TICKED, intake.places().contains(p))
                         .set(
                                 VISIT_PLACE.HOURS,
                                 hours.stream()
@@ -53,11 +55,12 @@ class HoursStore {
     List<Place> places(UUID visit) {
         return db.selectFrom(VISIT_PLACE)
                 .where(VISIT_PLACE.VISIT_ID.eq(visit))
+                .and(VISIT_PLACE.TICKED)
                 .orderBy(VISIT_PLACE.PLACE)
                 .fetch(p -> Place.valueOf(p.getPlace()));
     }
 
-    /** Of those for which they were asked; absent where of none. */
+    /** Of those for which they were asked, ticked still or not; absent where of none. */
     @Nullable
     List<HoursIn> hours(UUID visit) {
         List<HoursIn> asked = db.selectFrom(VISIT_PLACE)
