@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import dayjs, { type Dayjs } from 'dayjs'
 import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs'
 import { DatePicker } from '@mui/x-date-pickers/DatePicker'
@@ -23,16 +24,31 @@ export type DayProps = {
 
 const parse = (value: string) => (value === '' ? null : dayjs(value))
 
+/**
+ * What stands in a field while a day is typed: half a day is no day yet and is told to nobody, but it stays where it was typed. Told
+ * is what is whole, or '' when the field is emptied; another value from outside takes the place of both.
+ */
+function useTyping(value: string, form: string, pick: (value: string) => void) {
+  const [typing, setTyping] = useState({ of: value, shown: parse(value) })
+  if (typing.of !== value) setTyping({ of: value, shown: parse(value) })
+  const change = (next: Dayjs | null) => {
+    const told = next === null ? '' : next.isValid() && next.year() > 1900 ? next.format(form) : value
+    setTyping({ of: told, shown: next })
+    if (told !== value) pick(told)
+  }
+  return { value: typing.shown, onChange: change }
+}
+
 /** A day, typed or picked, in the order in which this practice writes days. */
 export function DateField({ label, value, pick, width = 195, error, until, about }: DayProps) {
+  const typing = useTyping(value, 'YYYY-MM-DD', pick)
   const field = (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DatePicker
         label={label}
         format={typedDates()}
-        value={parse(value)}
+        {...typing}
         maxDate={until ? dayjs(until) : undefined}
-        onChange={(next) => told(next, 'YYYY-MM-DD', pick)}
         slotProps={{
           textField: {
             error: !!error || undefined,
@@ -55,14 +71,14 @@ export function DateField({ label, value, pick, width = 195, error, until, about
 
 /** A day with its hour. */
 export function DateTimeField({ label, value, pick, width = 250, error }: DayProps) {
+  const typing = useTyping(value, 'YYYY-MM-DDTHH:mm:ss', pick)
   return (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DateTimePicker
         label={label}
         format={`${typedDates()} ${typedTimes()}`}
         ampm={typedTimes().includes('A')}
-        value={parse(value)}
-        onChange={(next) => told(next, 'YYYY-MM-DDTHH:mm:ss', pick)}
+        {...typing}
         slotProps={{
           textField: { error: !!error || undefined, helperText: error, sx: { width } },
           field: { clearable: true },
@@ -70,10 +86,4 @@ export function DateTimeField({ label, value, pick, width = 250, error }: DayPro
       />
     </LocalizationProvider>
   )
-}
-
-/** Half a day is no day yet: it is told when it is whole, or taken away. */
-function told(next: Dayjs | null, form: string, pick: (value: string) => void) {
-  if (next === null) pick('')
-  else if (next.isValid() && next.year() > 1900) pick(next.format(form))
 }

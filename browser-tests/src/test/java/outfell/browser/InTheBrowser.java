@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -141,8 +142,13 @@ abstract class InTheBrowser {
         Locator first = field.getByRole(AriaRole.SPINBUTTON).first();
         first.click();
         assertThat(first).isFocused();
-        page.keyboard().type("%02d%02d%04d".formatted(day.getDayOfMonth(), day.getMonthValue(), day.getYear()));
-        assertThat(field).containsText(String.valueOf(day.getYear()));
+        // as fast as a person: what is typed must stand while the rest of it is on its way
+        page.keyboard()
+                .type(
+                        "%02d%02d%04d".formatted(day.getDayOfMonth(), day.getMonthValue(), day.getYear()),
+                        new Keyboard.TypeOptions().setDelay(120));
+        assertThat(field)
+                .containsText("%02d/%02d/%04d".formatted(day.getDayOfMonth(), day.getMonthValue(), day.getYear()));
     }
 
     /** Presses Tab until a control of that name has the focus. */
