@@ -71,7 +71,8 @@ class RegimenIT extends InTheBrowser {
                 changes.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Day fluid SPF 30"));
         assertThat(fluid).containsText("Air");
         nothingToMend("what July changes");
-        Locator rule = fluid.getByRole(AriaRole.BUTTON);
+        assertThat(fluid).containsText("On or in water");
+        Locator rule = fluid.getByRole(AriaRole.BUTTON).first();
         rule.focus();
         page.keyboard().press("Enter");
         Locator behind = page.getByRole(AriaRole.DIALOG);
