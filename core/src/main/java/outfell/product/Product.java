@@ -55,11 +55,15 @@ public record Product(
         List<Harms.Harm> allHarms) {
     private static final List<String> WATER_FAST =
             KnowledgeFile.yaml("name-claims.yaml").texts("water-fast");
+    private static final List<String> NOT_WATER_FAST =
+            KnowledgeFile.yaml("name-claims.yaml").texts("not-water-fast");
     private static final Pattern TWO_PART = Pattern.compile("(?i)\\b(two|2)[- ]part\\b");
 
-    /** Whether its pack says that its film stays on in water. */
+    /** Whether its pack says that its film stays on in water, and does not say that it does not. */
     public boolean waterFast() {
-        return WATER_FAST.stream().anyMatch(w -> StringUtils.containsIgnoreCase(name, w));
+        return WATER_FAST.stream()
+                .filter(w -> StringUtils.containsIgnoreCase(name, w))
+                .anyMatch(w -> NOT_WATER_FAST.stream().noneMatch(n -> StringUtils.containsIgnoreCase(name, n + w)));
     }
 
     /** What kind it may be instead, by the signs that weigh most. */

@@ -76,10 +76,12 @@ public record Spell(
     static String label(Pause of) {
         return of.figure().isEmpty()
                 ? of.kind().label()
-                : "%s, %.0f %s"
+                : "%s, %s %s"
                         .formatted(
                                 of.kind().label(),
-                                of.much(),
+                                of.much() == Math.rint(of.much())
+                                        ? "%.0f".formatted(of.much())
+                                        : String.valueOf(of.much()),
                                 of.kind().asks().map(Pause.Asks::unit).orElse(""));
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Month;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
@@ -13,6 +14,8 @@ import outfell.consultation.Life;
 import outfell.consultation.Life.Place;
 import outfell.consultation.Life.Taste;
 import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.routine.Step;
 import outfell.skin.Faces;
@@ -37,6 +40,20 @@ class WaterFastTest {
         return client(places, hours).in(Month.JUNE);
     }
 
+    private static Product named(String name) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId("pack"),
+                name,
+                "Slipway Works",
+                50,
+                "ml",
+                20,
+                "Aqua, Zinc Oxide",
+                java.util.Optional.empty(),
+                OptionalDouble.empty(),
+                false));
+    }
+
     private static Regimen plan(Consultation c) {
         return ((Outcome.Planned) Planner.plan(c)).regimen();
     }
@@ -58,6 +75,9 @@ class WaterFastTest {
     void the_pack_says_it_in_its_name() {
         assertThat(Consultations.product("sun-fluid-50").waterFast()).isTrue();
         assertThat(Consultations.product("day-fluid-30").waterFast()).isFalse();
+        assertThat(named("Sun milk SPF 50, very water-resistant").waterFast()).isTrue();
+        assertThat(named("Sun milk SPF 50, not water-resistant").waterFast()).isFalse();
+        assertThat(named("Sun milk SPF 50, non-water-resistant").waterFast()).isFalse();
     }
 
     @Test
