@@ -3742,6 +3742,7 @@ export interface components {
             remark: string;
             /** Format: int32 */
             sting?: number | null;
+            swelling: boolean;
         };
         SavedPlan: {
             /** Format: uuid */

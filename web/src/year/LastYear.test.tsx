@@ -49,14 +49,14 @@ test('tells what was read, what stood, how it was borne and what is otherwise no
       },
       { visit: 'b', date: '2026-02-01', fault: 'This visit cannot be read; the others can.', concerns: [] },
     ],
-    said: [{ date: '2025-12-20', sting: 1, redness: 2, flaking: null, remark: 'Tight.' }],
+    said: [{ date: '2025-12-20', sting: 1, redness: 2, flaking: null, swelling: true, remark: 'Tight.' }],
     now: [{ part: 'EVENING', what: 'PUT_IN', from: '', to: 'Face oil' }],
   })
   expect(screen.getByText(/A year before: 1 December 2025 to 17 March 2026/)).toBeVisible()
   const section = screen.getByRole('region')
   expect(section).toHaveTextContent('Dry, dehydrated, barrier broken. Dryness')
   expect(section).toHaveTextContent('This visit cannot be read; the others can.')
-  expect(section).toHaveTextContent('sting 1, redness 2, flaking not asked')
+  expect(section).toHaveTextContent('swelling or a blister, sting 1, redness 2, flaking not asked')
   expect(section).toHaveTextContent('What stood, kept on 22 November 2025')
   expect(section).toHaveTextContent('Evening Face oil comes in')
 })

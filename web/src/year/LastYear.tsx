@@ -125,7 +125,7 @@ function grades(s: Schemas['SaidThen']) {
     [say('year.redness'), s.redness],
     [say('year.flaking'), s.flaking],
   ].map(([word, grade]) => `${word} ${grade ?? say('year.notAsked')}`)
-  return told.join(', ')
+  return (s.swelling ? [say('year.swelling'), ...told] : told).join(', ')
 }
 
 function otherwise(d: Before['now'][number]) {

@@ -68,6 +68,7 @@ class LastYear {
             @Schema(types = {"integer", "null"}) @Nullable Integer sting,
             @Schema(types = {"integer", "null"}) @Nullable Integer redness,
             @Schema(types = {"integer", "null"}) @Nullable Integer flaking,
+            boolean swelling,
             String remark) {}
 
     private final Visits visits;
@@ -164,6 +165,7 @@ class LastYear {
                         k.said().sting(),
                         k.said().redness(),
                         k.said().flaking(),
+                        k.said().swelling(),
                         k.remark()))
                 .toList();
     }
