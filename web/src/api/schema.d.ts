@@ -4049,6 +4049,7 @@ export interface components {
             words: string;
         };
         Stood: {
+            fault: string;
             /** Format: date */
             kept: string;
             /** Format: uuid */

@@ -36,7 +36,7 @@ test('tells what was read, what stood, how it was borne and what is otherwise no
   answering({
     ...empty,
     since: '2025-11-22',
-    stood: { plan: 'x', kept: '2025-11-22', steps: { morning: [step], evening: [] } },
+    stood: { plan: 'x', kept: '2025-11-22', fault: '', steps: { morning: [step], evening: [] } },
     read: [
       {
         visit: 'a',
@@ -64,4 +64,22 @@ test('tells what was read, what stood, how it was borne and what is otherwise no
 test('says since when she is here where there is nothing of a year ago', () => {
   answering({ ...empty, since: '2026-06-16' })
   expect(screen.getByText('Not with us then: the first visit was on 16 June 2026.')).toBeVisible()
+})
+
+test('a plan that cannot be read is one line, and nothing is said to be as it was', () => {
+  answering({
+    ...empty,
+    since: '2025-11-22',
+    stood: {
+      plan: 'x',
+      kept: '2025-11-22',
+      fault: 'This plan cannot be read.',
+      steps: { morning: [], evening: [] },
+    },
+    said: [{ date: '2025-12-20', sting: 1, redness: 2, flaking: 0, swelling: false, remark: '' }],
+  })
+  const section = screen.getByRole('region')
+  expect(section).toHaveTextContent('This plan cannot be read.')
+  expect(section).toHaveTextContent('sting 1, redness 2, flaking 0')
+  expect(section).not.toHaveTextContent('Nothing')
 })

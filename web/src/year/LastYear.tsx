@@ -82,7 +82,9 @@ function Told({ before }: { before: Before }) {
             ? say('year.stoodThen', { day: longDate(before.stood.kept) })
             : say('year.nothingStood')}
         </h3>
+        {before.stood && before.stood.fault !== '' && <p className="late">{before.stood.fault}</p>}
         {before.stood &&
+          before.stood.steps.morning.length + before.stood.steps.evening.length > 0 &&
           (
             [
               ['MORNING', before.stood.steps.morning],
@@ -102,7 +104,7 @@ function Told({ before }: { before: Before }) {
             </div>
           ))}
       </div>
-      {before.stood && (
+      {before.stood && before.stood.fault === '' && (
         <div>
           <h3>{say('year.otherwiseNow')}</h3>
           {before.now.length === 0 && <p>{say('year.nothingOtherwise')}</p>}

@@ -198,7 +198,8 @@ function TodaysAir({
           <ul className="year-quiet">
             {air.data.early.map((t) => (
               <li key={t.lever}>
-                <b>{capital(t.words)}:</b> <Why because={t.because} />
+                <b>{capital(t.words)}</b> ({say('weather.earlySince', { day: shortDay(t.day) })}):{' '}
+                <Why because={t.because} />
               </li>
             ))}
           </ul>

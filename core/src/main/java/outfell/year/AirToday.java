@@ -82,7 +82,8 @@ public record AirToday(Weather weather, Air air, String name, List<TurnOfAir> ea
             Weather weather, Consultation now, Outcome.Planned planned, Function<LocalDate, MonthlyAir> outdoors) {
         return new Turns(
                         day -> Air.of(outdoors.apply(day), now.life().stays()),
-                        (day, air) -> now.ask(air, day.getMonth(), planned.skin(), planned.safety()))
+                        (day, air) -> now.ask(air, day.getMonth(), planned.skin(), planned.safety()),
+                        weather.today())
                 .between(
                         planned.regimen().asked(),
                         Weather.first(weather.today()),

@@ -37,6 +37,7 @@ final class Turns {
 
     private final Function<LocalDate, Air> air;
     private final Asking ask;
+    private final LocalDate atOnce;
 
     /** What an air asks of the skin on a day: hours outdoors may differ by month. */
     @FunctionalInterface
@@ -44,10 +45,15 @@ final class Turns {
         Asked ask(LocalDate day, Air air);
     }
 
-    /** @param air of a day */
-    Turns(Function<LocalDate, Air> air, Asking ask) {
+    /**
+     * @param air of a day
+     * @param atOnce the day from which more sunscreen is asked at once: of normals from the first, of real days today, for one bright
+     *     day of last week is over
+     */
+    Turns(Function<LocalDate, Air> air, Asking ask, LocalDate atOnce) {
         this.air = air;
         this.ask = ask;
+        this.atOnce = atOnce;
     }
 
     /**
@@ -71,7 +77,8 @@ final class Turns {
                 }
                 Asked stood = stands;
                 boolean past = differs && near.stream().allMatch(n -> lever.differs(n, stood));
-                if ((differs && lever.isMoreSunscreen(now, stands)) || mostly(seen, lever, past)) {
+                boolean more = differs && !day.isBefore(atOnce) && lever.isMoreSunscreen(now, stands);
+                if (more || mostly(seen, lever, past)) {
                     turns.add(new Turn(day, lever));
                     stands = stands.with(lever, now);
                     seen.remove(lever);

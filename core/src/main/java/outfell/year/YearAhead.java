@@ -123,7 +123,8 @@ public final class YearAhead {
     private List<Turn> turns() {
         return new Turns(
                         day -> AirOf.on(consultation, day),
-                        (day, air) -> consultation.ask(air, day.getMonth(), visit.skin(), visit.safety()))
+                        (day, air) -> consultation.ask(air, day.getMonth(), visit.skin(), visit.safety()),
+                        from)
                 .between(visit.regimen().asked(), from.plusDays(1), until.minusDays(TOGETHER_DAYS));
     }
 

@@ -48,7 +48,11 @@ class TurnsTest {
     }
 
     private static List<Turn> turns(Function<Integer, Air> air) {
-        return new Turns(day -> air.apply((int) ChronoUnit.DAYS.between(DAY, day)), (_, a) -> ask(a))
+        return turns(air, DAY);
+    }
+
+    private static List<Turn> turns(Function<Integer, Air> air, LocalDate atOnce) {
+        return new Turns(day -> air.apply((int) ChronoUnit.DAYS.between(DAY, day)), (_, a) -> ask(a), atOnce)
                 .between(ask(MILD), DAY.plusDays(1), DAY.plusYears(1));
     }
 
@@ -90,6 +94,17 @@ class TurnsTest {
         assertThat(of(turns(d -> at(0, d < 30 ? 2 : d < 60 ? 6 : 2.3)), Lever.SPF))
                 .as("2.3 is not yet well under 2.5")
                 .hasSize(1);
+    }
+
+    @Test
+    void a_bright_day_that_is_over_asks_for_nothing_and_days_that_are_mostly_bright_do() {
+        LocalDate today = DAY.plusDays(40);
+        assertThat(of(turns(d -> at(0, d == 30 ? 6 : 2), today), Lever.SPF)).isEmpty();
+        assertThat(of(turns(d -> at(0, d == 40 ? 6 : 2), today), Lever.SPF))
+                .as("today's sun burns today")
+                .startsWith(today);
+        assertThat(of(turns(d -> at(0, d >= 30 && d < 38 ? 6 : 2), today), Lever.SPF))
+                .startsWith(DAY.plusDays(36));
     }
 
     @ParameterizedTest

@@ -234,7 +234,8 @@ public final class YearSeen {
     private static List<LocalDate> count(Asked standing, java.util.function.IntFunction<Air> air, Lever lever) {
         return new Turns(
                         day -> air.apply((int) java.time.temporal.ChronoUnit.DAYS.between(DAY, day)),
-                        (_, a) -> ask(NORMAL, a, 4))
+                        (_, a) -> ask(NORMAL, a, 4),
+                        DAY)
                 .between(standing, DAY.plusDays(1), DAY.plusDays(40)).stream()
                         .filter(t -> t.lever() == lever)
                         .map(Turns.Turn::day)

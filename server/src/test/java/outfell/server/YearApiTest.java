@@ -8,6 +8,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.UUID;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -16,7 +17,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
+import org.springframework.transaction.support.TransactionTemplate;
 import outfell.server.practice.SignedSettings;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -310,6 +313,30 @@ class YearApiTest extends OverHttp {
         assertThat(before.at("/said/0/remark").asString()).isEqualTo("Tight after the pool, shins too.");
         assertThat(before.at("/now").valueStream().map(d -> d.at("/what").asString()))
                 .isNotEmpty();
+    }
+
+    @Test
+    void a_kept_plan_of_last_year_that_cannot_be_read_is_one_line(
+            @Autowired JdbcTemplate jdbc, @Autowired TransactionTemplate transaction) throws Exception {
+        String visit = readOnly("Jorun Pell");
+        LocalDate today = LocalDate.now();
+        JsonNode whole =
+                lastYear(visit, today.minusDays(20), today.plusDays(60)).body();
+        UUID plan = UUID.fromString(whole.at("/stood/plan").asString());
+        String written = jdbc.queryForObject("select document from plan where id = ?", String.class, plan);
+        transaction.executeWithoutResult(s -> jdbc.update("update plan set document = '{\"torn' where id = ?", plan));
+        try {
+            JsonNode torn =
+                    lastYear(visit, today.minusDays(20), today.plusDays(60)).body();
+            assertThat(torn.at("/stood/fault").asString()).startsWith("This plan cannot be read.");
+            assertThat(torn.at("/stood/steps/evening").size()).isZero();
+            assertThat(torn.at("/now").size()).isZero();
+            assertThat(torn.at("/read")).isEqualTo(whole.at("/read"));
+            assertThat(torn.at("/said")).isEqualTo(whole.at("/said"));
+        } finally {
+            transaction.executeWithoutResult(
+                    s -> jdbc.update("update plan set document = ? where id = ?", written, plan));
+        }
     }
 
     @Test

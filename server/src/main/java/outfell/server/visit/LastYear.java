@@ -45,7 +45,8 @@ class LastYear {
             List<SaidThen> said,
             List<PlanDifference> now) {}
 
-    record Stood(UUID plan, LocalDate kept, KeptSteps steps) {}
+    /** @param fault why it cannot be read, or not be held against the plan of this visit; empty when it can */
+    record Stood(UUID plan, LocalDate kept, KeptSteps steps, String fault) {}
 
     /**
      * A skin as it was read.
@@ -99,16 +100,34 @@ class LastYear {
         LocalDate last = until.minusYears(1);
         List<Day> days = store.days(now.client());
         Optional<PlanOfVisit> stood = stood(now, first, last);
-        Optional<KeptSteps> steps = stood.map(p -> kept.steps(p.plan().id()));
+        Optional<Held> held = stood.map(p -> held(p, now));
         return new LastYearView(
                 first,
                 last,
                 days.stream().findFirst().map(Day::date).orElse(null),
-                stood.map(
-                        p -> new Stood(p.plan().id(), p.plan().savedAt().toLocalDate(), steps.orElse(KeptSteps.NONE))),
+                held.map(Held::stood),
                 read(days, first, last),
                 said(now.client(), first, last),
-                steps.map(s -> KeptPlans.between(s, kept.now(now))).orElse(List.of()));
+                held.map(Held::now).orElse(List.of()));
+    }
+
+    private record Held(Stood stood, List<PlanDifference> now) {}
+
+    /** A plan that cannot be read is one line that says so; what was read and said then is still told. */
+    private Held held(PlanOfVisit plan, Visit now) {
+        KeptSteps steps = KeptSteps.NONE;
+        String fault = "";
+        List<PlanDifference> differences = List.of();
+        try {
+            steps = kept.steps(plan.plan().id());
+            differences = KeptPlans.between(steps, kept.now(now));
+        } catch (RuntimeException unreadable) {
+            LOG.error("A kept plan is not compared: {}", unreadable.getClass().getName());
+            fault = steps == KeptSteps.NONE
+                    ? "This plan cannot be read. What was read of the skin and said then can."
+                    : "It cannot be held against the plan of today: that cannot be made.";
+        }
+        return new Held(new Stood(plan.plan().id(), plan.plan().savedAt().toLocalDate(), steps, fault), differences);
     }
 
     /** The newest plan that was kept up to the first day; else the first that was kept in those days. */
