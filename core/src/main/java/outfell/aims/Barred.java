@@ -23,7 +23,6 @@ import outfell.product.StepKind;
 import outfell.product.Tag;
 import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
-import outfell.season.Asked;
 import outfell.skin.Band;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
@@ -45,7 +44,8 @@ public final class Barred {
     /** Asked for every place of a plan: each product is judged once. */
     private final Map<ProductId, Optional<Because>> known = new HashMap<>();
 
-    public Barred(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Patches patches, Asked asked) {
+    /** @param spf the least that a sunscreen has: one that is believed must be there for what light meets */
+    Barred(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Patches patches, int spf) {
         this.consultation = consultation;
         this.safety = safety;
         this.patches = patches;
@@ -68,7 +68,7 @@ public final class Barred {
                 .collect(Collectors.toSet());
         this.sunscreen = consultation.products().stream()
                 .anyMatch(p -> p.kind() == StepKind.SUNSCREEN
-                        && p.spf() >= asked.spf().value()
+                        && p.spf() >= spf
                         && p.byDay()
                         && !p.rationed()
                         && !out.contains(p.id())

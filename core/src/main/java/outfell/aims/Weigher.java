@@ -45,23 +45,20 @@ public final class Weigher {
     private final Target evening;
     private final Suits suits;
     private final Parting parting;
-    private final List<RankedConcern> concerns;
-    private final int firsts;
     private final Merits merits;
-    private final Map<ProductId, Integer> rank = new HashMap<>();
-    private final Map<OnDays, Serves> serving = new HashMap<>();
-    private final Map<OnDays, List<Benefits.Help>> benefits = new HashMap<>();
+    private final Given given;
 
     public Weigher(
             Consultation consultation,
             SkinVerdict skin,
+            Given given,
             Asked asked,
             Uses uses,
             Suits suits,
             Parting parting,
-            List<Product> allowed,
             List<Adjustment> byHand) {
         this.consultation = consultation;
+        this.given = given;
         this.skin = skin;
         this.byAir = new ByAir(
                 asked.tonerLayers().value(),
@@ -73,42 +70,25 @@ public final class Weigher {
         this.yardstick = consultation.house().yardstick();
         this.evening = Target.evening(skin, asked.air());
         this.parting = parting;
-        List<RankedConcern> heaviest =
-                skin.concerns().stream().limit(yardstick.firstConcerns()).toList();
-        List<RankedConcern> first = skin.concerns().stream()
-                .filter(c -> heaviest.contains(c)
-                        || (c.concern() == Concern.CHAPPED_LIPS && c.severity() >= Suits.CHAPPED_FIRST))
-                .toList();
-        List<RankedConcern> later = skin.concerns().stream()
-                .filter(c -> !first.contains(c))
-                .limit(Math.max(0, yardstick.mostConcerns() - first.size()))
-                .toList();
-        this.concerns = Stream.concat(first.stream(), later.stream()).toList();
-        this.firsts = first.size();
-        List<ProductId> ids =
-                consultation.products().stream().map(Product::id).sorted().toList();
-        for (int i = 0; i < ids.size(); i++) {
-            rank.put(ids.get(i), i);
-        }
-        List<Product> ownedSuitable = allowed.stream()
+        List<Product> ownedSuitable = given.allowed(asked.spf().value()).stream()
                 .filter(p -> uses.owns(p) && suits.against(p, Part.EVENING).isEmpty())
                 .toList();
-        this.merits = new Merits(consultation, skin, asked, suits, uses, concerns, ownedSuitable);
+        this.merits = new Merits(consultation, skin, asked, suits, uses, concerns(), ownedSuitable);
     }
 
     /** The concerns that the plan works on: the first ones, then the others, heaviest first. */
     public List<RankedConcern> concerns() {
-        return concerns;
+        return given.serving().concerns();
     }
 
     /** How many of the concerns come first, each before the next. */
     public int firsts() {
-        return firsts;
+        return given.serving().firsts();
     }
 
     /** How many products there are to number. */
     public int products() {
-        return rank.size();
+        return given.products();
     }
 
     /** What the air would make of amounts: for what it is chosen for a thing counts with its usual one. */
@@ -145,7 +125,7 @@ public final class Weigher {
         if (days == 0) {
             return Optional.empty();
         }
-        Serves serves = serves(p, hand.daysOr(rationed ? uses.inTime(p) : 7));
+        Serving.Serves serves = given.serving().of(p, hand.daysOr(rationed ? uses.inTime(p) : 7));
         List<Point> points = merits.of(p, part, asking);
         boolean strong = rationed && !p.kind().comesOff();
         Parting.Bits bits = parting.of(p);
@@ -154,7 +134,7 @@ public final class Weigher {
                 p,
                 points,
                 new Option(
-                        rank.getOrDefault(p.id(), 0),
+                        given.rank(p),
                         serves.grades(),
                         serves.points(),
                         serves.on(),
@@ -177,42 +157,6 @@ public final class Weigher {
                 serves.helps()));
     }
 
-    /**
-     * What a product does for each concern, at so many days a week.
-     *
-     * @param grades by first concern: 0 not to speak of, 1 somewhat, 2 well
-     * @param points by concern
-     * @param on concerns with points
-     * @param by the active that does it, by concern
-     */
-    private record Serves(List<Benefits.Help> helps, int[] grades, double[] points, int[] on, int[] by) {}
-
-    private Serves serves(Product p, int days) {
-        return serving.computeIfAbsent(new OnDays(p.id(), days), _ -> {
-            List<Benefits.Help> helps = new ArrayList<>();
-            double[] values = new double[concerns.size()];
-            int[] by = new int[concerns.size()];
-            int[] grades = new int[firsts];
-            for (Benefits.Help help : helps(p, days)) {
-                for (int c = 0; c < values.length; c++) {
-                    double points = help.share() * concerns.get(c).weight();
-                    boolean reason = c < firsts ? grade(help) > 0 : points >= yardstick.leastHelp();
-                    if (help.concern() == concerns.get(c).concern() && reason) {
-                        helps.add(help);
-                        values[c] = points;
-                        by[c] = help.active().ordinal();
-                        if (c < firsts) {
-                            grades[c] = grade(help);
-                        }
-                    }
-                }
-            }
-            int[] on =
-                    IntStream.range(0, values.length).filter(c -> values[c] > 0).toArray();
-            return new Serves(List.copyOf(helps), grades, values, on, by);
-        });
-    }
-
     private static double sum(List<Point> points, Aim aim) {
         double sum = 0;
         for (Point point : points) {
@@ -221,31 +165,15 @@ public final class Weigher {
         return sum;
     }
 
-    /** How well a help serves a first concern: 0 not to speak of, 1 somewhat, 2 well. */
-    private int grade(Benefits.Help help) {
-        return help.share() >= yardstick.servesWell() ? 2 : help.share() >= yardstick.servesSome() ? 1 : 0;
-    }
-
     /** What a product does at so many days a week, wherever it stands. */
     public List<Benefits.Help> helps(Product p, int days) {
-        return benefits.computeIfAbsent(new OnDays(p.id(), days), _ -> Benefits.of(p, days, yardstick));
+        return given.serving().helps(p, days);
     }
-
-    private record OnDays(ProductId product, int days) {}
 
     /** What a product does for all concerns together at so many uses a week, in whole points of the house; more with each use. */
     public int worth(Product p, int days) {
-        double sum = 0;
-        for (Benefits.Help help : helps(p, days)) {
-            for (RankedConcern concern : concerns) {
-                sum += concern.concern() == help.concern() ? help.share() * concern.weight() : 0;
-            }
-        }
-        return (int) Math.round(sum * WORTH_OF_A_POINT) + days;
+        return given.serving().worth(p, days);
     }
-
-    /** So fine that two uses of different worth never count alike. */
-    private static final int WORTH_OF_A_POINT = 1000;
 
     /** The bands that the evening's and the morning's layers should lie in. */
     public Target target(Part part) {
@@ -357,7 +285,7 @@ public final class Weigher {
 
     /** What is saved; last the name, by which of two that could change places the first stands by day. */
     private Option.Costs costs(Product p, Part part, double[] takes) {
-        int name = rank.getOrDefault(p.id(), 0);
+        int name = given.rank(p);
         double cents = Math.rint(100 * takes[Scarcity.MONEY.ordinal()]) / 100;
         return new Option.Costs(1, cents, p.irritancy(), part == Part.MORNING ? 3 * name : 2 * name);
     }

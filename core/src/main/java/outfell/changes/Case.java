@@ -1,12 +1,15 @@
 package outfell.changes;
 
 import java.util.EnumSet;
+import java.util.Optional;
 import java.util.Set;
 import outfell.consultation.Consultation;
-import outfell.regimen.Outcome;
-import outfell.regimen.Planner;
+import outfell.regimen.Bare;
+import outfell.regimen.Read;
+import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.season.Lever;
+import outfell.skin.SkinVerdict;
 
 /**
  * A consultation with some of what its air asks put back to what another month or place asks.
@@ -29,15 +32,22 @@ record Case(Consultation consultation, Consultation air, Airs airs, Set<Lever> b
         return new Case(consultation, air, airs, more);
     }
 
-    Outcome plan() {
-        return Planner.plan(consultation, (c, skin, safety) -> {
-            Asked asked = airs.to().ask(c, skin, safety);
-            Asked before = airs.from()
-                    .ask(c.parts().site(air.site()).month(air.month()).together(), skin, safety);
-            for (Lever each : back) {
-                asked = asked.with(each, before);
-            }
+    /** Its plan by what is read of its client. */
+    Optional<Bare> plan(Read read) {
+        return read.bare(this::asked);
+    }
+
+    /** What its air asks of a client. */
+    Asked asked(Consultation of, SkinVerdict skin, SafetyVerdict safety) {
+        Asked asked = airs.to().ask(of, skin, safety);
+        if (back.isEmpty()) {
             return asked;
-        });
+        }
+        Asked before = airs.from()
+                .ask(of.parts().site(air.site()).month(air.month()).together(), skin, safety);
+        for (Lever each : back) {
+            asked = asked.with(each, before);
+        }
+        return asked;
     }
 }

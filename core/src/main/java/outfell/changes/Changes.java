@@ -11,6 +11,7 @@ import outfell.consultation.Consultation;
 import outfell.consultation.Life.Matter;
 import outfell.knowledge.Because;
 import outfell.method.Method;
+import outfell.regimen.Bare;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
@@ -19,9 +20,6 @@ import outfell.regimen.Regimen;
 public final class Changes {
     private static final int WEEKS_A_YEAR = 52;
     private static final int MONTHS_A_YEAR = 12;
-    /** The client's own limits: those can be talked about. */
-    private static final List<Matter> LIMITS =
-            List.of(Matter.MONEY, Matter.EVENING_MINUTES, Matter.MORNING_MINUTES, Matter.STEPS);
 
     private Changes() {}
 
@@ -90,7 +88,8 @@ public final class Changes {
         if (effects.isEmpty()) {
             return List.of();
         }
-        Trials trials = new Trials(new Case(to, from, airs, Set.of()), Facts.between(from, to, is, airs));
+        Trials trials = new Trials(
+                new Case(to, from, airs, Set.of()), Bare.of(is.regimen()), Facts.between(from, to, is, airs));
         List<Traced> all = new ArrayList<>();
         for (Effect effect : effects) {
             List<Fact> because = trials.least(effect);
@@ -103,9 +102,7 @@ public final class Changes {
     private static Optional<Matter> limit(Trials trials, Effect effect, List<Fact> because) {
         boolean limits = because.stream()
                 .anyMatch(f -> f.cause() == Cause.MONEY || f.cause() == Cause.MINUTES || f.cause() == Cause.STEPS);
-        return limits
-                ? Optional.empty()
-                : LIMITS.stream().filter(l -> trials.letsIn(effect, l)).findFirst();
+        return limits ? Optional.empty() : trials.limit(effect);
     }
 
     private static Change said(Traced traced, Consultation to) {
@@ -160,13 +157,12 @@ public final class Changes {
         if (other == consultation.month()) {
             return Optional.of(consultation);
         }
-        if (!(Planner.plan(consultation) instanceof Outcome.Planned base)) {
-            return Optional.empty();
-        }
         int months = Math.floorMod(other.getValue() - consultation.month().getValue(), MONTHS_A_YEAR);
-        return Optional.of(consultation
-                .in(other)
-                .keeping(new Consultation.Standing(base.regimen().choices(), months * WEEKS_A_YEAR / MONTHS_A_YEAR)));
+        return Planner.read(consultation)
+                .bare(Consultation::ask)
+                .map(base -> consultation
+                        .in(other)
+                        .keeping(new Consultation.Standing(base.choices(), months * WEEKS_A_YEAR / MONTHS_A_YEAR)));
     }
 
     /** What another month changes in the consultation's plan. */

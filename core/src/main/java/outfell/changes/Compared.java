@@ -6,6 +6,7 @@ import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.regimen.MonthCost;
 import outfell.regimen.Regimen;
+import outfell.routine.BareStep;
 
 /**
  * One plan held against another.
@@ -32,8 +33,8 @@ public record Compared(
                 held.changes(),
                 behind,
                 lost,
-                MonthCost.toBuy(consultation, hers.steps().toList()),
-                MonthCost.toBuy(consultation, computed.steps().toList()),
+                MonthCost.toBuy(consultation, hers.steps().map(BareStep::of).toList()),
+                MonthCost.toBuy(consultation, computed.steps().map(BareStep::of).toList()),
                 Because.house("%s; %s.".formatted(points, leaves(lost))));
     }
 

@@ -10,7 +10,9 @@ import java.util.stream.Collectors;
 import outfell.changes.Change.What;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.regimen.Bare;
 import outfell.regimen.Regimen;
+import outfell.routine.BareStep;
 import outfell.routine.Part;
 import outfell.routine.Step;
 
@@ -27,7 +29,7 @@ record Effect(
         String from,
         String to,
         List<ProductId> products,
-        Predicate<Regimen> undone) {
+        Predicate<Bare> undone) {
     /** What an amount may be off by and still be the same, as a share. */
     private static final double SAME = 0.02;
 
@@ -102,7 +104,7 @@ record Effect(
                             .filter(s -> s.aWeek() == was.aWeek())
                             .isPresent()));
         }
-        if (!same(was, is)) {
+        if (!same(BareStep.of(was), BareStep.of(is))) {
             all.add(new Effect(
                     part,
                     is.kind(),
@@ -110,7 +112,9 @@ record Effect(
                     "%s, %s".formatted(was.name(), amount(was, is)),
                     "%s, %s".formatted(is.name(), amount(is, was)),
                     List.of(is.product()),
-                    r -> find(r, part, was.product()).filter(s -> same(s, was)).isPresent()));
+                    r -> find(r, part, was.product())
+                            .filter(s -> same(s, BareStep.of(was)))
+                            .isPresent()));
         }
     }
 
@@ -125,10 +129,8 @@ record Effect(
                 : words;
     }
 
-    private static boolean same(Step a, Step b) {
-        double grams = a.amount().grams();
-        return Math.abs(grams - b.amount().grams()) <= SAME * grams
-                && a.amount().words().equals(b.amount().words());
+    private static boolean same(BareStep a, BareStep b) {
+        return Math.abs(a.grams() - b.grams()) <= SAME * a.grams() && a.words().equals(b.words());
     }
 
     /** Of the steps in both, those that have changed places with another; the fewest that explain it. */
@@ -142,7 +144,7 @@ record Effect(
         Set<ProductId> stayed = longest(before, after, byHand);
         for (ProductId product : after) {
             if (!stayed.contains(product)) {
-                Step step = find(is, part, product).orElseThrow();
+                Step step = at(is.routine(part).steps(), product).orElseThrow();
                 all.add(new Effect(
                         part,
                         step.kind(),
@@ -156,9 +158,9 @@ record Effect(
     }
 
     /** Whether a product stands among the steps that stayed as it did. */
-    private static boolean standsAs(Regimen r, Part part, ProductId product, List<ProductId> before) {
-        List<ProductId> now = r.routine(part).steps().stream()
-                .map(Step::product)
+    private static boolean standsAs(Bare r, Part part, ProductId product, List<ProductId> before) {
+        List<ProductId> now = r.routine(part).stream()
+                .map(BareStep::product)
                 .filter(before::contains)
                 .toList();
         return now.contains(product)
@@ -171,7 +173,7 @@ record Effect(
     private static List<ProductId> common(Regimen of, Regimen other, Part part) {
         return of.routine(part).steps().stream()
                 .map(Step::product)
-                .filter(p -> find(other, part, p).isPresent())
+                .filter(p -> at(other.routine(part).steps(), p).isPresent())
                 .toList();
     }
 
@@ -207,8 +209,10 @@ record Effect(
                 .toList();
     }
 
-    private static Optional<Step> find(Regimen regimen, Part part, ProductId product) {
-        return at(regimen.routine(part).steps(), product);
+    private static Optional<BareStep> find(Bare bare, Part part, ProductId product) {
+        return bare.routine(part).stream()
+                .filter(s -> s.product().equals(product))
+                .findFirst();
     }
 
     private static Optional<Step> at(List<Step> steps, ProductId product) {

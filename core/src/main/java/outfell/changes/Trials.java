@@ -8,29 +8,35 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import outfell.consultation.Life;
 import outfell.consultation.Life.Matter;
 import outfell.method.Methods;
-import outfell.regimen.Outcome;
-import outfell.regimen.Regimen;
+import outfell.regimen.Bare;
+import outfell.regimen.Planner;
+import outfell.regimen.Read;
 
 /** Plans again with some facts taken back; each such plan is made once. */
 final class Trials {
+    /** The client's own limits: those can be talked about. */
+    private static final List<Matter> LIMITS =
+            List.of(Matter.MONEY, Matter.EVENING_MINUTES, Matter.MORNING_MINUTES, Matter.STEPS);
+
     /** Plans that the fewest facts of one effect are worth. */
     private static final int WORTH = 150;
 
     private final Case now;
+    private final Read read;
+    private final Bare stands;
     private final List<Fact> facts;
-    private final Map<BitSet, Optional<Regimen>> plans = new HashMap<>();
-    private final Map<Matter, Optional<Regimen>> letOut = new HashMap<>();
+    private final Map<BitSet, Optional<Bare>> plans = new HashMap<>();
+    private final Map<List<Matter>, Optional<Bare>> letOut = new HashMap<>();
 
-    Trials(Case now, List<Fact> facts) {
+    /** @param stands the plan of the case */
+    Trials(Case now, Bare stands, List<Fact> facts) {
         this.now = now;
+        this.read = Planner.read(now.consultation());
+        this.stands = stands;
         this.facts = facts;
-    }
-
-    /** How many plans were made. */
-    int made() {
-        return plans.size() + letOut.size();
     }
 
     /** Whether an effect is gone with these facts taken back. */
@@ -40,18 +46,31 @@ final class Trials {
                 .isPresent();
     }
 
-    /** Whether an effect is gone with one of the client's limits let out. */
-    boolean letsIn(Effect effect, Matter limit) {
-        return letOut.computeIfAbsent(
-                        limit,
-                        l -> regimen(now.with(now.consultation()
-                                .living(now.consultation().life().letOut(l)))))
-                .filter(effect.undone())
-                .isPresent();
+    /** Of the client's own limits the first with which let out an effect is gone. */
+    Optional<Matter> limit(Effect effect) {
+        return LIMITS.stream()
+                .filter(l -> !noneBinds()
+                        && letOut.computeIfAbsent(List.of(l), this::beyond)
+                                .filter(effect.undone())
+                                .isPresent())
+                .findFirst();
+    }
+
+    /** What is best without any of the limits, and keeps them all, is best with any of them. */
+    private boolean noneBinds() {
+        return letOut.computeIfAbsent(LIMITS, this::beyond).equals(Optional.of(stands));
+    }
+
+    private Optional<Bare> beyond(List<Matter> limits) {
+        Life life = now.consultation().life();
+        for (Matter limit : limits) {
+            life = life.letOut(limit);
+        }
+        return now.plan(read.living(life));
     }
 
     /** Nothing where what is taken back cannot be beside what is left: a day before its answers, a method against itself. */
-    private Optional<Regimen> without(BitSet taken) {
+    private Optional<Bare> without(BitSet taken) {
         Case back = now;
         try {
             for (int f : taken.stream().toArray()) {
@@ -60,13 +79,15 @@ final class Trials {
         } catch (IllegalArgumentException cannotBe) {
             return Optional.empty();
         }
-        return regimen(back);
+        return plan(back);
     }
 
-    private static Optional<Regimen> regimen(Case c) {
-        return Methods.contradiction(c.consultation().method()).isEmpty() && c.plan() instanceof Outcome.Planned planned
-                ? Optional.of(planned.regimen())
-                : Optional.empty();
+    /** Where the air alone is put back, its client is read already. */
+    private Optional<Bare> plan(Case c) {
+        if (Methods.contradiction(c.consultation().method()).isPresent()) {
+            return Optional.empty();
+        }
+        return c.plan(c.consultation() == now.consultation() ? read : Planner.read(c.consultation()));
     }
 
     /**

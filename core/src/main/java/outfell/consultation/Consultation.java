@@ -280,7 +280,9 @@ public record Consultation(
 
     /** A product on the shelf or in the catalogue. */
     public Optional<Product> find(ProductId id) {
-        return products().stream().filter(p -> p.id().equals(id)).findFirst();
+        return Stream.concat(shelf.stream().map(Owned::product), catalogue.stream())
+                .filter(p -> p.id().equals(id))
+                .findFirst();
     }
 
     /** The same with a product taken out of a routine by hand. */

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.yaml.snakeyaml.nodes.MappingNode;
 import org.yaml.snakeyaml.nodes.Node;
 import org.yaml.snakeyaml.nodes.NodeTuple;
@@ -30,6 +31,8 @@ public final class Row {
     private final int line;
     private final Map<String, Node> values;
     private final Set<String> asked = new HashSet<>();
+    /** The first that it was asked for: asked again it has another sentence, and the same evidence and source. */
+    private @Nullable Because reason;
 
     private Row(String file, String place, int line, Map<String, Node> values) {
         this.file = file;
@@ -225,6 +228,15 @@ public final class Row {
 
     /** The reason that this row itself carries: its evidence, its source and the given sentence. */
     public Because because(String sentence) {
+        Because known = reason;
+        if (known == null) {
+            known = read(sentence);
+            reason = known;
+        }
+        return known.withSentence(sentence);
+    }
+
+    private Because read(String sentence) {
         Evidence evidence;
         try {
             evidence = Evidence.ofLetter(text("evidence"));

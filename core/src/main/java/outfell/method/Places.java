@@ -1,6 +1,7 @@
 package outfell.method;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -32,9 +33,13 @@ public final class Places {
     private static final List<Edit> EDITS = edits();
 
     private final List<Placed> order;
+    private final Map<Place, Integer> index = new EnumMap<>(Place.class);
 
     private Places(List<Placed> order) {
         this.order = order;
+        for (int i = 0; i < order.size(); i++) {
+            index.put(order.get(i).place(), i);
+        }
     }
 
     /** @param settings the answers of a method */
@@ -61,15 +66,18 @@ public final class Places {
 
     /** The first of some places that is in the list. */
     public Placed first(List<Place> wanted) {
-        return wanted.stream()
-                .flatMap(w -> order.stream().filter(p -> p.place() == w))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("None of %s is in %s.".formatted(wanted, order())));
+        for (Place place : wanted) {
+            Integer at = index.get(place);
+            if (at != null) {
+                return order.get(at);
+            }
+        }
+        throw new IllegalArgumentException("None of %s is in %s.".formatted(wanted, order()));
     }
 
     /** Its number in the list, from 0. */
     public int index(Place place) {
-        return indexIn(order, place);
+        return index.getOrDefault(place, -1);
     }
 
     @Override

@@ -6,11 +6,10 @@ import java.util.stream.Stream;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.product.Product;
+import outfell.routine.BareStep;
 import outfell.routine.ByAir;
 import outfell.routine.Layout;
 import outfell.routine.Part;
-import outfell.routine.Routine;
-import outfell.routine.Step;
 
 /** More of a cream or a toner for the air comes last: where money and minutes have room for it beside all that was chosen. */
 final class Amounting {
@@ -52,13 +51,12 @@ final class Amounting {
 
     private Laid laid(ByAir air, List<Product> morning, List<Product> evening) {
         Layout by = layout.apply(air);
-        Routine am = by.lay(Part.MORNING, morning, consultation.life().morningMinutes());
-        Routine pm = by.lay(Part.EVENING, evening, consultation.life().eveningMinutes());
-        List<Step> steps =
-                Stream.concat(am.steps().stream(), pm.steps().stream()).toList();
+        List<BareStep> steps = Stream.concat(
+                        by.bare(Part.MORNING, morning).stream(), by.bare(Part.EVENING, evening).stream())
+                .toList();
         return new Laid(
                 MonthCost.toBuy(consultation, steps),
-                am.timeline().minutes(),
-                pm.timeline().minutes());
+                by.minutes(Part.MORNING, morning),
+                by.minutes(Part.EVENING, evening));
     }
 }

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import outfell.aims.Allowance;
 import outfell.aims.Barred;
 import outfell.aims.Candidate;
+import outfell.aims.Given;
 import outfell.aims.Parting;
 import outfell.aims.Patches;
 import outfell.aims.Posed;
@@ -72,17 +73,16 @@ final class Draft {
     private final List<Because> notices = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
 
-    Draft(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Asked asked) {
+    Draft(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Given given, Asked asked) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
         this.asked = asked;
         this.tolerance = Tolerance.of(skin);
         this.method = consultation.method();
-        this.patches = new Patches(consultation.patches(), skin.sensitivity().treatAsSensitive());
-        this.barred = new Barred(consultation, skin, safety, patches, asked);
-        this.allowed =
-                consultation.products().stream().filter(p -> !barred.bars(p)).toList();
+        this.patches = given.patches();
+        this.barred = given.barred(asked.spf().value());
+        this.allowed = given.allowed(asked.spf().value());
         this.uses = new Uses(consultation, asked, tolerance);
         this.adjustments = new Adjustments(consultation, uses, tolerance);
         Parting parting = new Parting(consultation, uses);
@@ -92,7 +92,7 @@ final class Draft {
         boolean tight = consultation.reading().observations().stream()
                 .anyMatch(o -> o.sign() == Sign.TIGHTNESS && o.grade() > 0);
         this.suits = new Suits(skin, asked, tight);
-        this.weigher = new Weigher(consultation, skin, asked, uses, suits, parting, allowed, adjustments.followed());
+        this.weigher = new Weigher(consultation, skin, given, asked, uses, suits, parting, adjustments.followed());
         this.rations = new Rations(weigher, parting, tolerance, uses.exfoliations());
         this.places = places(false);
         this.allowance = new Allowance(consultation, uses, tolerance);
@@ -115,6 +115,15 @@ final class Draft {
                 .map(u -> Notices.mightBeBetter(u, consultation.house()))
                 .ifPresent(notices::add);
         return laid(sides(chosen), chosen);
+    }
+
+    /** The steps of the same plan without their reasons. */
+    Bare bare() {
+        Sides sides = sides(choose());
+        Layout layout = laying(amounts(sides)).layout(sides.morning(), sides.evening());
+        return new Bare(
+                layout.bare(Part.MORNING, products(sides.morning())),
+                layout.bare(Part.EVENING, products(sides.evening())));
     }
 
     /** Its nights from the day of the visit on: what is led up to, what waits, and what each evening carries. */

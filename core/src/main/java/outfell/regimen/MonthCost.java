@@ -1,10 +1,11 @@
 package outfell.regimen;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import outfell.consultation.Consultation;
 import outfell.product.ProductId;
-import outfell.routine.Step;
+import outfell.routine.BareStep;
 import outfell.supply.Supply;
 
 /** What a month of a plan costs. */
@@ -12,8 +13,9 @@ public final class MonthCost {
     private MonthCost() {}
 
     /** Of what is not owned, where prices are known. */
-    public static double toBuy(Consultation consultation, List<Step> steps) {
-        Map<ProductId, Double> grams = Supply.gramsAWeek(steps);
+    public static double toBuy(Consultation consultation, List<BareStep> steps) {
+        Map<ProductId, Double> grams = new LinkedHashMap<>();
+        steps.forEach(s -> grams.merge(s.product(), s.gramsAWeek(), Double::sum));
         return grams.entrySet().stream()
                 .filter(e -> !consultation.owns(e.getKey()))
                 .mapToDouble(e -> consultation

@@ -14,7 +14,6 @@ import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.product.Product;
 import outfell.product.ProductId;
-import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.SkinReader;
@@ -39,14 +38,23 @@ public final class Planner {
 
     /** The same in air that asks otherwise, to find out what the air has done. */
     public static Outcome plan(Consultation consultation, Airing airing) {
-        Consultation read = withItsFace(consultation);
+        return read(consultation).plan(airing);
+    }
+
+    public static Read read(Consultation consultation) {
+        SkinVerdict face = skin(consultation, consultation.reading());
+        Consultation with = withItsFace(consultation, face);
         // a calm reset that is on counts as a broken barrier, whatever the face looks like
-        return plan(read, read.diary().onto(read.reading(), read.answers().today()), airing);
+        SkinReading counted = with.diary().onto(with.reading(), with.answers().today());
+        return Read.of(with, counted.equals(with.reading()) ? face : skin(with, counted));
     }
 
     /** The face of the visit is one of those by which a calm reset begins and ends. */
     private static Consultation withItsFace(Consultation consultation) {
-        SkinVerdict skin = skin(consultation, consultation.reading());
+        return withItsFace(consultation, skin(consultation, consultation.reading()));
+    }
+
+    private static Consultation withItsFace(Consultation consultation, SkinVerdict skin) {
         return consultation
                 .parts()
                 .diary(consultation
@@ -64,25 +72,13 @@ public final class Planner {
     }
 
     private static Outcome plan(Consultation consultation, SkinVerdict skin, Airing airing) {
-        SafetyVerdict safety = SafetyScreen.screen(
-                consultation.answers(),
-                consultation.reading(),
-                skin,
-                consultation.shelf().stream().map(Consultation.Owned::product).toList());
-        if (!safety.open().isEmpty()) {
-            return new Outcome.ReferFirst(skin, safety, safety.open());
-        }
-        return new Outcome.Planned(
-                skin, safety, new Draft(consultation, skin, safety, airing.ask(consultation, skin, safety)).regimen());
+        return Read.of(consultation, skin).plan(airing);
     }
 
     /** The ladders of the consultation's plan; none where there is no plan. */
     public static List<Ladder> ladders(Consultation consultation) {
-        Consultation read = withItsFace(consultation);
-        return plan(read) instanceof Outcome.Planned planned
-                ? new Draft(read, planned.skin(), planned.safety(), read.ask(planned.skin(), planned.safety()))
-                        .ladders()
-                : List.of();
+        Read read = read(consultation);
+        return read.refers() ? List.of() : read.draft(Consultation::ask).ladders();
     }
 
     /**
@@ -101,11 +97,12 @@ public final class Planner {
 
     private static Optional<Weeks> inTime(Consultation consultation, LocalDate now) {
         SkinVerdict skin = withoutReset(consultation);
-        if (!(plan(consultation, skin, Consultation::ask) instanceof Outcome.Planned planned)) {
+        Read read = Read.of(consultation, skin);
+        if (!(read.plan(Consultation::ask) instanceof Outcome.Planned planned)) {
             return Optional.empty();
         }
-        Draft draft = new Draft(consultation, skin, planned.safety(), consultation.ask(skin, planned.safety()));
-        return Optional.of(draft.weeks(now, queue(consultation, planned.regimen(), now), calm(consultation, now)));
+        return Optional.of(read.draft(Consultation::ask)
+                .weeks(now, queue(consultation, planned.regimen(), now), calm(consultation, now)));
     }
 
     /** The face as it is without a calm reset, be it that one is on or that the face itself asks for one. */

@@ -180,6 +180,32 @@ public final class Layout {
         return Routine.timeline(tasks, 0).minutes();
     }
 
+    /** The steps in their order without their reasons; otherwise those that {@link #lay} finds. */
+    public List<BareStep> bare(Part part, List<Product> products) {
+        return sorted(part, new StepOrder(method), products).stream()
+                .map(p -> bare(part, p))
+                .toList();
+    }
+
+    private BareStep bare(Part part, Product p) {
+        Adjustment hand = byHand.of(part, p.id());
+        Amounts.Amount amount = amount(part, p, said.apply(p.id()));
+        return new BareStep(
+                p.id(), hand.daysOr(on(part, p.id(), hand).nights().size()), amount.words(), amount.grams());
+    }
+
+    private Amounts.Amount amount(Part part, Product p, Said about) {
+        return Amounts.amount(
+                p,
+                band,
+                byAir,
+                byAir.layers(method, p),
+                part,
+                byHand.of(part, p.id()),
+                about.zone(),
+                about.bothTimes());
+    }
+
     private Schedule.Task task(Part part, List<Product> sorted, int i) {
         Product p = sorted.get(i);
         Adjustment hand = byHand.of(part, p.id());
@@ -217,7 +243,6 @@ public final class Layout {
     private Step step(Part part, StepOrder order, List<Product> sorted, int i) {
         Product p = sorted.get(i);
         Amounts.Use use = Amounts.of(p.kind());
-        int layers = byAir.layers(method, p);
         Adjustment hand = byHand.of(part, p.id());
         OnNights on = on(part, p.id(), hand);
         Schedule.Task task = task(part, sorted, i);
@@ -235,7 +260,7 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                Amounts.amount(p, band, byAir, layers, part, hand, about.zone(), about.bothTimes()),
+                amount(part, p, about),
                 technique(part, sorted, i),
                 use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
                 task.handsOn(),

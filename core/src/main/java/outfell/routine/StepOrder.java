@@ -2,7 +2,9 @@ package outfell.routine;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
@@ -14,6 +16,7 @@ import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
 import outfell.product.Product;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
 
 /**
@@ -23,6 +26,12 @@ import outfell.product.StepKind;
 public final class StepOrder {
     private final Method method;
     private final Comparator<Product> comparator;
+    /** Asked of every pair of steps, many times over. */
+    private final Map<ProductId, Placed> placed = new HashMap<>();
+
+    private final Map<Pair, Optional<Because>> rules = new HashMap<>();
+
+    private record Pair(ProductId first, ProductId then) {}
 
     public StepOrder(Method method) {
         this.method = method;
@@ -43,7 +52,7 @@ public final class StepOrder {
     }
 
     private Placed placed(Product p) {
-        return method.places().first(wanted(p));
+        return placed.computeIfAbsent(p.id(), _ -> method.places().first(wanted(p)));
     }
 
     private Place place(Product p) {
@@ -101,6 +110,16 @@ public final class StepOrder {
      * within the rules.
      */
     public Optional<Because> rule(Product first, Product then) {
+        Pair pair = new Pair(first.id(), then.id());
+        Optional<Because> known = rules.get(pair);
+        if (known == null) {
+            known = found(first, then);
+            rules.put(pair, known);
+        }
+        return known;
+    }
+
+    private Optional<Because> found(Product first, Product then) {
         Place a = place(first);
         Place b = place(then);
         if (comparator.compare(first, then) > 0 || bothElsewhere(a, b)) {

@@ -27,6 +27,7 @@ import outfell.regimen.MonthCost;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
+import outfell.routine.BareStep;
 import outfell.supply.Supply;
 import outfell.year.Stretch.ToldNote;
 import outfell.year.Stretch.TurnOfAir;
@@ -254,7 +255,7 @@ public final class YearAhead {
     }
 
     private double month(Regimen plan) {
-        return MonthCost.toBuy(consultation, plan.steps().toList());
+        return MonthCost.toBuy(consultation, plan.steps().map(BareStep::of).toList());
     }
 
     private List<Year.MonthAhead> months() {

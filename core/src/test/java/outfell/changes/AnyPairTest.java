@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import outfell.causes.Cause;
 import outfell.changes.Changes.Traced;
@@ -23,6 +24,7 @@ import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
 import outfell.method.Methods;
 import outfell.product.Product;
+import outfell.regimen.Bare;
 import outfell.regimen.Consultations;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
@@ -93,14 +95,28 @@ class AnyPairTest {
                     .isEqualTo(traced.limit().map(_ -> left));
             traced.limit().ifPresent(l -> {
                 Consultation out = to.living(to.life().letOut(l));
-                assertThat(traced.effect().undone().test(((Outcome.Planned) Planner.plan(out)).regimen()))
+                assertThat(traced.effect().undone().test(Bare.of(((Outcome.Planned) Planner.plan(out)).regimen())))
                         .as(which)
                         .isTrue();
                 limits++;
             });
+            if (traced.limit().isEmpty() && traced.because().stream().noneMatch(f -> LIMITED.contains(f.cause()))) {
+                assertThat(beyond(to)).as("%s: no limit lets it in", which).noneMatch(traced.effect()
+                        .undone());
+            }
             single += traced.because().size() == 1 ? 1 : 0;
             together += traced.because().size() > 1 ? 1 : 0;
         }
+    }
+
+    private static final Set<Cause> LIMITED = Set.of(Cause.MONEY, Cause.MINUTES, Cause.STEPS);
+
+    /** The plan with each of the client's limits let out by itself. */
+    private static List<Bare> beyond(Consultation to) {
+        return Stream.of(Matter.MONEY, Matter.EVENING_MINUTES, Matter.MORNING_MINUTES, Matter.STEPS)
+                .flatMap(l ->
+                        Planner.read(to.living(to.life().letOut(l))).bare(Consultation::ask).stream())
+                .toList();
     }
 
     private static boolean undone(Traced traced, Consultation to, Consultation from, List<Fact> back) {
@@ -109,8 +125,8 @@ class AnyPairTest {
             then = fact.back().apply(then);
         }
         return Methods.contradiction(then.consultation().method()).isEmpty()
-                && then.plan() instanceof Outcome.Planned planned
-                && traced.effect().undone().test(planned.regimen());
+                && whole(then) instanceof Outcome.Planned planned
+                && traced.effect().undone().test(Bare.of(planned.regimen()));
     }
 
     private static Regimen planned(Case now, List<Fact> back) {
@@ -118,7 +134,18 @@ class AnyPairTest {
         for (Fact fact : back) {
             then = fact.back().apply(then);
         }
-        return ((Outcome.Planned) then.plan()).regimen();
+        return ((Outcome.Planned) whole(then)).regimen();
+    }
+
+    /** The plan of a case with all its reasons: its steps are those that were tried without them. */
+    private static Outcome whole(Case c) {
+        Outcome whole = Planner.plan(c.consultation(), c::asked);
+        assertThat(c.plan(Planner.read(c.consultation())))
+                .isEqualTo(
+                        whole instanceof Outcome.Planned planned
+                                ? Optional.of(Bare.of(planned.regimen()))
+                                : Optional.empty());
+        return whole;
     }
 
     private static boolean sameSteps(Regimen a, Regimen b) {

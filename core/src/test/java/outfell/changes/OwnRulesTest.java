@@ -16,6 +16,7 @@ import outfell.consultation.Life;
 import outfell.consultation.OwnRule;
 import outfell.consultation.Yardstick;
 import outfell.method.Methods;
+import outfell.regimen.Bare;
 import outfell.regimen.Consultations;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
@@ -92,7 +93,7 @@ class OwnRulesTest {
                             .as("%d: %s", seed, traced.effect())
                             .isInstanceOfSatisfying(
                                     Outcome.Planned.class,
-                                    p -> assertThat(traced.effect().undone().test(p.regimen()))
+                                    p -> assertThat(traced.effect().undone().test(Bare.of(p.regimen())))
                                             .isTrue());
                     told++;
                 }

@@ -202,8 +202,7 @@ final class CornersSeen {
 
     private static Draft draft(Consultation c) {
         SkinVerdict skin = SkinReader.read(c.reading(), Set.of(), c.house().bands());
-        SafetyVerdict safety = SafetyScreen.screen(c.answers(), c.reading(), skin, List.of());
-        return new Draft(c, skin, safety, c.ask(skin, safety));
+        return Read.of(c, skin).draft(Consultation::ask);
     }
 
     /** Two things that come off, one after the other: what the first leaves for the second. */

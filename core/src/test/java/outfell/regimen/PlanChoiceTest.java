@@ -181,12 +181,7 @@ class PlanChoiceTest {
 
     private static Draft draft(Consultation c) {
         SkinVerdict skin = SkinReader.read(c.reading(), c.lifted());
-        SafetyVerdict safety = SafetyScreen.screen(
-                c.answers(),
-                c.reading(),
-                skin,
-                c.shelf().stream().map(Consultation.Owned::product).toList());
-        return new Draft(c, skin, safety, c.ask(skin, safety));
+        return Read.of(c, skin).draft(Consultation::ask);
     }
 
     /** One product fills one of several slots alike, not two. */

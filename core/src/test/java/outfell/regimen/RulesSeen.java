@@ -581,7 +581,7 @@ public final class RulesSeen {
             if (!(Planner.plan(c) instanceof Outcome.Planned planned)) {
                 continue;
             }
-            Draft draft = new Draft(c, planned.skin(), planned.safety(), c.ask(planned.skin(), planned.safety()));
+            Draft draft = Read.of(c, planned.skin()).draft(Consultation::ask);
             text.append("## %s, %s, %s%n".formatted(skin.getKey(), method, month));
             draft.posed().problem().limits().forEach(l -> text.append("limit %s%n".formatted(n(l.most()))));
             for (Slot slot : draft.posed().slots()) {

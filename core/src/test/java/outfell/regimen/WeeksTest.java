@@ -286,8 +286,7 @@ class WeeksTest {
                 .orElseThrow();
         Outcome.Planned planned = (Outcome.Planned) Planner.plan(c);
         LocalDate begun = c.answers().today();
-        List<Weeks.Track> tracks = new Draft(
-                        c, planned.skin(), planned.safety(), c.ask(planned.skin(), planned.safety()))
+        List<Weeks.Track> tracks = Read.of(c, planned.skin()).draft(Consultation::ask)
                         .weeks(
                                 begun,
                                 List.of(
