@@ -104,6 +104,13 @@ public final class Barred {
         return anywhere(p).or(() -> p.prescription() ? Optional.empty() : met(p, hourly.getOrDefault(part, List.of())));
     }
 
+    /** Whether anything keeps it out of a routine: asked for every place of a plan. */
+    boolean barsIn(Part part, Product p) {
+        return anywhere(p).isPresent()
+                || (!p.prescription()
+                        && rule(p, hourly.getOrDefault(part, List.of())).isPresent());
+    }
+
     private Optional<Because> itself(Product p) {
         Optional<Because> ban = safety.forbids(p);
         if (ban.isPresent() || p.prescription()) {
@@ -163,15 +170,22 @@ public final class Barred {
     }
 
     private static Optional<Because> met(Product p, List<Meetings.Rule> rules) {
-        return rules.stream()
-                .filter(r -> r.a().test(p) && r.b().map(b -> b.test(p)).orElse(true))
-                .findFirst()
+        return rule(p, rules)
                 .map(r -> r.because()
                         .withSentence("Not %s on this skin%s. %s"
                                 .formatted(
                                         p.name(),
                                         r.hour().isPresent() ? " at this hour" : "",
                                         r.because().sentence())));
+    }
+
+    private static Optional<Meetings.Rule> rule(Product p, List<Meetings.Rule> rules) {
+        for (Meetings.Rule rule : rules) {
+            if (rule.a().test(p) && (rule.b().isEmpty() || rule.b().get().test(p))) {
+                return Optional.of(rule);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Whether a rule is for that hour and this skin. */

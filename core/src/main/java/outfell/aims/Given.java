@@ -3,6 +3,7 @@ package outfell.aims;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import outfell.choice.Solved;
 import outfell.consultation.Consultation;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -20,6 +21,7 @@ public final class Given {
     private final Patches patches;
     private final Serving serving;
     private final Map<ProductId, Integer> rank = new HashMap<>();
+    private final Solved solved = new Solved();
     private final Map<Integer, Kept> bySpf = new HashMap<>();
 
     /** @param allowed what nothing keeps out */
@@ -29,8 +31,7 @@ public final class Given {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
-        this.patches =
-                new Patches(consultation.patches(), skin.sensitivity().treatAsSensitive());
+        this.patches = new Patches(consultation.patches(), skin.sensitivity().treatAsSensitive());
         this.serving = new Serving(skin, consultation.house().yardstick());
         List<ProductId> ids =
                 consultation.products().stream().map(Product::id).sorted().toList();
@@ -58,8 +59,15 @@ public final class Given {
             Barred barred = new Barred(consultation, skin, safety, patches, s);
             return new Kept(
                     barred,
-                    consultation.products().stream().filter(p -> !barred.bars(p)).toList());
+                    consultation.products().stream()
+                            .filter(p -> !barred.bars(p))
+                            .toList());
         });
+    }
+
+    /** What was chosen already. */
+    public Solved solved() {
+        return solved;
     }
 
     Serving serving() {

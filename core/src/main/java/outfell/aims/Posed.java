@@ -12,6 +12,7 @@ import outfell.choice.Limit;
 import outfell.choice.Option;
 import outfell.choice.Place;
 import outfell.choice.Problem;
+import outfell.choice.Solved;
 import outfell.choice.Worth;
 import outfell.choice.Worth.Aim;
 import outfell.consultation.Patience;
@@ -76,7 +77,12 @@ public final class Posed {
     }
 
     public Found choose() {
-        return read(Choice.of(problem, Patience::ask));
+        return choose(new Solved());
+    }
+
+    /** @param solved what was found for the same client in another air */
+    public Found choose(Solved solved) {
+        return read(solved.of(problem, Patience::ask));
     }
 
     /** The same, looked for no longer than a reason is worth. */
@@ -147,7 +153,7 @@ public final class Posed {
 
     private Candidate candidate(int slot, Option option) {
         return slots.get(slot).candidates().stream()
-                .filter(c -> c.option() == option)
+                .filter(c -> c.option().thing() == option.thing())
                 .findFirst()
                 .orElseThrow();
     }

@@ -2,7 +2,9 @@ package outfell.aims;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -40,7 +42,7 @@ public final class Slots {
 
     private final Consultation consultation;
     private final Asked asked;
-    private final List<Product> allowed;
+    private final Map<StepKind, List<Product>> allowed;
     private final Barred barred;
     private final Suits suits;
     private final Weigher weigher;
@@ -61,7 +63,7 @@ public final class Slots {
             boolean pinched) {
         this.consultation = consultation;
         this.asked = asked;
-        this.allowed = allowed;
+        this.allowed = allowed.stream().collect(Collectors.groupingBy(Product::kind));
         this.barred = barred;
         this.suits = suits;
         this.weigher = weigher;
@@ -168,10 +170,10 @@ public final class Slots {
                 .filter(c -> c.part() == place.part())
                 .map(Choice::product)
                 .collect(Collectors.toSet());
-        return allowed.stream()
-                .filter(p -> p.kind() == place.kind() && !out.contains(p.id()) && !p.prescription())
+        return allowed.getOrDefault(place.kind(), List.of()).stream()
+                .filter(p -> !out.contains(p.id()) && !p.prescription())
                 .filter(p -> place.part() == Part.EVENING || (p.byDay() && !p.rationed()))
-                .filter(p -> barred.in(place.part(), p).isEmpty())
+                .filter(p -> !barred.barsIn(place.part(), p))
                 .filter(p ->
                         p.kind() != StepKind.SUNSCREEN || p.spf() >= asked.spf().value())
                 .toList();
@@ -180,8 +182,7 @@ public final class Slots {
     /** What suits; in a place that is needed, where nothing does, what comes nearest, and it is said. */
     private List<Product> suiting(Place place, List<Product> all) {
         List<Product> mild = all.stream()
-                .filter(p -> suits.against(p, place.part(), pinched && place.needed() && owns(p))
-                        .isEmpty())
+                .filter(p -> suits.fits(p, place.part(), pinched && place.needed() && owns(p)))
                 .toList();
         if (mild.isEmpty() && place.needed() && !all.isEmpty()) {
             notices.add(Because.house("No %s that suits this skin may stand in the %s: one that does not is taken."
@@ -189,13 +190,12 @@ public final class Slots {
             return all;
         }
         List<Product> lasting = lasting(place, mild);
-        double least = lasting.stream()
-                .mapToDouble(p -> suits.gradesOff(p, place.part(), (pinched && place.needed()) || owns(p)))
-                .min()
-                .orElse(0);
-        double off = place.needed() ? least : 0;
+        Map<Product, Double> off = new IdentityHashMap<>();
+        lasting.forEach(p -> off.put(p, suits.gradesOff(p, place.part(), (pinched && place.needed()) || owns(p))));
+        double least =
+                place.needed() ? off.values().stream().mapToDouble(d -> d).min().orElse(0) : 0;
         return lasting.stream()
-                .filter(p -> suits.gradesOff(p, place.part(), (pinched && place.needed()) || owns(p)) <= off + 1e-9)
+                .filter(p -> off.getOrDefault(p, 0.0) <= least + 1e-9)
                 .toList();
     }
 }

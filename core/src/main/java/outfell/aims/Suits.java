@@ -1,5 +1,6 @@
 package outfell.aims;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -55,12 +56,21 @@ public final class Suits {
             Set<Tag> tags,
             Optional<Part> part,
             boolean borne,
-            Because because) {}
+            Because because) {
+        boolean speaksOf(Product p, Part in) {
+            return (kinds.isEmpty() || kinds.contains(p.kind()))
+                    && !(leftOn && p.kind().comesOff())
+                    && (part.isEmpty() || part.get() == in)
+                    && !Collections.disjoint(tags, p.tags());
+        }
+    }
 
     private final SkinVerdict skin;
     private final Asked asked;
     private final boolean bearsStripping;
     private final boolean prone;
+    /** Those that are for this skin. */
+    private final List<Rule> rules;
 
     public Suits(SkinVerdict skin, Asked asked, boolean tight) {
         this.skin = skin;
@@ -72,6 +82,7 @@ public final class Suits {
                 && !tight;
         this.prone =
                 skin.type().bandU() != Band.DRY && skin.concerns().stream().anyMatch(c -> PRONE.contains(c.concern()));
+        this.rules = RULES.stream().filter(r -> applies(r.skin())).toList();
     }
 
     /** Why a product does not suit in a routine; nothing when it does. Its texture is another question. */
@@ -81,16 +92,23 @@ public final class Suits {
 
     /** @param pinched whether money is too short for what suits: then what is owned and borne for once a day may stand */
     public Optional<Because> against(Product p, Part part, boolean pinched) {
-        return RULES.stream()
-                .filter(r -> applies(r.skin())
-                        && (r.kinds().isEmpty() || r.kinds().contains(p.kind()))
-                        && !(r.leftOn() && p.kind().comesOff())
-                        && r.part().map(part::equals).orElse(true)
-                        && !(pinched && r.borne())
-                        && r.tags().stream().anyMatch(p::holds))
-                .findFirst()
+        return broken(p, part, pinched)
                 .map(r -> r.because()
                         .withSentence("%s: %s".formatted(p.name(), r.because().sentence())));
+    }
+
+    /** Whether it does, asked of a whole catalogue. */
+    boolean fits(Product p, Part part, boolean pinched) {
+        return broken(p, part, pinched).isEmpty();
+    }
+
+    private Optional<Rule> broken(Product p, Part part, boolean pinched) {
+        for (Rule rule : rules) {
+            if (rule.speaksOf(p, part) && !(pinched && rule.borne())) {
+                return Optional.of(rule);
+            }
+        }
+        return Optional.empty();
     }
 
     private boolean applies(Skin which) {

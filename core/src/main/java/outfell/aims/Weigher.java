@@ -1,12 +1,7 @@
 package outfell.aims;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import outfell.aims.Candidate.Point;
 import outfell.balance.Balance;
 import outfell.balance.Target;
@@ -18,7 +13,6 @@ import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Product;
-import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;

@@ -43,8 +43,8 @@ record Case(Consultation consultation, Consultation air, Airs airs, Set<Lever> b
         if (back.isEmpty()) {
             return asked;
         }
-        Asked before = airs.from()
-                .ask(of.parts().site(air.site()).month(air.month()).together(), skin, safety);
+        Asked before =
+                airs.from().ask(of.parts().site(air.site()).month(air.month()).together(), skin, safety);
         for (Lever each : back) {
             asked = asked.with(each, before);
         }

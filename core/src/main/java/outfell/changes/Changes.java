@@ -14,6 +14,7 @@ import outfell.method.Method;
 import outfell.regimen.Bare;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
+import outfell.regimen.Read;
 import outfell.regimen.Regimen;
 
 /** What becomes of a plan when something is otherwise, and what did it. */
@@ -39,16 +40,23 @@ public final class Changes {
 
     /** The same, each in an air that is not that of its month. */
     public static Optional<Held> between(Consultation from, Consultation to, Airs airs) {
+        Read read = Planner.read(to);
         return Planner.plan(from, airs.from()) instanceof Outcome.Planned was
-                        && Planner.plan(to, airs.to()) instanceof Outcome.Planned is
-                ? Optional.of(new Held(was, is, between(from, was, to, is, airs)))
+                        && read.plan(airs.to()) instanceof Outcome.Planned is
+                ? Optional.of(new Held(was, is, between(from, was, to, read, is, airs)))
                 : Optional.empty();
     }
 
-    /** From one plan to another that are already made. */
+    /**
+     * From one plan to another that are already made.
+     *
+     * @param read the second, as it was read to be planned
+     */
     public static List<Change> between(
-            Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is, Airs airs) {
-        return traced(from, was, to, is, airs).stream().map(t -> said(t, to)).toList();
+            Consultation from, Outcome.Planned was, Consultation to, Read read, Outcome.Planned is, Airs airs) {
+        return traced(from, was, to, read, is, airs).stream()
+                .map(t -> said(t, to))
+                .toList();
     }
 
     /**
@@ -83,13 +91,14 @@ public final class Changes {
     private static final Because MORE_MONEY =
             Because.house("A month of the year may cost a little over the limit: the cheap ones make up for it.");
 
-    static List<Traced> traced(Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is, Airs airs) {
+    static List<Traced> traced(
+            Consultation from, Outcome.Planned was, Consultation to, Read read, Outcome.Planned is, Airs airs) {
         List<Effect> effects = Effect.between(was.regimen(), is.regimen());
         if (effects.isEmpty()) {
             return List.of();
         }
         Trials trials = new Trials(
-                new Case(to, from, airs, Set.of()), Bare.of(is.regimen()), Facts.between(from, to, is, airs));
+                new Case(to, from, airs, Set.of()), read, Bare.of(is.regimen()), Facts.between(from, to, is, airs));
         List<Traced> all = new ArrayList<>();
         for (Effect effect : effects) {
             List<Fact> because = trials.least(effect);

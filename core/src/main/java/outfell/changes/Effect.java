@@ -23,13 +23,7 @@ import outfell.routine.Step;
  * @param undone whether a plan is without it
  */
 record Effect(
-        Part part,
-        StepKind kind,
-        What what,
-        String from,
-        String to,
-        List<ProductId> products,
-        Predicate<Bare> undone) {
+        Part part, StepKind kind, What what, String from, String to, List<ProductId> products, Predicate<Bare> undone) {
     /** What an amount may be off by and still be the same, as a share. */
     private static final double SAME = 0.02;
 

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
-import outfell.consultation.Life;
 import outfell.consultation.Life.Matter;
 import outfell.method.Methods;
 import outfell.regimen.Bare;
@@ -31,10 +30,13 @@ final class Trials {
     private final Map<BitSet, Optional<Bare>> plans = new HashMap<>();
     private final Map<List<Matter>, Optional<Bare>> letOut = new HashMap<>();
 
-    /** @param stands the plan of the case */
-    Trials(Case now, Bare stands, List<Fact> facts) {
+    /**
+     * @param read the client of the case
+     * @param stands the plan of the case
+     */
+    Trials(Case now, Read read, Bare stands, List<Fact> facts) {
         this.now = now;
-        this.read = Planner.read(now.consultation());
+        this.read = read;
         this.stands = stands;
         this.facts = facts;
     }
@@ -62,11 +64,7 @@ final class Trials {
     }
 
     private Optional<Bare> beyond(List<Matter> limits) {
-        Life life = now.consultation().life();
-        for (Matter limit : limits) {
-            life = life.letOut(limit);
-        }
-        return now.plan(read.living(life));
+        return now.plan(read.beyond(limits));
     }
 
     /** Nothing where what is taken back cannot be beside what is left: a day before its answers, a method against itself. */

@@ -1,5 +1,7 @@
 package outfell.choice;
 
+import java.util.Arrays;
+
 /**
  * One thing that may fill a place.
  *
@@ -53,6 +55,27 @@ public record Option(
         return (notInPlan & other.held) == 0
                 && (other.notInPlan & held) == 0
                 && !(sameRoutine && ((notInRoutine & other.held) != 0 || (other.notInRoutine & held) != 0));
+    }
+
+    /** Whether another has the same figures throughout. */
+    boolean says(Option other) {
+        return thing == other.thing
+                && Arrays.equals(grades, other.grades)
+                && Arrays.equals(helps, other.helps)
+                && Arrays.equals(on, other.on)
+                && Arrays.equals(by, other.by)
+                && comfort == other.comfort
+                && school == other.school
+                && refinement == other.refinement
+                && bottles == other.bottles
+                && costs.equals(other.costs)
+                && Arrays.equals(takes, other.takes)
+                && atLeast == other.atLeast
+                && nightly == other.nightly
+                && held == other.held
+                && notInPlan == other.notInPlan
+                && notInRoutine == other.notInRoutine
+                && rank == other.rank;
     }
 
     // arrays make the generated ones compare identities anyway; two weighings are the same only when they are one

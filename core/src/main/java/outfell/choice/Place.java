@@ -15,6 +15,22 @@ public record Place(int routine, boolean needed, int like, int under, List<Optio
         options = List.copyOf(options);
     }
 
+    boolean says(Place other) {
+        if (routine != other.routine
+                || needed != other.needed
+                || like != other.like
+                || under != other.under
+                || options.size() != other.options.size()) {
+            return false;
+        }
+        for (int i = 0; i < options.size(); i++) {
+            if (!options.get(i).says(other.options.get(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** The same with other options. */
     Place with(List<Option> others) {
         return new Place(routine, needed, like, under, others);

@@ -27,6 +27,26 @@ public record Problem(
         limits = List.copyOf(limits);
     }
 
+    /** Whether another has the same figures throughout, whoever they are of. */
+    boolean says(Problem other) {
+        if (!limits.equals(other.limits)
+                || firsts != other.firsts
+                || wants != other.wants
+                || things != other.things
+                || another != other.another
+                || same != other.same
+                || alike != other.alike
+                || places.size() != other.places.size()) {
+            return false;
+        }
+        for (int p = 0; p < places.size(); p++) {
+            if (!places.get(p).says(other.places.get(p))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** The same with other limits. */
     public Problem within(List<Limit> others) {
         return new Problem(places, others, firsts, wants, things, another, same, alike);

@@ -3,6 +3,7 @@ package outfell.choice;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -42,6 +43,9 @@ final class Relaxed {
     private final double[][] brings;
     /** By row and line, what each unit adds to it: a line that costs nothing is not read. */
     private final double[][][] adds;
+
+    /** By row, the lines to which any of its units adds: of the others there are many. */
+    private final int[][] touched;
 
     private final double[] most;
     private final @Nullable Repeats repeats;
@@ -100,6 +104,13 @@ final class Relaxed {
                     : Arrays.stream(units[r]).map(repeats::items).toArray(Repeats.Items[]::new);
         }
         scale();
+        this.touched = new int[n][];
+        for (int r = 0; r < n; r++) {
+            double[][] row = adds[r];
+            touched[r] = IntStream.range(0, row.length)
+                    .filter(l -> Arrays.stream(row[l]).anyMatch(a -> a != 0))
+                    .toArray();
+        }
     }
 
     private double[][] byLine(Unit[] row, Lines lines) {
@@ -281,7 +292,7 @@ final class Relaxed {
 
     private void take(int r, int i, Slopes slopes) {
         double[][] a = adds[r];
-        for (int l = 0; l < a.length; l++) {
+        for (int l : touched[r]) {
             slopes.lines[l] -= a[l][i];
         }
         if (repeats != null) {
@@ -292,7 +303,7 @@ final class Relaxed {
 
     private double[] nets(int r) {
         double[] nets = brings[r].clone();
-        for (int l = 0; l < price.length; l++) {
+        for (int l : touched[r]) {
             double cost = price[l];
             if (cost != 0) {
                 double[] a = adds[r][l];

@@ -144,10 +144,17 @@ public record Yardstick(
 
     /** What the practice does not let the air move. */
     public Set<Lever> still() {
-        return Lever.switched().stream()
-                .filter(l -> own.getOrDefault(switchOf(l), 1.0) == 0)
-                .collect(Collectors.toUnmodifiableSet());
+        return own.isEmpty()
+                ? Set.of()
+                : SWITCHES.entrySet().stream()
+                        .filter(s -> own.getOrDefault(s.getValue(), 1.0) == 0)
+                        .map(Map.Entry::getKey)
+                        .collect(Collectors.toUnmodifiableSet());
     }
+
+    /** The setting of each lever; asked for every day of a year. */
+    private static final Map<Lever, String> SWITCHES =
+            Lever.switched().stream().collect(Collectors.toUnmodifiableMap(l -> l, Yardstick::switchOf));
 
     private static String switchOf(Lever lever) {
         return "air-" + lever.name().toLowerCase(Locale.ROOT).replace('_', '-');

@@ -73,8 +73,15 @@ public record Product(
 
     /** Whether an ingredient of that INCI name is certain to be in it. */
     public boolean holds(String inci) {
-        for (LabelLine line : label.held()) {
-            if (line.ingredient().isPresent() && line.ingredient().get().inci().equals(inci)) {
+        return is(label.claimed(), inci) || is(label.lines(), inci);
+    }
+
+    private static boolean is(List<LabelLine> lines, String inci) {
+        // asked for every product of a catalogue, many times a plan
+        for (LabelLine line : lines) {
+            if (!line.mayContain()
+                    && line.ingredient().isPresent()
+                    && line.ingredient().get().inci().equals(inci)) {
                 return true;
             }
         }
@@ -107,15 +114,26 @@ public record Product(
 
     /** The likely share of all ingredients that are of a kind, percent. */
     public double share(Tag tag) {
-        return label.certain().stream()
-                .filter(l -> l.is(tag))
-                .mapToDouble(LabelLine::likely)
-                .sum();
+        double sum = 0;
+        for (LabelLine line : label.lines()) {
+            sum += !line.mayContain() && line.is(tag) ? line.likely() : 0;
+        }
+        return sum;
     }
 
     /** Whether it goes on in two parts, one over the other, and comes off as one. */
     public boolean twoPart() {
         return kind.comesOff() && TWO_PART.matcher(name).find();
+    }
+
+    /** Whether something in it keeps it from everybody. */
+    public boolean harmful() {
+        for (Harms.Harm harm : allHarms) {
+            if (harm.refused()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Why it is used by nobody, each by the harm; empty when it may be. */
@@ -265,13 +283,22 @@ public record Product(
     }
 
     private boolean holdsRationed() {
-        return actives.stream().anyMatch(a -> Actives.of(a.kind()).rationed());
+        for (ActiveIn active : actives) {
+            if (Actives.of(active.kind()).rationed()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether it may be worn by day. */
     public boolean byDay() {
-        return !prescription
-                && actives.stream().allMatch(a -> Actives.of(a.kind()).byDay());
+        for (ActiveIn active : actives) {
+            if (!Actives.of(active.kind()).byDay()) {
+                return false;
+            }
+        }
+        return !prescription;
     }
 
     /** The active that names it on a strip: the first rationed one, else the first of all. */

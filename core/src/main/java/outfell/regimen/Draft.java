@@ -54,6 +54,7 @@ final class Draft {
     private static final double MORE_STEPS = 3;
 
     private final Consultation consultation;
+    private final Given given;
     private final SkinVerdict skin;
     private final SafetyVerdict safety;
     private final Asked asked;
@@ -75,6 +76,7 @@ final class Draft {
 
     Draft(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Given given, Asked asked) {
         this.consultation = consultation;
+        this.given = given;
         this.skin = skin;
         this.safety = safety;
         this.asked = asked;
@@ -148,11 +150,11 @@ final class Draft {
     /** The choice, and where it spends too much the one among what is owned and borne. */
     private Chosen choose() {
         Posed posed = posed();
-        Posed.Found found = posed.choose();
+        Posed.Found found = posed.choose(given.solved());
         if (overspends(posed, found)) {
             Slots lenient = places(true);
             Posed other = posed(lenient);
-            Posed.Found cheaper = other.choose();
+            Posed.Found cheaper = other.choose(given.solved());
             if (money(cheaper.within()) < money(found.within())) {
                 places = lenient;
                 notices.add(Because.house(

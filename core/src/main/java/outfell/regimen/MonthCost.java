@@ -1,9 +1,10 @@
 package outfell.regimen;
 
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import outfell.consultation.Consultation;
+import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.BareStep;
 import outfell.supply.Supply;
@@ -14,14 +15,15 @@ public final class MonthCost {
 
     /** Of what is not owned, where prices are known. */
     public static double toBuy(Consultation consultation, List<BareStep> steps) {
-        Map<ProductId, Double> grams = new LinkedHashMap<>();
+        Map<ProductId, Double> grams = new HashMap<>();
         steps.forEach(s -> grams.merge(s.product(), s.gramsAWeek(), Double::sum));
-        return grams.entrySet().stream()
-                .filter(e -> !consultation.owns(e.getKey()))
-                .mapToDouble(e -> consultation
-                        .find(e.getKey())
-                        .map(p -> Supply.month(p, e.getValue()).orElse(0))
-                        .orElse(0.0))
-                .sum();
+        double sum = 0;
+        for (Product p : consultation.catalogue()) {
+            Double aWeek = grams.get(p.id());
+            sum += aWeek == null || consultation.owns(p.id())
+                    ? 0
+                    : Supply.month(p, aWeek).orElse(0);
+        }
+        return sum;
     }
 }

@@ -1,17 +1,19 @@
 package outfell.regimen;
 
+import java.util.List;
 import java.util.Optional;
 import outfell.aims.Given;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
+import outfell.consultation.Life.Matter;
 import outfell.regimen.Planner.Airing;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.skin.SkinVerdict;
 
 /**
- * A consultation whose face and health are read, of which one plan after another is made: for another air, or another life, for neither
- * changes what was read. Not for two threads at once.
+ * A consultation whose face and health are read, of which one plan after another is made: for another air, or past a limit, for
+ * neither changes what was read. Not for two threads at once.
  */
 public final class Read {
     private final Consultation consultation;
@@ -19,29 +21,30 @@ public final class Read {
     private final SafetyVerdict safety;
     private final Given given;
 
-    private Read(Consultation consultation, SkinVerdict skin, SafetyVerdict safety) {
+    private Read(Consultation consultation, SkinVerdict skin, SafetyVerdict safety, Given given) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
-        this.given = new Given(consultation, skin, safety);
+        this.given = given;
     }
 
     /** @param skin as it counts, be a calm reset on or not */
     static Read of(Consultation consultation, SkinVerdict skin) {
-        return new Read(
-                consultation,
+        SafetyVerdict safety = SafetyScreen.screen(
+                consultation.answers(),
+                consultation.reading(),
                 skin,
-                SafetyScreen.screen(
-                        consultation.answers(),
-                        consultation.reading(),
-                        skin,
-                        consultation.shelf().stream()
-                                .map(Consultation.Owned::product)
-                                .toList()));
+                consultation.shelf().stream().map(Consultation.Owned::product).toList());
+        return new Read(consultation, skin, safety, new Given(consultation, skin, safety));
     }
 
-    public Read living(Life life) {
-        return new Read(consultation.living(life), skin, safety);
+    /** The same with some limits of the client's let out, which keep no product out by itself. */
+    public Read beyond(List<Matter> limits) {
+        Life life = consultation.life();
+        for (Matter limit : limits) {
+            life = life.letOut(limit);
+        }
+        return new Read(consultation.living(life), skin, safety, given);
     }
 
     public Outcome plan(Airing airing) {

@@ -233,10 +233,12 @@ public record Ban(
             return Optional.empty();
         }
         double left = Kinds.of(product.kind()).left();
-        return product.actives().stream()
-                .filter(a -> left == 1 || Actives.of(a.kind()).actsRinsed())
-                .filter(a -> isOut(a, left))
-                .findFirst();
+        for (ActiveIn active : product.actives()) {
+            if ((left == 1 || Actives.of(active.kind()).actsRinsed()) && isOut(active, left)) {
+                return Optional.of(active);
+            }
+        }
+        return Optional.empty();
     }
 
     /** @param left of its work after it is washed off, over 0 to 1 */

@@ -119,7 +119,7 @@ public record SafetyVerdict(
     /** Whether nothing is known against a product: it only waits until its list is read, or until everybody's questions are asked. */
     public boolean onlyWaits(Product product) {
         List<Ban> against = bans.stream().filter(b -> b.keepsOut(product)).toList();
-        return product.harms().isEmpty()
+        return !product.harmful()
                 && !against.isEmpty()
                 && against.stream().allMatch(b -> b.waitsForAsking() || !b.speaksOf(product));
     }
@@ -135,7 +135,15 @@ public record SafetyVerdict(
 
     /** Whether anything keeps the product out: asked for a whole catalogue, and says no reason. */
     public boolean keepsOut(Product product) {
-        return !product.harms().isEmpty() || bans.stream().anyMatch(b -> b.keepsOut(product));
+        if (product.harmful()) {
+            return true;
+        }
+        for (Ban ban : bans) {
+            if (ban.keepsOut(product)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Everything that keeps the product out: harms first, then bans in the order of the table. */

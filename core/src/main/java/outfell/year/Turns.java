@@ -8,7 +8,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.stream.Stream;
 import outfell.climate.Air;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
@@ -64,23 +63,16 @@ final class Turns {
      */
     List<Turn> between(Asked standing, LocalDate from, LocalDate until) {
         Asked stands = standing;
-        Map<Lever, Deque<Boolean>> seen = new EnumMap<>(Lever.class);
+        Map<Lever, Deque<Near>> seen = new EnumMap<>(Lever.class);
         List<Turn> turns = new ArrayList<>();
         for (LocalDate day = from; day.isBefore(until); day = day.plusDays(1)) {
-            Air today = air.apply(day);
-            Asked now = ask.ask(day, today);
-            List<Asked> near = new ArrayList<>();
+            Near today = new Near(day, air.apply(day));
             for (Lever lever : Lever.switched()) {
-                boolean differs = lever.differs(now, stands);
-                if (differs && near.isEmpty()) {
-                    near.addAll(near(day, today));
-                }
-                Asked stood = stands;
-                boolean past = differs && near.stream().allMatch(n -> lever.differs(n, stood));
-                boolean more = differs && !day.isBefore(atOnce) && lever.isMoreSunscreen(now, stands);
-                if (more || mostly(seen, lever, past)) {
+                boolean differs = lever.differs(today.now(), stands);
+                boolean more = differs && !day.isBefore(atOnce) && lever.isMoreSunscreen(today.now(), stands);
+                if (more || mostly(seen, lever, today, stands)) {
                     turns.add(new Turn(day, lever));
-                    stands = stands.with(lever, now);
+                    stands = stands.with(lever, today.now());
                     seen.remove(lever);
                 }
             }
@@ -88,21 +80,55 @@ final class Turns {
         return turns;
     }
 
-    private static boolean mostly(Map<Lever, Deque<Boolean>> seen, Lever lever, boolean past) {
-        Deque<Boolean> days = seen.computeIfAbsent(lever, _ -> new ArrayDeque<>());
-        days.addLast(past);
+    /** Whether most of the last days, and the last of them, lie well past what stands. */
+    private static boolean mostly(Map<Lever, Deque<Near>> seen, Lever lever, Near today, Asked stands) {
+        Deque<Near> days = seen.computeIfAbsent(lever, _ -> new ArrayDeque<>());
+        days.addLast(today);
         if (days.size() > OF_DAYS) {
             days.removeFirst();
         }
-        return past && days.stream().filter(p -> p).count() >= PAST;
+        // what is not even past it is not well past it, and is asked without asking what lies near
+        return lever.differs(today.now(), stands)
+                && days.stream().filter(d -> lever.differs(d.now(), stands)).count() >= PAST
+                && today.isWellPast(lever, stands)
+                && days.stream().filter(d -> d.isWellPast(lever, stands)).count() >= PAST;
     }
 
-    /** What would be asked with each index a little further to either side: the more of one, the further it goes. */
-    private List<Asked> near(LocalDate day, Air today) {
-        return Stream.of(-1, 1)
-                .flatMap(d -> Stream.of(-1, 1)
-                        .flatMap(h -> Stream.of(-1, 1).map(u -> today.moved(d * DRYNESS, h * HEAT, u * UV))))
-                .map(air -> ask.ask(day, air))
-                .toList();
+    /** What a day asks, and what it would ask were its air a little otherwise; worked out where it is asked for. */
+    private final class Near {
+        /** Three indices, each to either side. */
+        private static final int CORNERS = 8;
+
+        private final LocalDate day;
+        private final Air air;
+        private final Asked now;
+        private final List<Asked> corners = new ArrayList<>();
+
+        Near(LocalDate day, Air air) {
+            this.day = day;
+            this.air = air;
+            this.now = ask.ask(day, air);
+        }
+
+        Asked now() {
+            return now;
+        }
+
+        /** Whether it is asked otherwise with each index a little further to either side: no lever turns back in between. */
+        boolean isWellPast(Lever lever, Asked stands) {
+            boolean past = lever.differs(now, stands);
+            for (int c = 0; past && c < CORNERS; c++) {
+                if (c == corners.size()) {
+                    corners.add(ask.ask(day, air.moved(side(c, 0) * DRYNESS, side(c, 1) * HEAT, side(c, 2) * UV)));
+                }
+                past = lever.differs(corners.get(c), stands);
+            }
+            return past;
+        }
+
+        /** To which side an index lies in a corner, −1 or 1. */
+        private static int side(int corner, int index) {
+            return (corner >> index & 1) == 0 ? -1 : 1;
+        }
     }
 }

@@ -6,9 +6,11 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import outfell.causes.Cause;
 import outfell.changes.Airs;
@@ -26,6 +28,7 @@ import outfell.product.StepKind;
 import outfell.regimen.MonthCost;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
+import outfell.regimen.Read;
 import outfell.regimen.Regimen;
 import outfell.routine.BareStep;
 import outfell.supply.Supply;
@@ -174,11 +177,11 @@ public final class YearAhead {
 
     /** The air brings in nothing but what answers it: who else plays is for a visit to decide. */
     private List<Product> cast(Stretch before) {
+        Set<ProductId> stood = new HashSet<>(used.keySet());
+        stood.addAll(before.plan().products());
+        stood.addAll(visit.regimen().products());
         return consultation.catalogue().stream()
-                .filter(p -> MOVES.contains(p.kind())
-                        || used.containsKey(p.id())
-                        || before.plan().products().contains(p.id())
-                        || visit.regimen().products().contains(p.id()))
+                .filter(p -> MOVES.contains(p.kind()) || stood.contains(p.id()))
                 .toList();
     }
 
@@ -203,9 +206,10 @@ public final class YearAhead {
 
     private Stretch turned(Stretch before, Consultation ripe, AirOf was, AirOf is, List<Turn> turns) {
         Outcome.Planned stood = new Outcome.Planned(visit.skin(), visit.safety(), before.plan());
-        Outcome.Planned stands = (Outcome.Planned) Planner.plan(ripe, is);
+        Read read = Planner.read(ripe);
+        Outcome.Planned stands = (Outcome.Planned) read.plan(is);
         Regimen plan = stands.regimen();
-        List<Change> all = Changes.between(ripe, stood, ripe, stands, new Airs(was, is)).stream()
+        List<Change> all = Changes.between(ripe, stood, ripe, read, stands, new Airs(was, is)).stream()
                 .map(c -> c.cause() == Cause.MONEY ? withTheTenth(c) : c)
                 .toList();
         List<Change> changes = all.stream().filter(c -> !c.because().isEmpty()).toList();

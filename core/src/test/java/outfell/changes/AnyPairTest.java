@@ -64,7 +64,7 @@ class AnyPairTest {
     }
 
     private void check(int seed, Consultation from, Outcome.Planned was, Consultation to, Outcome.Planned is) {
-        List<Traced> all = Changes.traced(from, was, to, is, Airs.OF_MONTHS);
+        List<Traced> all = Changes.traced(from, was, to, Planner.read(to), is, Airs.OF_MONTHS);
         List<Change> said = Changes.between(from, to).orElseThrow().changes();
         assertThat(said).hasSameSizeAs(all);
         assertThat(all.isEmpty()).as("seed %d", seed).isEqualTo(sameSteps(was.regimen(), is.regimen()));
@@ -101,8 +101,9 @@ class AnyPairTest {
                 limits++;
             });
             if (traced.limit().isEmpty() && traced.because().stream().noneMatch(f -> LIMITED.contains(f.cause()))) {
-                assertThat(beyond(to)).as("%s: no limit lets it in", which).noneMatch(traced.effect()
-                        .undone());
+                assertThat(beyond(to))
+                        .as("%s: no limit lets it in", which)
+                        .noneMatch(traced.effect().undone());
             }
             single += traced.because().size() == 1 ? 1 : 0;
             together += traced.because().size() > 1 ? 1 : 0;
@@ -114,8 +115,7 @@ class AnyPairTest {
     /** The plan with each of the client's limits let out by itself. */
     private static List<Bare> beyond(Consultation to) {
         return Stream.of(Matter.MONEY, Matter.EVENING_MINUTES, Matter.MORNING_MINUTES, Matter.STEPS)
-                .flatMap(l ->
-                        Planner.read(to.living(to.life().letOut(l))).bare(Consultation::ask).stream())
+                .flatMap(l -> Planner.read(to.living(to.life().letOut(l))).bare(Consultation::ask).stream())
                 .toList();
     }
 

@@ -79,7 +79,8 @@ class OwnRulesTest {
             Consultation shipped = of(seed, House.SHIPPED);
             if (Planner.plan(shipped) instanceof Outcome.Planned was
                     && Planner.plan(with) instanceof Outcome.Planned is) {
-                for (Changes.Traced traced : Changes.traced(shipped, was, with, is, Airs.OF_MONTHS)) {
+                for (Changes.Traced traced :
+                        Changes.traced(shipped, was, with, Planner.read(with), is, Airs.OF_MONTHS)) {
                     List<OwnRule> named = OwnRule.between(House.SHIPPED, OWN).stream()
                             .filter(r -> traced.because().stream()
                                     .anyMatch(f -> f.because().equals(r.because())))

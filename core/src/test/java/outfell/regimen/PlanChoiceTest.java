@@ -23,8 +23,6 @@ import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.method.Methods;
 import outfell.product.Product;
-import outfell.safety.SafetyScreen;
-import outfell.safety.SafetyVerdict;
 import outfell.skin.SkinReader;
 import outfell.skin.SkinVerdict;
 

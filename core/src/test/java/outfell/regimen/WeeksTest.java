@@ -286,19 +286,18 @@ class WeeksTest {
                 .orElseThrow();
         Outcome.Planned planned = (Outcome.Planned) Planner.plan(c);
         LocalDate begun = c.answers().today();
-        List<Weeks.Track> tracks = Read.of(c, planned.skin()).draft(Consultation::ask)
-                        .weeks(
-                                begun,
-                                List.of(
-                                        new WeekByWeek.Queued(
-                                                Consultations.product("retinol-serum-02"), begun.plusDays(14)),
-                                        new WeekByWeek.Queued(
-                                                Consultations.product("lactic-serum-5"), begun.plusDays(15))),
-                                Optional.empty())
-                        .tracks()
-                        .stream()
-                        .filter(Weeks.Track::queued)
-                        .toList();
+        List<Weeks.Track> tracks = Read.of(c, planned.skin())
+                .draft(Consultation::ask)
+                .weeks(
+                        begun,
+                        List.of(
+                                new WeekByWeek.Queued(Consultations.product("retinol-serum-02"), begun.plusDays(14)),
+                                new WeekByWeek.Queued(Consultations.product("lactic-serum-5"), begun.plusDays(15))),
+                        Optional.empty())
+                .tracks()
+                .stream()
+                .filter(Weeks.Track::queued)
+                .toList();
 
         assertThat(tracks.stream().map(t -> t.product().value())).containsExactly("retinol-serum-02", "lactic-serum-5");
         List<Long> waits = tracks.stream()
