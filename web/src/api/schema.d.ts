@@ -1849,6 +1849,7 @@ export interface components {
             newAcid: components["schemas"]["Whether"];
             newRetinoid: components["schemas"]["Whether"];
             oil: components["schemas"]["Whether"];
+            oilPlace: components["schemas"]["Lying"];
             retinoidFewer: components["schemas"]["Whether"];
             seal: components["schemas"]["Whether"];
             spf: components["schemas"]["Least"];
@@ -2934,6 +2935,11 @@ export interface components {
             mayContain: boolean;
             printed: string;
         };
+        Lying: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            oil: "IN_CREAM" | "BY_METHOD" | "OVER_CREAM";
+        };
         Marks: {
             /** Format: double */
             dryRooms: number;
@@ -3066,7 +3072,7 @@ export interface components {
         MovedByAir: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "OIL_PLACE" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
             words: string;
         };
         MovedTo: {
@@ -4122,6 +4128,8 @@ export interface components {
             /** Format: double */
             minutesToRedden?: number | null;
             raised: components["schemas"]["Because"][];
+            /** Format: int32 */
+            share: number;
             tested: components["schemas"]["KeptFilm"][];
             truly: components["schemas"]["KeptFilm"][];
             word: components["schemas"]["Because"];
@@ -4271,7 +4279,7 @@ export interface components {
             /** Format: date */
             day: string;
             /** @enum {string} */
-            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "OIL_PLACE" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
             words: string;
         };
         TwoCases: {

@@ -50,8 +50,10 @@ function Inside({ sun }: { sun: Schemas['SunView'] }) {
         )}
         {tested && truly && (
           <li>
-            {say('sun.left', {
+            {say(sun.share < 100 ? 'sun.leftMixed' : 'sun.left', {
+              share: sun.share,
               tested: one(tested.careful),
+              testedHopeful: one(tested.hopeful),
               density: truly.density,
               careful: one(truly.careful),
               hopeful: one(truly.hopeful),

@@ -23,10 +23,11 @@ import outfell.sun.SunOfDay;
  *
  * @param sun the day
  * @param dose grams of a coat on face and neck, as it is tested
+ * @param share what of the film on the face is the sunscreen, over 0 to 1: less where it is mixed into a cream
  * @param raised what of skin, plan or health asks for more care than the index alone
  * @param cautions what is always told with it
  */
-public record HerSun(SunOfDay sun, double dose, List<Because> raised, List<Because> cautions) {
+public record HerSun(SunOfDay sun, double dose, double share, List<Because> raised, List<Because> cautions) {
     private static final Row FILE = KnowledgeFile.yaml("sun-day.yaml");
     private static final List<Raise> RAISES = Row.unique(FILE.rows("raises"), Raise::read, Raise::id);
     private static final List<Caution> CAUTIONS = Row.unique(FILE.rows("cautions"), Caution::read, Caution::id);
@@ -50,14 +51,17 @@ public record HerSun(SunOfDay sun, double dose, List<Because> raised, List<Becau
                 .mapToInt(Product::spf)
                 .max();
         double uv = plan.asked().air().outdoors().uvIndex();
+        double share = OverCream.share(c, plan.morning());
         return new HerSun(
                 SunOfDay.of(
                         uv,
                         c.life().outdoorHours(c.month()),
                         plan.asked().sunAgain().value(),
                         med,
-                        spf),
+                        spf,
+                        share),
                 Amounts.sunscreenGrams(Amounts.FACE_AND_NECK_CM2),
+                share,
                 raised(c, planned),
                 cautions(c, uv));
     }
@@ -72,6 +76,7 @@ public record HerSun(SunOfDay sun, double dose, List<Because> raised, List<Becau
     private static List<Because> cautions(Consultation c, double uv) {
         return CAUTIONS.stream()
                 .filter(k -> uv < k.belowUv())
+                .filter(k -> !k.madeUp() || c.life().makeUpDays() > 0)
                 .filter(k -> k.places().isEmpty() || c.life().places().stream().anyMatch(k.places()::contains))
                 .map(Caution::because)
                 .toList();
@@ -102,11 +107,12 @@ public record HerSun(SunOfDay sun, double dose, List<Because> raised, List<Becau
     }
 
     /** Something that is always told, or on some days, or to some. */
-    private record Caution(String id, double belowUv, List<Place> places, Because because) {
+    private record Caution(String id, double belowUv, boolean madeUp, List<Place> places, Because because) {
         static Caution read(Row row) {
             return new Caution(
                     row.text("id"),
                     row.number("below-uv", Double.POSITIVE_INFINITY),
+                    row.flag("make-up"),
                     row.several("place", Place.class),
                     row.because(row.text("text")));
         }

@@ -20,6 +20,7 @@ import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
 import outfell.hand.Adjustments;
 import outfell.knowledge.Because;
+import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
@@ -32,6 +33,7 @@ import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
+import outfell.season.Asked.Oil;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.week.Tolerance;
@@ -73,7 +75,7 @@ final class Laying {
     }
 
     Layout layout(List<Candidate> morning, List<Candidate> evening) {
-        return new Layout(
+        Layout layout = new Layout(
                 consultation.method(),
                 skin.type().bandU(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
@@ -82,6 +84,22 @@ final class Laying {
                 byHand(),
                 byAir,
                 skin.sensitivity().treatAsSensitive());
+        return movedOil()
+                .map(place -> layout.withOil(place, asked.oilPlace().because()))
+                .orElse(layout);
+    }
+
+    /** The air moves an oil only by the cream: a school that lays it on wet skin has its reason in any air. */
+    private Optional<Method.OilPlace> movedOil() {
+        return switch (consultation.method().oilPlace()) {
+            case AFTER_CREAM -> moved(Oil.IN_CREAM, Method.OilPlace.DROP_IN_CREAM);
+            case DROP_IN_CREAM -> moved(Oil.OVER_CREAM, Method.OilPlace.AFTER_CREAM);
+            case AFTER_TONER, DROP_IN_SERUM, BEFORE_CREAM -> Optional.empty();
+        };
+    }
+
+    private Optional<Method.OilPlace> moved(Oil by, Method.OilPlace to) {
+        return asked.oilPlace().oil() == by ? Optional.of(to) : Optional.empty();
     }
 
     private Layout.ByHand byHand() {

@@ -3,6 +3,7 @@ package outfell.regimen;
 import java.util.Optional;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
+import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Routine;
@@ -24,16 +25,33 @@ final class OverCream {
                         "%s stands for the cream too: its protection counts only at the full dose, %.2f g."
                                 .formatted(sun.name(), sun.amount().grams())));
             case MIXED_IN_PALM ->
-                morning.steps().stream()
-                        .filter(s -> s.kind() == StepKind.MOISTURISER)
-                        .findFirst()
-                        .flatMap(cream -> consultation.find(sun.product()).map(p -> mixed(p, sun, cream)));
+                cream(morning).flatMap(cream -> consultation.find(sun.product()).map(p -> mixed(p, sun, cream)));
         });
     }
 
+    private static Optional<Step> cream(Routine morning) {
+        return morning.steps().stream()
+                .filter(s -> s.kind() == StepKind.MOISTURISER)
+                .findFirst();
+    }
+
+    /** What of the film on the face is the sunscreen, 0 to 1: 1 where nothing is mixed into it. */
+    static double share(Consultation consultation, Routine morning) {
+        return consultation.method().sunscreenAndCream() == Method.SunscreenAndCream.MIXED_IN_PALM
+                ? morning.steps().stream()
+                        .filter(s -> s.kind() == StepKind.SUNSCREEN)
+                        .findFirst()
+                        .flatMap(sun -> cream(morning).map(cream -> share(sun, cream)))
+                        .orElse(1.0)
+                : 1;
+    }
+
+    private static double share(Step sun, Step cream) {
+        return sun.amount().grams() / (sun.amount().grams() + cream.amount().grams());
+    }
+
     private static Because mixed(Product sunscreen, Step sun, Step cream) {
-        double share =
-                sun.amount().grams() / (sun.amount().grams() + cream.amount().grams());
+        double share = share(sun, cream);
         Film.KeptFilm kept = Film.kept(sunscreen.spf(), Film.TESTED * share);
         return kept.because()
                 .withSentence(

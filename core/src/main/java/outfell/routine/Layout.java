@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
 import outfell.method.Method;
+import outfell.method.Methods;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
@@ -54,6 +55,8 @@ public final class Layout {
     private final ByHand byHand;
     private final ByAir byAir;
     private final boolean reactive;
+    /** Why an oil lies where it does, where the air has moved it. */
+    private final Optional<Because> oil;
 
     /**
      * What stands by hand.
@@ -106,6 +109,20 @@ public final class Layout {
             ByHand byHand,
             ByAir byAir,
             boolean reactive) {
+        this(method, band, owned, nights, said, byHand, byAir, reactive, Optional.empty());
+    }
+
+    private Layout(
+            Method method,
+            Band band,
+            Set<ProductId> owned,
+            Map<ProductId, OnNights> nights,
+            Function<ProductId, Said> said,
+            ByHand byHand,
+            ByAir byAir,
+            boolean reactive,
+            Optional<Because> oil) {
+        this.oil = oil;
         this.method = method;
         this.band = band;
         this.owned = owned;
@@ -116,8 +133,14 @@ public final class Layout {
         this.reactive = reactive;
     }
 
+    /** The same with an oil where the air has it, by the reason of that. */
+    public Layout withOil(Method.OilPlace place, Because because) {
+        Method moved = Methods.answering(method, "oil-place", place.name().toLowerCase(Locale.ROOT));
+        return new Layout(moved, band, owned, nights, said, byHand, byAir, reactive, Optional.of(because));
+    }
+
     public Routine lay(Part part, List<Product> products, int limitMinutes) {
-        StepOrder order = new StepOrder(method);
+        StepOrder order = new StepOrder(method, oil);
         List<Product> sorted = sorted(part, order, products);
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i++) {
@@ -172,7 +195,7 @@ public final class Layout {
 
     /** Minutes of the longest day with these products, to one decimal; the same as {@link #lay} finds, without its reasons. */
     public double minutes(Part part, List<Product> products) {
-        List<Product> sorted = sorted(part, new StepOrder(method), products);
+        List<Product> sorted = sorted(part, new StepOrder(method, oil), products);
         List<Schedule.Task> tasks = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i++) {
             tasks.add(task(part, sorted, i));
@@ -182,7 +205,7 @@ public final class Layout {
 
     /** The steps in their order without their reasons; otherwise those that {@link #lay} finds. */
     public List<BareStep> bare(Part part, List<Product> products) {
-        return sorted(part, new StepOrder(method), products).stream()
+        return sorted(part, new StepOrder(method, oil), products).stream()
                 .map(p -> bare(part, p))
                 .toList();
     }
@@ -235,7 +258,7 @@ public final class Layout {
 
     /** Moves by hand that are not followed, and why. */
     public List<Moves.NotFollowed> notFollowed(Part part, List<Product> products) {
-        StepOrder order = new StepOrder(method);
+        StepOrder order = new StepOrder(method, oil);
         return Moves.apply(order, computed(part, order, products), byHand.in(part))
                 .notFollowed();
     }
@@ -360,6 +383,9 @@ public final class Layout {
 
     private Because place(StepOrder order, List<Product> sorted, int i) {
         Product p = sorted.get(i);
+        if (p.kind() == StepKind.OIL && oil.isPresent()) {
+            return oil.get();
+        }
         Because place = order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size()));
         return sandwiched(method, reactive, p)
                 ? new Because(

@@ -26,6 +26,8 @@ import outfell.product.StepKind;
 public final class StepOrder {
     private final Method method;
     private final Comparator<Product> comparator;
+    /** Why an oil stands where it does, where the air has moved it. */
+    private final Optional<Because> oil;
     /** Asked of every pair of steps, many times over. */
     private final Map<ProductId, Placed> placed = new HashMap<>();
 
@@ -34,7 +36,13 @@ public final class StepOrder {
     private record Pair(ProductId first, ProductId then) {}
 
     public StepOrder(Method method) {
+        this(method, Optional.empty());
+    }
+
+    /** @param oil why an oil stands where this method has it; absent where the method itself is why */
+    StepOrder(Method method, Optional<Because> oil) {
         this.method = method;
+        this.oil = oil;
         this.comparator = Comparator.<Product>comparingInt(p -> method.places().index(place(p)))
                 .thenComparing(p -> p.waterFree() && place(p) != Place.OIL ? 1 : 0)
                 .thenComparingDouble(Product::texture)
@@ -249,6 +257,9 @@ public final class StepOrder {
     }
 
     private String said(Placed placed) {
+        if (placed.place() == Place.OIL && oil.isPresent()) {
+            return oil.get().sentence();
+        }
         return placed.bySchool()
                 ? "%s: the %s method has it so; others place it elsewhere.".formatted(placed.because(), method.name())
                 : placed.because();

@@ -16,6 +16,7 @@ import outfell.skin.Concern;
  * @param creamAmount share of the usual amount of cream in the evening, and by day where it is less
  * @param seal whether a seal in the evening is asked for
  * @param oil whether a face oil is welcome
+ * @param oilPlace where it lies, where the method has it by the cream
  * @param wash how much of a wash is asked for
  * @param tonerLayers layers of a toner more, or fewer, than the method's
  * @param carrier what a serum is better carried by
@@ -38,6 +39,7 @@ public record Asked(
         Portion creamAmount,
         Whether seal,
         Whether oil,
+        Lying oilPlace,
         Wash wash,
         Least tonerLayers,
         Carried carrier,
@@ -124,6 +126,24 @@ public record Asked(
         }
     }
 
+    /** Where an oil lies by the air. */
+    public enum Oil {
+        /** A drop in the cream. */
+        IN_CREAM,
+        /** Where the method has it. */
+        BY_METHOD,
+        /** The last layer. */
+        OVER_CREAM
+    }
+
+    /** Where an oil lies, with its reason. */
+    public record Lying(Oil oil, Because because) implements Answer {
+        @Override
+        public Object said() {
+            return oil;
+        }
+    }
+
     /** What is asked here, with one thing as it is asked there. */
     public Asked with(Lever lever, Asked there) {
         return new Asked(
@@ -134,6 +154,7 @@ public record Asked(
                 lever == Lever.AMOUNT ? there.creamAmount : creamAmount,
                 lever == Lever.SEAL ? there.seal : seal,
                 lever == Lever.OIL ? there.oil : oil,
+                lever == Lever.OIL_PLACE ? there.oilPlace : oilPlace,
                 lever == Lever.WASH ? there.wash : wash,
                 lever == Lever.TONER ? there.tonerLayers : tonerLayers,
                 lever == Lever.CARRIER ? there.carrier : carrier,

@@ -8,6 +8,8 @@ import outfell.knowledge.Row;
 import outfell.season.Asked.Carried;
 import outfell.season.Asked.Carrier;
 import outfell.season.Asked.Least;
+import outfell.season.Asked.Lying;
+import outfell.season.Asked.Oil;
 import outfell.season.Asked.Wash;
 import outfell.season.Asked.Washing;
 import outfell.season.Asked.Wearer;
@@ -25,6 +27,9 @@ final class Layers {
     private static final int FEWER = TONER.whole("fewer", 1, 3);
     private static final Row CARRIER = Season.FILE.row("carrier");
     private static final double OIL_FROM = CARRIER.number("oil-from-dryness", 0, 100);
+    private static final Row OIL_PLACE = Season.FILE.row("oil-place");
+    private static final double OVER_FROM = OIL_PLACE.number("over-from-dryness", 0, 100);
+    private static final double INTO_FROM = OIL_PLACE.number("into-from-heat", 0, 100);
     private static final Row LIPS = Season.FILE.row("lips");
     private static final double LIPS_FROM = LIPS.number("from-dryness", 0, 100);
     private static final Row MIST = Season.FILE.row("mist");
@@ -151,5 +156,30 @@ final class Layers {
                         false,
                         Because.house("Heat %.0f of 100: from %.0f on no oil is asked for."
                                 .formatted(air.heat(), Air.hotFrom())));
+    }
+
+    /** Over the cream an oil keeps water in; in warm air it is the layer that is felt. */
+    static Lying oilPlace(Air air, Band band) {
+        if (band != Band.DRY) {
+            return new Lying(Oil.BY_METHOD, OIL_PLACE.because("No oil is asked for, so none is moved."));
+        }
+        if (air.dryness() >= OVER_FROM) {
+            return new Lying(
+                    Oil.OVER_CREAM,
+                    OIL_PLACE.because(
+                            "Dryness %.0f of 100: from %.0f on the oil lies over the cream, where it keeps water in."
+                                    .formatted(air.dryness(), OVER_FROM)));
+        }
+        if (air.heat() >= INTO_FROM) {
+            return new Lying(
+                    Oil.IN_CREAM,
+                    OIL_PLACE.because(
+                            "Heat %.0f of 100: from %.0f on a drop in the cream sits lighter than a layer over it."
+                                    .formatted(air.heat(), INTO_FROM)));
+        }
+        return new Lying(
+                Oil.BY_METHOD,
+                OIL_PLACE.because("Dryness %.0f and heat %.0f, both of 100: the oil lies where the method has it."
+                        .formatted(air.dryness(), air.heat())));
     }
 }

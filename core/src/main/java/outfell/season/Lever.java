@@ -21,6 +21,7 @@ public enum Lever {
     AMOUNT(Asked::creamAmount),
     SEAL(Asked::seal),
     OIL(Asked::oil),
+    OIL_PLACE(Asked::oilPlace),
     WASH(Asked::wash),
     TONER(Asked::tonerLayers),
     CARRIER(Asked::carrier),

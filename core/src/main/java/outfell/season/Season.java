@@ -39,6 +39,7 @@ public final class Season {
                 Creams.amount(air, wearer),
                 Layers.seal(air, wearer, band),
                 Layers.oil(air, wearer, band),
+                Layers.oilPlace(air, band),
                 Layers.wash(air, band),
                 Layers.toner(air),
                 Layers.carrier(air, band),

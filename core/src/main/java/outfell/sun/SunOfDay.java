@@ -19,8 +19,8 @@ import outfell.knowledge.Row;
  * @param day the same over the hours outdoors, as if all of them were midday: more than it will be
  * @param minutesToRedden of unprotected midday sun, by the middle figure of the phototype; absent while that is not
  *     known, and where it would be long
- * @param tested what is left of the number at the film that it is measured at
- * @param truly at the film that people put on; empty where there is no sunscreen
+ * @param tested what is left of the number at the film that it is measured at, by what of that film is the sunscreen
+ * @param truly the same at the film that people put on; empty where there is no sunscreen
  * @param coats times at which the sunscreen is put on
  */
 public record SunOfDay(
@@ -56,8 +56,9 @@ public record SunOfDay(
      * @param again hours between two coats; 0 for once a day
      * @param med least dose that reddens, J/m²; absent while the phototype is not known
      * @param spf on the pack; absent without a sunscreen
+     * @param share what of the film on the face is the sunscreen, over 0 to 1: less where it is mixed into a cream
      */
-    public static SunOfDay of(double uv, double hours, int again, OptionalDouble med, OptionalInt spf) {
+    public static SunOfDay of(double uv, double hours, int again, OptionalDouble med, OptionalInt spf, double share) {
         double anHour = SED_AN_HOUR * uv;
         return new SunOfDay(
                 WORDS.stream()
@@ -70,8 +71,8 @@ public record SunOfDay(
                 med.isPresent() && uv > 0
                         ? told(med.getAsDouble() / (anHour * J_A_SED) * MINUTES)
                         : OptionalDouble.empty(),
-                kept(spf, Film.TESTED),
-                kept(spf, TRULY),
+                kept(spf, Film.TESTED * share),
+                kept(spf, TRULY * share),
                 spf.isPresent() ? coats(hours, again) : List.of());
     }
 

@@ -62,6 +62,10 @@ final class Stillness {
                 has(ActiveKind.RETINOID)
                         ? "Its retinoid is not long borne, or prescribed, or down to one night."
                         : "The plan has no retinoid.";
+            case OIL_PLACE ->
+                steps(StepKind.OIL).findFirst().isPresent()
+                        ? "The method lays the oil on wet skin, in any air."
+                        : "The plan has no oil.";
             case TONER -> steps(StepKind.TONER).findFirst().isPresent() ? SAME : "The plan has no toner.";
             case SUN_AGAIN,
                     WATER_FAST,

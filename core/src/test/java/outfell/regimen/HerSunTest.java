@@ -12,6 +12,7 @@ import outfell.consultation.Life;
 import outfell.consultation.Life.Place;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
+import outfell.method.Methods;
 import outfell.product.ActiveKind;
 import outfell.skin.Faces;
 import outfell.skin.Sign;
@@ -73,5 +74,37 @@ class HerSunTest {
                 .noneMatch(s -> s.startsWith("UVA is there in winter"))
                 .noneMatch(s -> s.startsWith("Foam and water"))
                 .anyMatch(s -> s.startsWith("None of this is leave to stay out"));
+    }
+
+    @Test
+    void mixed_into_the_cream_the_sunscreen_is_a_part_of_the_film_and_keeps_a_part_of_its_number() {
+        Consultation layered = client(Sign.LINES);
+        assertThat(HerSun.of(layered).orElseThrow().share()).isEqualTo(1);
+        HerSun mixed = HerSun.of(
+                        layered.by(Methods.answering(layered.method(), "sunscreen-and-cream", "mixed_in_palm")))
+                .orElseThrow();
+        assertThat(mixed.share()).isBetween(0.5, 0.9);
+        assertThat(mixed.sun().tested().getFirst().density()).isEqualTo(2 * mixed.share());
+    }
+
+    @Test
+    void a_number_on_a_base_is_not_counted_and_that_is_told_to_who_wears_one() {
+        Consultation bare = client(Sign.LINES);
+        assertThat(cautions(bare)).noneMatch(s -> s.startsWith("A number on a base"));
+        Life life = bare.life();
+        Consultation madeUp = bare.living(new Life(
+                life.morningMinutes(),
+                life.eveningMinutes(),
+                life.mostSteps(),
+                4,
+                3,
+                false,
+                7,
+                life.places(),
+                Taste.ANY,
+                Taste.ANY,
+                Taste.ANY,
+                OptionalDouble.empty()));
+        assertThat(cautions(madeUp)).anyMatch(s -> s.startsWith("A number on a base"));
     }
 }

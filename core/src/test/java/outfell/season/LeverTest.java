@@ -13,8 +13,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 import outfell.climate.Air;
 import outfell.climate.MonthlyAir;
 import outfell.season.Asked.Carrier;
+import outfell.season.Asked.Oil;
 import outfell.season.Asked.Washing;
 import outfell.season.Asked.Wearer;
+import outfell.skin.Band;
 import outfell.skin.Faces;
 import outfell.skin.ProbeBands;
 import outfell.skin.Sign;
@@ -127,6 +129,22 @@ class LeverTest {
         Asked asked = Season.ask(at(0, 0, uv), wearer(NORMAL, hours));
         assertThat(asked.sunAgain().value()).isEqualTo(every);
         assertThat(asked.sunAgain().because().sentence()).contains(every == 0 ? "once a day" : "every 2 hours");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "49.9, 0, BY_METHOD",
+        "50, 0, OVER_CREAM",
+        "50, 40, OVER_CREAM",
+        "0, 24.9, BY_METHOD",
+        "0, 25, IN_CREAM",
+    })
+    void where_an_oil_is_asked_for_dry_air_lays_it_over_the_cream_and_warm_air_into_it(
+            double dryness, double heat, Oil lies) {
+        SkinVerdict dry = dry();
+        assertThat(dry.type().bandU()).isEqualTo(Band.DRY);
+        assertThat(ask(dry, at(dryness, heat, 2)).oilPlace().oil()).isEqualTo(lies);
+        assertThat(ask(NORMAL, at(dryness, heat, 2)).oilPlace().oil()).isEqualTo(Oil.BY_METHOD);
     }
 
     @Test

@@ -13,7 +13,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** The arithmetic of a day's sun, by the worked cases. */
 class SunOfDayTest {
     private static SunOfDay of(double uv, double hours, int again, double med, int spf) {
-        return SunOfDay.of(uv, hours, again, OptionalDouble.of(med), OptionalInt.of(spf));
+        return SunOfDay.of(uv, hours, again, OptionalDouble.of(med), OptionalInt.of(spf), 1);
     }
 
     @ParameterizedTest
@@ -62,15 +62,24 @@ class SunOfDayTest {
 
     @Test
     void what_is_not_known_is_not_told() {
-        SunOfDay dark = SunOfDay.of(0, 2, 0, OptionalDouble.of(250), OptionalInt.empty());
+        SunOfDay dark = SunOfDay.of(0, 2, 0, OptionalDouble.of(250), OptionalInt.empty(), 1);
         assertThat(dark.minutesToRedden()).isEmpty();
         assertThat(of(0.5, 7, 0, 200, 30).minutesToRedden())
                 .as("a long time would be taken for leave")
                 .isEmpty();
         assertThat(dark.truly()).isEmpty();
         assertThat(dark.coats()).isEmpty();
-        assertThat(SunOfDay.of(5, 2, 0, OptionalDouble.empty(), OptionalInt.of(30))
+        assertThat(SunOfDay.of(5, 2, 0, OptionalDouble.empty(), OptionalInt.of(30), 1)
                         .minutesToRedden())
                 .isEmpty();
+    }
+
+    @Test
+    void half_of_a_film_that_is_cream_halves_what_is_laid() {
+        SunOfDay mixed = SunOfDay.of(5, 2, 0, OptionalDouble.of(250), OptionalInt.of(30), 0.5);
+        assertThat(mixed.tested().getFirst().careful()).isCloseTo(5.48, within(0.01));
+        assertThat(mixed.tested().getFirst().hopeful()).isCloseTo(15.5, within(0.01));
+        assertThat(mixed.truly().getFirst().density())
+                .isEqualTo(of(5, 2, 0, 250, 30).truly().getFirst().density() / 2);
     }
 }

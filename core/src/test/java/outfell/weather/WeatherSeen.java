@@ -53,7 +53,7 @@ public final class WeatherSeen {
         for (double uv :
                 List.of(0.0, 1.4, 1.6, 2.4, 2.6, 3.4, 3.6, 4.4, 4.6, 5.4, 5.6, 6.4, 6.6, 7.4, 7.6, 8.4, 8.6, 11.0)) {
             for (double hours : List.of(0.5, 3.0, 9.0)) {
-                SunOfDay sun = SunOfDay.of(uv, hours, 2, OptionalDouble.of(200), OptionalInt.of(50));
+                SunOfDay sun = SunOfDay.of(uv, hours, 2, OptionalDouble.of(200), OptionalInt.of(50), 1);
                 text.append("UV %s for %s h: %s; %s%n"
                         .formatted(uv, hours, sun.word().sentence(), sun));
             }

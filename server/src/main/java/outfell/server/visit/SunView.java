@@ -17,6 +17,7 @@ import outfell.sun.SunOfDay;
  * @param day the same over the hours outdoors, as if all were midday
  * @param minutesToRedden of unprotected midday sun; absent while the phototype is not known
  * @param dose grams of a coat on face and neck
+ * @param share percent of the film on the face that is the sunscreen: less than 100 where it is mixed into a cream
  * @param tested what is left of the number at the film that it is measured at
  * @param truly at the film that people put on
  * @param coats times at which the sunscreen is put on
@@ -29,6 +30,7 @@ public record SunView(
         double day,
         @Schema(types = {"number", "null"}) @Nullable Double minutesToRedden,
         double dose,
+        int share,
         List<Film.KeptFilm> tested,
         List<Film.KeptFilm> truly,
         List<LocalTime> coats,
@@ -42,6 +44,7 @@ public record SunView(
                 sun.day(),
                 sun.minutesToRedden().isPresent() ? sun.minutesToRedden().getAsDouble() : null,
                 her.dose(),
+                (int) Math.round(100 * her.share()),
                 sun.tested(),
                 sun.truly(),
                 sun.coats(),
