@@ -3,11 +3,11 @@ import { useQueryClient } from '@tanstack/react-query'
 import { api, ask, Refused, Unreachable, type Visit, type VisitDocument } from '../api/client'
 import { keys } from '../api/hooks'
 import { forgetTyped, keepTyped, sweepTyped, typed, useTyped } from '../shared/typed'
+import { pause, PAUSE_MS } from './pause'
 import { isDirty, next, resumed, toKeep, worthKeeping, type Event, type Kept, type Work } from './engine'
 
 export type { Saving } from './engine'
 
-const PAUSE_MS = 350
 const RETRY_MS = 3000
 const LONGEST_RETRY_MS = 30_000
 const FORM = 'visit'
@@ -15,7 +15,7 @@ const FORM = 'visit'
 type Half = Record<string, string>
 
 /**
- * A visit being worked on: shown at once, kept on this machine, saved after a short pause.
+ * A visit being worked on: shown at once, kept on this machine, saved at once, or after a short pause where letters are typed.
  *
  * @param readOnly of an earlier day: nothing is taken, and whoever tries is told
  * @param touched something was tried to be changed that cannot be
@@ -79,8 +79,8 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
       if (state === 'offline') later(RETRY_MS)
       else if (latest.current.saving.state === 'fault') {
         later(Math.min(LONGEST_RETRY_MS, 1000 * 2 ** latest.current.saving.tries))
-      } else if (state === 'saving' && isDirty(latest.current)) later(PAUSE_MS)
-      else if (state === 'refused' && latest.current.document !== body) later(PAUSE_MS)
+      } else if (state === 'saving' && isDirty(latest.current)) later(pause())
+      else if (state === 'refused' && latest.current.document !== body) later(pause())
     }
   }, [id, later, queries, tell])
 
@@ -91,7 +91,7 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
         return
       }
       tell({ type: 'edited', edit, at: Date.now() })
-      if (isDirty(latest.current)) later(PAUSE_MS)
+      if (isDirty(latest.current)) later(pause())
     },
     [later, readOnly, tell, touched],
   )
@@ -113,7 +113,7 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
   const walk = useCallback(
     (way: 'undone' | 'redone') => {
       tell({ type: way, at: Date.now() })
-      later(PAUSE_MS)
+      later(0)
     },
     [later, tell],
   )
@@ -130,7 +130,7 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
   // whatever order things came in: what is not saved yet and not on its way has a time at which it will be
   useEffect(() => {
     const open = work.saving.state === 'saved' || work.saving.state === 'saving'
-    if (open && !work.sending && isDirty(work)) later(PAUSE_MS)
+    if (open && !work.sending && isDirty(work)) later(pause())
   }, [work, later])
 
   useEffect(() => {
