@@ -1,11 +1,12 @@
 package outfell.browser;
 
 import com.microsoft.playwright.options.AriaRole;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -16,7 +17,7 @@ class HowSoon extends InTheBrowser {
     private static final int TIMES = 60;
     private static final int WARM = 15;
     private static final int STEP_MS = 50;
-    private static final int QUIET = 6;
+    private static final Duration QUIET = Duration.ofMillis(400);
 
     /** Watches what is asked for; what is waited for is set anew before each change. */
     private static final String WATCH = """
@@ -59,13 +60,14 @@ class HowSoon extends InTheBrowser {
             }
             """;
 
-    private final AtomicInteger underway = new AtomicInteger();
+    /** When something was last asked for, or came. */
+    private final AtomicLong fetched = new AtomicLong();
 
     @Test
     void changes_are_painted_so_soon() {
-        page.onRequest(_ -> underway.incrementAndGet());
-        page.onRequestFinished(_ -> underway.decrementAndGet());
-        page.onRequestFailed(_ -> underway.decrementAndGet());
+        page.onRequest(_ -> fetched.set(System.nanoTime()));
+        page.onRequestFinished(_ -> fetched.set(System.nanoTime()));
+        page.onRequestFailed(_ -> fetched.set(System.nanoTime()));
         page.navigate(visitOf("Maren Oskell") + "/regimen");
         page.locator(".regimen [aria-busy=false]").first().waitFor();
         page.evaluate(WATCH);
@@ -107,10 +109,8 @@ class HowSoon extends InTheBrowser {
 
     /** Until nothing is on its way any more: what one change fetches after its plan is no part of the next. */
     private void quiet() {
-        int idle = 0;
-        while (idle < QUIET) {
+        while (System.nanoTime() - fetched.get() < QUIET.toNanos()) {
             page.waitForTimeout(STEP_MS);
-            idle = underway.get() == 0 ? idle + 1 : 0;
         }
     }
 
