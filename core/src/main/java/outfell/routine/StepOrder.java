@@ -307,7 +307,8 @@ public final class StepOrder {
         return switch (place(last)) {
             case PRESCRIPTION -> "over the prescribed cream once it has settled";
             case EYES, LIGHT_EYES, RICH_EYES -> "after the eyes";
-            case OIL -> "over the oil, which the method puts there";
+            case OIL ->
+                oil.isPresent() ? "with the oil in it, as the air asks" : "over the oil, which the method puts there";
             case LIPS -> "after the lips, which meet nothing else";
             case FIRST_ESSENCE -> "after the essence, which the method puts first";
             case WATER_LAYERS, ACTIVES -> "after the layers that the method puts first";

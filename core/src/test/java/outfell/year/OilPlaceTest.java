@@ -72,12 +72,13 @@ class OilPlaceTest {
                 .orElseThrow();
         assertThat(oil.number() < cream.number()).as("%s in %s", method, air).isEqualTo(before);
         String reasons = oil.place().sentence()
+                + cream.place().sentence()
                 + steps.get(Math.min(oil.number(), cream.number()) - 1).next().sentence();
         if (moved) {
             assertThat(oil.place().sentence()).contains(why);
             assertThat(reasons)
                     .as("no school is named for what the air has done")
-                    .doesNotContain("method has it so");
+                    .doesNotContain("the method puts", "method has it so");
         } else {
             assertThat(reasons).doesNotContain("of 100");
         }
