@@ -14,6 +14,7 @@ import {
   type Regimen,
   type Routine,
 } from '../api/client'
+import { AfterPlan } from '../api/afterPlan'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
 import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
@@ -156,7 +157,7 @@ export default function RegimenPage() {
           answer={plan.data}
           shown={shown}
           setShown={setShown}
-          fresh={!plan.isPlaceholderData}
+          fresh={!plan.isPlaceholderData && !work.draft.dirty && context.visit.version === document.version}
           instead={held}
           fold={() => setInstead(null)}
         />
@@ -277,7 +278,9 @@ function Answer({
       ) : (
         <Board context={context} regimen={answer.regimen} dated={shown === own} />
       )}
-      <Below context={context} regimen={answer.regimen} compared={compared} />
+      <AfterPlan value={fresh}>
+        <Below context={context} regimen={answer.regimen} compared={compared} />
+      </AfterPlan>
     </div>
   )
 }

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { useAfterPlan } from '../api/afterPlan'
 import { api, ask, type Month, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { capital, timeWords } from '../shared/format'
@@ -13,11 +14,12 @@ const one = (n: number) => n.toFixed(n < 10 ? 1 : 0)
 
 /** The sun of her day: one word in the line, the arithmetic within. */
 export function useSunDrawer({ visit, work }: VisitContext, month: Month): Drawer {
+  const after = useAfterPlan()
   const sun = useQuery({
     queryKey: keys.sun(visit.id, work.draft.document.version, month),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/sun', { params: { path: { id: visit.id }, query: { month } }, signal })),
-    enabled: !work.draft.dirty,
+    enabled: after && !work.draft.dirty,
     retry: false,
   })
   return {

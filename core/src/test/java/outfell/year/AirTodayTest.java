@@ -8,10 +8,7 @@ import org.junit.jupiter.api.Test;
 import outfell.climate.Site;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
-import outfell.regimen.Consultations;
 import outfell.season.Lever;
-import outfell.skin.Faces;
-import outfell.skin.Sign;
 import outfell.weather.ToldDay;
 import outfell.weather.Weather;
 import outfell.week.Diary;
@@ -22,14 +19,7 @@ class AirTodayTest {
     private static final Site HARBOUR = Sites.find("skarrow-harbour").orElseThrow();
 
     private static Consultation client() {
-        return Consultations.of(Faces.face()
-                        .calm()
-                        .with(Sign.SHINE, 1, 1, 1, 0, 0)
-                        .with(Sign.LINES, 1, -1, 0, 2, 2)
-                        .with(Sign.REDNESS, 0, 0, 0, 0, 0)
-                        .with(Sign.STING, 0, 0, 0, 0, 0)
-                        .person(40, false, false)
-                        .history(0, 0))
+        return Client.calm()
                 .parts()
                 .site(HARBOUR)
                 .together();

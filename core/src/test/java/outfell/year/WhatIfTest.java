@@ -8,33 +8,19 @@ import outfell.climate.MonthlyAir;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life.Matter;
 import outfell.product.StepKind;
-import outfell.regimen.Consultations;
 import outfell.regimen.Outcome;
 import outfell.regimen.Planner;
 import outfell.regimen.Regimen;
 import outfell.routine.Step;
 import outfell.season.Lever;
-import outfell.skin.Faces;
-import outfell.skin.Sign;
 
 /** The plan in an air that is only thought of; and what the air makes of amounts, which comes last. */
 class WhatIfTest {
     private static final MonthlyAir BITTER = new MonthlyAir(-10, 70, 6, 1);
 
-    private static Consultation client() {
-        return Consultations.of(Faces.face()
-                .calm()
-                .with(Sign.SHINE, 1, 1, 1, 0, 0)
-                .with(Sign.LINES, 1, -1, 0, 2, 2)
-                .with(Sign.REDNESS, 0, 0, 0, 0, 0)
-                .with(Sign.STING, 0, 0, 0, 0, 0)
-                .person(40, false, false)
-                .history(0, 0));
-    }
-
     @Test
     void the_air_of_the_month_thought_of_is_the_plan_of_the_month() {
-        Consultation c = client();
+        Consultation c = Client.calm();
         WhatIf same =
                 WhatIf.of(c, c.site().in(c.month()), c.life().outdoorHours()).orElseThrow();
         assertThat(same.moved()).isEmpty();
@@ -43,7 +29,7 @@ class WhatIfTest {
 
     @Test
     void bitter_air_moves_what_it_should_and_says_why() {
-        WhatIf bitter = WhatIf.of(client(), BITTER, 2).orElseThrow();
+        WhatIf bitter = WhatIf.of(Client.calm(), BITTER, 2).orElseThrow();
         assertThat(bitter.moved().stream().map(WhatIf.MovedByAir::lever))
                 .contains(Lever.SEAL, Lever.AMOUNT, Lever.WASH, Lever.EXFOLIATION);
         assertThat(bitter.moved())
@@ -54,14 +40,14 @@ class WhatIfTest {
     @Test
     void hours_outdoors_are_thought_of_too() {
         MonthlyAir spring = new MonthlyAir(12, 70, 4, 3);
-        assertThat(WhatIf.of(client(), spring, 8)
+        assertThat(WhatIf.of(Client.calm(), spring, 8)
                         .orElseThrow()
                         .plan()
                         .asked()
                         .spf()
                         .value())
                 .isEqualTo(50);
-        assertThat(WhatIf.of(client(), spring, 0)
+        assertThat(WhatIf.of(Client.calm(), spring, 0)
                         .orElseThrow()
                         .plan()
                         .asked()
@@ -72,12 +58,12 @@ class WhatIfTest {
 
     @Test
     void more_cream_for_the_air_gives_way_to_money_and_nothing_else_does() {
-        Regimen free = WhatIf.of(client(), BITTER, 2).orElseThrow().plan();
-        double usual = cream(((Outcome.Planned) Planner.plan(client())).regimen());
+        Regimen free = WhatIf.of(Client.calm(), BITTER, 2).orElseThrow().plan();
+        double usual = cream(((Outcome.Planned) Planner.plan(Client.calm())).regimen());
         assertThat(cream(free)).isGreaterThan(usual);
         for (double budget = 25; budget <= 60; budget += 0.5) {
             Consultation tight =
-                    client().living(client().life().as(client().life().withBudget(budget), Matter.MONEY));
+                    Client.calm().living(Client.calm().life().as(Client.calm().life().withBudget(budget), Matter.MONEY));
             Regimen plan = WhatIf.of(tight, BITTER, 2).orElseThrow().plan();
             Regimen without = ((Outcome.Planned) Planner.plan(
                             tight,

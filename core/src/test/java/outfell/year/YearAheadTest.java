@@ -40,17 +40,6 @@ import outfell.skin.Sign;
 
 /** The year after a visit. */
 class YearAheadTest {
-    private static Consultation client() {
-        return Consultations.of(Faces.face()
-                .calm()
-                .with(Sign.SHINE, 1, 1, 1, 0, 0)
-                .with(Sign.LINES, 1, -1, 0, 2, 2)
-                .with(Sign.REDNESS, 0, 0, 0, 0, 0)
-                .with(Sign.STING, 0, 0, 0, 0, 0)
-                .person(40, false, false)
-                .history(0, 0));
-    }
-
     private static Consultation at(Consultation c, Site site) {
         return c.parts().site(site).together();
     }
@@ -70,7 +59,7 @@ class YearAheadTest {
     @ParameterizedTest
     @MethodSource("sites")
     void its_stretches_follow_one_another_through_the_year(Site site) {
-        Year year = year(at(client(), site));
+        Year year = year(at(Client.calm(), site));
         LocalDate day = year.from();
         for (Stretch s : year.stretches()) {
             assertThat(s.from()).isEqualTo(day);
@@ -85,7 +74,7 @@ class YearAheadTest {
     @ParameterizedTest
     @MethodSource("sites")
     void it_begins_with_the_plan_of_the_visit(Site site) {
-        Consultation c = at(client(), site);
+        Consultation c = at(Client.calm(), site);
         assertThat(year(c).stretches().getFirst().plan())
                 .isEqualTo(((outfell.regimen.Outcome.Planned) Planner.plan(c)).regimen());
     }
@@ -94,7 +83,7 @@ class YearAheadTest {
     @MethodSource("sites")
     void every_date_changes_something_and_every_change_of_it_is_the_airs_or_the_moneys(Site site) {
         List<Stretch> later =
-                year(at(client(), site)).stretches().stream().skip(1).toList();
+                year(at(Client.calm(), site)).stretches().stream().skip(1).toList();
         for (Stretch s : later) {
             assertThat(s.changes().size() + s.told().size()).isPositive();
             assertThat(s.turned()).isNotEmpty();
@@ -113,7 +102,7 @@ class YearAheadTest {
     @ParameterizedTest
     @MethodSource("sites")
     void what_turned_and_changed_nothing_says_why(Site site) {
-        for (Stretch s : year(at(client(), site)).stretches()) {
+        for (Stretch s : year(at(Client.calm(), site)).stretches()) {
             for (Stretch.QuietTurn q : s.quiet()) {
                 assertThat(q.because().sentence()).isNotBlank().endsWith(".");
                 assertThat(q.day()).isBetween(s.from().minusDays(31), s.until());
@@ -123,7 +112,7 @@ class YearAheadTest {
 
     @Test
     void where_the_air_stays_there_is_one_stretch() {
-        Year year = year(at(client(), always(new MonthlyAir(18, 60, 3, 2))));
+        Year year = year(at(Client.calm(), always(new MonthlyAir(18, 60, 3, 2))));
         assertThat(year.stretches()).hasSize(1);
         assertThat(year.stretches().getFirst().quiet()).isEmpty();
     }
@@ -134,8 +123,8 @@ class YearAheadTest {
         List<MonthlyAir> turned = new ArrayList<>(site.months());
         Collections.rotate(turned, 6);
         Site south = new Site(new SiteId("south"), "South", "six months apart", turned);
-        Year here = year(on(at(client(), site), LocalDate.of(2026, 11, 25)));
-        Year there = year(on(at(client(), south), LocalDate.of(2027, 5, 25)));
+        Year here = year(on(at(Client.calm(), site), LocalDate.of(2026, 11, 25)));
+        Year there = year(on(at(Client.calm(), south), LocalDate.of(2027, 5, 25)));
         assertThat(there.stretches().stream().map(YearAheadTest::what).toList())
                 .isEqualTo(here.stretches().stream().map(YearAheadTest::what).toList());
         for (int i = 0; i < here.stretches().size(); i++) {
@@ -194,7 +183,7 @@ class YearAheadTest {
 
     @Test
     void what_the_practice_does_not_let_the_air_move_turns_on_no_day() {
-        Consultation c = at(client(), Sites.find("upper-tarn").orElseThrow());
+        Consultation c = at(Client.calm(), Sites.find("upper-tarn").orElseThrow());
         assertThat(levers(year(c))).contains(Lever.LIPS, Lever.SEAL);
         Consultation.House house = c.house();
         Consultation still = c.parts()
@@ -213,7 +202,7 @@ class YearAheadTest {
     @ParameterizedTest
     @MethodSource("sites")
     void what_is_kept_by_hand_stays_through_the_year(Site site) {
-        Consultation c = at(client(), site);
+        Consultation c = at(Client.calm(), site);
         Consultation.Choice rich = new Consultation.Choice(
                 Part.EVENING, Consultations.product("cream-rich-cold").id());
         Year year = year(c.with(rich));
@@ -223,7 +212,7 @@ class YearAheadTest {
 
     @Test
     void months_spent_outdoors_bring_the_sunscreen_again_and_those_indoors_let_it_be() {
-        Consultation c = client();
+        Consultation c = Client.calm();
         List<Double> outdoors = new ArrayList<>(Collections.nCopies(12, 0.0));
         outdoors.set(Month.JULY.getValue() - 1, 8.0);
         Year year = year(c.living(c.life().within(new Surroundings(Map.of(), outdoors))));
@@ -236,7 +225,7 @@ class YearAheadTest {
 
     @Test
     void packs_follow_one_another_and_the_sunscreen_is_used_up_sooner_where_it_is_put_on_again() {
-        Consultation c = client();
+        Consultation c = Client.calm();
         Year year = year(c.living(c.life().outdoors(8)));
         for (Bottle bottle : year.bottles()) {
             LocalDate day = LocalDate.MIN;
@@ -255,7 +244,7 @@ class YearAheadTest {
 
     @Test
     void a_visit_without_a_plan_has_no_year() {
-        Consultation c = client();
+        Consultation c = Client.calm();
         Answers none = Answers.none(c.answers().today());
         Consultation referred = c.parts()
                 .answers(none.with(new Answers.Answer("mole", true, Optional.empty(), none.today())))
@@ -268,7 +257,7 @@ class YearAheadTest {
     @ParameterizedTest
     @MethodSource("sites")
     void any_two_parts_differ_by_what_their_plans_differ_in_each_with_the_dates_that_did_it(Site site) {
-        Year year = year(at(client(), site));
+        Year year = year(at(Client.calm(), site));
         int n = year.stretches().size();
         assertThat(year.apart()).hasSize(Math.max(0, (n - 1) * (n - 2) / 2));
         for (Apart apart : year.apart()) {
@@ -290,7 +279,7 @@ class YearAheadTest {
 
     @Test
     void what_comes_and_goes_between_two_parts_is_no_difference_of_theirs() {
-        Year year = year(at(client(), Sites.find("skarrow-harbour").orElseThrow()));
+        Year year = year(at(Client.calm(), Sites.find("skarrow-harbour").orElseThrow()));
         assertThat(year.apart()).isNotEmpty();
         for (Apart apart : year.apart()) {
             Regimen first = year.stretches().get(apart.from()).plan();
