@@ -1,12 +1,19 @@
 package outfell.weather;
 
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import outfell.climate.MonthlyAir;
 import outfell.climate.Site;
+import outfell.climate.SiteId;
 import outfell.climate.Sites;
+import outfell.consultation.Consultation;
+import outfell.regimen.Consultations;
+import outfell.regimen.HerSun;
+import outfell.skin.Faces;
+import outfell.skin.Sign;
 import outfell.sun.SunOfDay;
 
 /** What weather.yaml and sun-day.yaml make of days, on a grid that lies close round their figures. */
@@ -51,12 +58,23 @@ public final class WeatherSeen {
     public static String sunOfDay() {
         StringBuilder text = new StringBuilder();
         for (double uv :
-                List.of(0.0, 1.4, 1.6, 2.4, 2.6, 3.4, 3.6, 4.4, 4.6, 5.4, 5.6, 6.4, 6.6, 7.4, 7.6, 8.4, 8.6, 11.0)) {
+                List.of(
+                        0.0, 1.1065, 1.4, 1.6, 2.4, 2.55, 2.6, 3.4, 3.6, 4.4, 4.6, 5.4, 5.55, 5.6, 6.4, 6.6, 7.4, 7.55, 7.6,
+                        8.4, 8.6, 11.0)) {
             for (double hours : List.of(0.5, 3.0, 9.0)) {
                 SunOfDay sun = SunOfDay.of(uv, hours, 2, OptionalDouble.of(200), OptionalInt.of(50), 1);
                 text.append("UV %s for %s h: %s; %s%n"
                         .formatted(uv, hours, sun.word().sentence(), sun));
             }
+        }
+        for (double uv : List.of(2.0, 2.9, 3.1, 3.5, 4.5)) {
+            Site always = new Site(
+                    new SiteId("always"), "Always", "", Collections.nCopies(12, new MonthlyAir(15, 60, 3, uv)));
+            Consultation c = Consultations.of(Faces.face().calm().with(Sign.SHINE, 1, 1, 1, 1, 1))
+                    .parts()
+                    .site(always)
+                    .together();
+            text.append("UV %s all year: %s%n".formatted(uv, HerSun.of(c).orElseThrow().cautions()));
         }
         return text.toString();
     }
