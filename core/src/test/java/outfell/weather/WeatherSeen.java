@@ -57,10 +57,9 @@ public final class WeatherSeen {
     /** What the sun of a day comes to, under every word, for who is out long and hardly. */
     public static String sunOfDay() {
         StringBuilder text = new StringBuilder();
-        for (double uv :
-                List.of(
-                        0.0, 1.1065, 1.4, 1.6, 2.4, 2.55, 2.6, 3.4, 3.6, 4.4, 4.6, 5.4, 5.55, 5.6, 6.4, 6.6, 7.4, 7.55, 7.6,
-                        8.4, 8.6, 11.0)) {
+        for (double uv : List.of(
+                0.0, 1.1065, 1.4, 1.6, 2.4, 2.55, 2.6, 3.4, 3.6, 4.4, 4.6, 5.4, 5.55, 5.6, 6.4, 6.6, 7.4, 7.55, 7.6,
+                8.4, 8.6, 11.0)) {
             for (double hours : List.of(0.5, 3.0, 9.0)) {
                 SunOfDay sun = SunOfDay.of(uv, hours, 2, OptionalDouble.of(200), OptionalInt.of(50), 1);
                 text.append("UV %s for %s h: %s; %s%n"
@@ -74,7 +73,8 @@ public final class WeatherSeen {
                     .parts()
                     .site(always)
                     .together();
-            text.append("UV %s all year: %s%n".formatted(uv, HerSun.of(c).orElseThrow().cautions()));
+            text.append("UV %s all year: %s%n"
+                    .formatted(uv, HerSun.of(c).orElseThrow().cautions()));
         }
         return text.toString();
     }

@@ -19,10 +19,7 @@ class AirTodayTest {
     private static final Site HARBOUR = Sites.find("skarrow-harbour").orElseThrow();
 
     private static Consultation client() {
-        return Client.calm()
-                .parts()
-                .site(HARBOUR)
-                .together();
+        return Client.calm().parts().site(HARBOUR).together();
     }
 
     private static Weather colder(LocalDate today, double by) {

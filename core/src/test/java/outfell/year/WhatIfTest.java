@@ -62,8 +62,8 @@ class WhatIfTest {
         double usual = cream(((Outcome.Planned) Planner.plan(Client.calm())).regimen());
         assertThat(cream(free)).isGreaterThan(usual);
         for (double budget = 25; budget <= 60; budget += 0.5) {
-            Consultation tight =
-                    Client.calm().living(Client.calm().life().as(Client.calm().life().withBudget(budget), Matter.MONEY));
+            Consultation tight = Client.calm()
+                    .living(Client.calm().life().as(Client.calm().life().withBudget(budget), Matter.MONEY));
             Regimen plan = WhatIf.of(tight, BITTER, 2).orElseThrow().plan();
             Regimen without = ((Outcome.Planned) Planner.plan(
                             tight,
