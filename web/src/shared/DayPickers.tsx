@@ -1,4 +1,5 @@
-import { useState } from 'react'
+import { useReducer, useState } from 'react'
+import { flushSync } from 'react-dom'
 import dayjs, { type Dayjs } from 'dayjs'
 import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs'
 import { DatePicker } from '@mui/x-date-pickers/DatePicker'
@@ -39,9 +40,20 @@ function useTyping(value: string, form: string, pick: (value: string) => void) {
   return { value: typing.shown, onChange: change }
 }
 
+/**
+ * Lets the page come to rest before the field hears a key. The field shows a day that does not exist yet, as the 31st of the month
+ * that still stands, only until its effects run next; those of an answer that has just come would empty what was typed.
+ */
+function useRest() {
+  const [, drawn] = useReducer((n: number) => n + 1, 0)
+  const rest = () => flushSync(drawn)
+  return { onInputCapture: rest, onKeyDownCapture: rest, onPasteCapture: rest }
+}
+
 /** A day, typed or picked, in the order in which this practice writes days. */
 export function DateField({ label, value, pick, width = 195, error, until, about }: DayProps) {
   const typing = useTyping(value, 'YYYY-MM-DD', pick)
+  const rest = useRest()
   const field = (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DatePicker
@@ -54,6 +66,7 @@ export function DateField({ label, value, pick, width = 195, error, until, about
             error: !!error || undefined,
             helperText: error,
             sx: { width },
+            ...rest,
           },
           field: { clearable: true },
         }}
@@ -72,6 +85,7 @@ export function DateField({ label, value, pick, width = 195, error, until, about
 /** A day with its hour. */
 export function DateTimeField({ label, value, pick, width = 250, error }: DayProps) {
   const typing = useTyping(value, 'YYYY-MM-DDTHH:mm:ss', pick)
+  const rest = useRest()
   return (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DateTimePicker
@@ -80,7 +94,7 @@ export function DateTimeField({ label, value, pick, width = 250, error }: DayPro
         ampm={typedTimes().includes('A')}
         {...typing}
         slotProps={{
-          textField: { error: !!error || undefined, helperText: error, sx: { width } },
+          textField: { error: !!error || undefined, helperText: error, sx: { width }, ...rest },
           field: { clearable: true },
         }}
       />
