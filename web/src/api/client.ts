@@ -81,10 +81,13 @@ const PLANS = /^\/api\/visits\/[^/]+\/(plan|supply)/
 function sendWithName(request: Request): Promise<Response> {
   const name = crypto.randomUUID()
   request.headers.set('X-Ask', name)
-  request.signal.addEventListener('abort', () => {
-    fetch(`/api/asks/${name}`, { method: 'DELETE' }).catch(() => undefined)
-  })
+  request.signal.addEventListener('abort', () => giveUp(name))
   return fetch(request)
+}
+
+/** Tells the server that nobody waits any longer for what is worked out under that name. */
+export function giveUp(name: string) {
+  fetch(`/api/asks/${name}`, { method: 'DELETE' }).catch(() => undefined)
 }
 
 /** Sends; a write that cannot be sent waits in its turn. A shelf label that is kept is one, though it ends like a reading. */

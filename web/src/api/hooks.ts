@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useAfterPlan } from './afterPlan'
-import { api, ask, type Month, type ProductForm, type Schemas } from './client'
+import { api, ask, type Month, type ProductForm, type Schemas, type VisitDocument } from './client'
 import { currencySign, moneyWords, roundMoneyWords } from '../shared/format'
 import type { paths } from './schema'
 
@@ -56,6 +56,9 @@ export const keys = {
   schools: ['schools'] as const,
   moved: (visit: string) => ['plan', 'moved', visit] as const,
   visit: (id: string) => ['visit', id] as const,
+  verdict: (visit: string, { intake, reading }: Pick<VisitDocument, 'intake' | 'reading'>) =>
+    // a note is for her own eyes: nothing follows from it
+    ['verdict', visit, { ...intake, note: '' }, reading] as const,
   plans: (visit: string) => ['plan', visit] as const,
   plan: (visit: string, version: number, month: Month, shelf: string) =>
     ['plan', visit, version, month, shelf] as const,
@@ -306,6 +309,9 @@ export const useChanges = (
         }),
       ),
   })
+
+/** What a save has told is not asked for again by the page that is drawn with it. */
+export const JUST_TOLD_MS = 2000
 
 const A_MINUTE_MS = 60_000
 

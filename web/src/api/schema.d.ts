@@ -3750,6 +3750,11 @@ export interface components {
             sting?: number | null;
             swelling: boolean;
         };
+        Saved: {
+            plan?: components["schemas"]["PlanAnswer"];
+            verdict?: components["schemas"]["VerdictView"];
+            visit: components["schemas"]["Visit"];
+        };
         SavedPlan: {
             /** Format: uuid */
             id: string;
@@ -6949,6 +6954,7 @@ export interface operations {
         parameters: {
             query?: {
                 typed?: string;
+                shown?: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
             };
             header?: never;
             path: {
@@ -6968,7 +6974,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Visit"];
+                    "application/json": components["schemas"]["Saved"];
                 };
             };
         };

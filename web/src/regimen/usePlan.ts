@@ -1,15 +1,21 @@
+import { useEffect } from 'react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { api, ask, type Month, type PlanAnswer } from '../api/client'
-import { keys, useShelf } from '../api/hooks'
+import { JUST_TOLD_MS, keys, useShelf } from '../api/hooks'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
 import '../words/regimen'
 
-/** The plan of a month, for the visit as it is saved. */
+/** The plan of a month, for the visit as it is saved; the save that changes it tells it too. */
 export function usePlan({ visit, work }: VisitContext, month: Month) {
   const shelf = useShelf(visit.client)
   const shelfKey = (shelf.data ?? []).map((i) => i.id).join(' ')
   const ready = !work.draft.dirty && shelf.isSuccess
+  const { show } = work
+  useEffect(
+    () => show({ month, key: (version) => keys.plan(visit.id, version, month, shelfKey) }),
+    [show, visit.id, month, shelfKey],
+  )
   return useQuery<PlanAnswer>({
     queryKey: keys.plan(visit.id, work.draft.document.version, month, shelfKey),
     queryFn: ({ signal }) =>
@@ -20,6 +26,7 @@ export function usePlan({ visit, work }: VisitContext, month: Month) {
         }),
       ),
     enabled: ready,
+    staleTime: JUST_TOLD_MS,
     placeholderData: keepPreviousData,
   })
 }

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Schemas, type Verdict, type Visit, type Vocabulary } from '../api/client'
-import { keys, useClient, useVisitDay, useVocabulary } from '../api/hooks'
+import { JUST_TOLD_MS, keys, useClient, useVisitDay, useVocabulary } from '../api/hooks'
 import { VisitDocket } from '../app/Docket'
 import { later } from '../shared/later'
 import { longDate } from '../shared/format'
@@ -85,9 +85,12 @@ function OpenVisit({
   useVisitKeys(visit.id, work)
   const document = work.draft.document
   const heard = useQuery({
-    queryKey: ['verdict', visit.id, document.intake, document.reading],
+    queryKey: keys.verdict(visit.id, document),
     queryFn: () =>
       ask(api.POST('/api/visits/{id}/verdict', { params: { path: { id: visit.id } }, body: document })),
+    // a save on its way tells it
+    enabled: !work.draft.dirty || (work.saving.state !== 'saved' && work.saving.state !== 'saving'),
+    staleTime: JUST_TOLD_MS,
     placeholderData: keepPreviousData,
     retry: false,
   }).data

@@ -1,6 +1,15 @@
 import { useCallback, useEffect, useReducer, useRef } from 'react'
-import { useQueryClient } from '@tanstack/react-query'
-import { api, ask, Refused, Unreachable, type Visit, type VisitDocument } from '../api/client'
+import { useQueryClient, type QueryKey } from '@tanstack/react-query'
+import {
+  api,
+  ask,
+  giveUp,
+  Refused,
+  Unreachable,
+  type Month,
+  type Visit,
+  type VisitDocument,
+} from '../api/client'
 import { keys } from '../api/hooks'
 import { forgetTyped, keepTyped, sweepTyped, typed, useTyped } from '../shared/typed'
 import { pause, PAUSE_MS } from './pause'
@@ -13,6 +22,9 @@ const LONGEST_RETRY_MS = 30_000
 const FORM = 'visit'
 
 type Half = Record<string, string>
+
+/** The plan that a page shows, and where it looks for that of a version. */
+export type InSight = { month: Month; key: (version: number) => QueryKey }
 
 /**
  * A visit being worked on: shown at once, kept on this machine, saved at once, or after a short pause where letters are typed.
@@ -33,6 +45,9 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
   const latest = useRef(work)
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
   const save = useRef(async () => {})
+  const inSight = useRef<InSight | null>(null)
+  /** by which name what follows from the save on its way is worked out */
+  const working = useRef<string | null>(null)
 
   const tell = useCallback(
     (event: Event) => {
@@ -60,16 +75,28 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
       const typedAt = latest.current.typedAt
       tell({ type: 'sent' })
       const body = latest.current.document
+      const shown = inSight.current
+      const name = crypto.randomUUID()
+      working.current = name
       try {
-        const saved = await ask(
+        const {
+          visit: saved,
+          plan,
+          verdict,
+        } = await ask(
           api.PUT('/api/visits/{id}', {
-            params: { path: { id }, query: { typed: localTime(typedAt) } },
+            params: { path: { id }, query: { typed: localTime(typedAt), shown: shown?.month } },
+            headers: { 'X-Ask': name },
             body,
           }),
         )
+        working.current = null
         // a reading that began before this save would put the visit back as it was
         await queries.cancelQueries({ queryKey: keys.visit(id), exact: true })
         queries.setQueryData(keys.visit(id), saved)
+        if (plan && shown) queries.setQueryData(shown.key(saved.version), plan)
+        const told = verdict ?? plan?.verdict
+        if (told) queries.setQueryData(keys.verdict(id, saved), told)
         tell({ type: 'kept', visit: saved })
         void queries.invalidateQueries({ queryKey: keys.visitDay(id) })
       } catch (failure) {
@@ -84,6 +111,14 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
     }
   }, [id, later, queries, tell])
 
+  /** What follows from the save on its way is no longer of what stands here; the save itself goes on. */
+  const dropLate = useCallback(() => {
+    if (working.current !== null && latest.current.sending !== latest.current.document) {
+      giveUp(working.current)
+      working.current = null
+    }
+  }, [])
+
   const change = useCallback(
     (edit: (document: VisitDocument) => VisitDocument) => {
       if (readOnly) {
@@ -91,9 +126,10 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
         return
       }
       tell({ type: 'edited', edit, at: Date.now() })
+      dropLate()
       if (isDirty(latest.current)) later(pause())
     },
-    [later, readOnly, tell, touched],
+    [dropLate, later, readOnly, tell, touched],
   )
 
   /** A half-typed value: kept as typed until it is one. */
@@ -113,9 +149,10 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
   const walk = useCallback(
     (way: 'undone' | 'redone') => {
       tell({ type: way, at: Date.now() })
+      dropLate()
       later(0)
     },
-    [later, tell],
+    [dropLate, later, tell],
   )
 
   /** Decides a clash: which of the fields that both changed stay as they are here. */
@@ -150,6 +187,14 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
     }
   }, [later])
 
+  /** Says which plan is in sight, until what this gives back is called. */
+  const show = useCallback((plan: InSight) => {
+    inSight.current = plan
+    return () => {
+      if (inSight.current === plan) inSight.current = null
+    }
+  }, [])
+
   return {
     draft: { document: work.document, typed: half ?? {}, dirty: isDirty(work) },
     saving: work.saving,
@@ -157,6 +202,7 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
     type,
     settle,
     decide,
+    show,
     undo: work.past.length > 0 && !readOnly ? () => walk('undone') : null,
     redo: work.future.length > 0 && !readOnly ? () => walk('redone') : null,
   }

@@ -43,7 +43,7 @@ class VisitApiTest extends OverHttp {
                 .put("how", "SEEN");
         Answer saved = put("/api/visits/" + visit, mine);
         assertThat(saved.status()).isEqualTo(200);
-        assertThat(saved.body().at("/version").asInt()).isEqualTo(1);
+        assertThat(saved.body().at("/visit/version").asInt()).isEqualTo(1);
         JsonNode again = get("/api/visits/" + visit).body();
         assertThat(again.at("/intake/note").asString()).isEqualTo("two\nlines");
         assertThat(again.at("/reading")).isEqualTo(mine.at("/reading"));
@@ -61,13 +61,36 @@ class VisitApiTest extends OverHttp {
     }
 
     @Test
+    void a_save_answers_the_verdict_or_the_plan_of_the_month_in_sight_as_each_is_told_by_itself() throws Exception {
+        String visit = newVisit("Mara Skelling");
+        ready(visit);
+        ObjectNode d = document(visit).put("method", "essentials");
+        JsonNode withPlan = put("/api/visits/" + visit + "?shown=JULY", d).body();
+        assertThat(withPlan.at("/plan/status").asString()).isEqualTo("PLANNED");
+        assertThat(withPlan.at("/plan"))
+                .isEqualTo(get("/api/visits/" + visit + "/plan?month=JULY").body());
+        assertThat(withPlan.at("/verdict").isNull()).isTrue();
+
+        d.put("version", withPlan.at("/visit/version").asInt()).put("method", "classic");
+        JsonNode withVerdict = put("/api/visits/" + visit, d).body();
+        assertThat(withVerdict.at("/verdict"))
+                .isEqualTo(post(
+                                "/api/visits/" + visit + "/verdict",
+                                document(visit).toString())
+                        .body());
+        assertThat(withVerdict.at("/plan").isNull()).isTrue();
+        assertThat(withVerdict.at("/visit"))
+                .isEqualTo(get("/api/visits/" + visit).body());
+    }
+
+    @Test
     void a_visit_read_while_it_is_saved_is_of_one_version() throws Exception {
         String visit = newVisit("Sall Brack");
         ObjectNode saved = document(visit);
         note(saved, 0);
         saved.put(
                 "version",
-                put("/api/visits/" + visit, saved).body().at("/version").asInt());
+                put("/api/visits/" + visit, saved).body().at("/visit/version").asInt());
         int mixed = 0;
         try (ExecutorService saving = Executors.newVirtualThreadPerTaskExecutor()) {
             Future<Integer> all = saving.submit(() -> {
@@ -75,7 +98,7 @@ class VisitApiTest extends OverHttp {
                     note(saved, i);
                     Answer next = put("/api/visits/" + visit, saved);
                     assertThat(next.status()).isEqualTo(200);
-                    saved.put("version", next.body().at("/version").asInt());
+                    saved.put("version", next.body().at("/visit/version").asInt());
                 }
                 return 60;
             });

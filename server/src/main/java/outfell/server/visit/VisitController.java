@@ -103,6 +103,7 @@ class VisitController {
             String why) {}
 
     private final Visits visits;
+    private final AfterSave afterSave;
     private final VisitWeeks weeks;
     private final VisitYear year;
     private final LastYear lastYear;
@@ -112,6 +113,7 @@ class VisitController {
 
     VisitController(
             Visits visits,
+            AfterSave afterSave,
             VisitWeeks weeks,
             VisitYear year,
             LastYear lastYear,
@@ -119,6 +121,7 @@ class VisitController {
             Patches patches,
             Clock clock) {
         this.visits = visits;
+        this.afterSave = afterSave;
         this.weeks = weeks;
         this.year = year;
         this.lastYear = lastYear;
@@ -166,13 +169,19 @@ class VisitController {
         return visits.find(id);
     }
 
-    /** @param typed when it was typed, where that was before the connection was lost */
+    /**
+     * Keeps the visit and tells what follows from it.
+     *
+     * @param typed when it was typed, where that was before the connection was lost
+     * @param shown the month whose plan is in sight; absent for the verdict alone
+     */
     @PutMapping("/visits/{id}")
-    Visit save(
+    AfterSave.Saved save(
             @PathVariable UUID id,
             @RequestParam(required = false) @Nullable LocalDateTime typed,
+            @RequestParam(required = false) @Nullable Month shown,
             @RequestBody @MatchesSchema("visit") VisitDocument document) {
-        return visits.save(id, document, typed);
+        return afterSave.of(visits.save(id, document, typed), shown);
     }
 
     /** Whose day a visit is, whether it has passed, and what was put right since. */

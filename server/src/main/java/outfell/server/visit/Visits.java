@@ -249,7 +249,11 @@ public class Visits {
     }
 
     public PlanAnswer plan(UUID id, Month shown) {
-        return plans.plan(consultations.of(find(id)), shown);
+        return plan(find(id), shown);
+    }
+
+    PlanAnswer plan(Visit visit, Month shown) {
+        return plans.plan(consultations.of(visit), shown);
     }
 
     /** What the air of another month changes in the visit's plan, and what did it. */
