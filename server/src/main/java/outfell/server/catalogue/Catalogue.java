@@ -6,10 +6,13 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
@@ -124,6 +127,13 @@ public class Catalogue {
 
     public Optional<Product> find(ProductId id) {
         return store.find(id).map(this::understand);
+    }
+
+    /** Several at once, by id; what there is not is left out. */
+    public Map<ProductId, Product> find(Collection<ProductId> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : store.find(ids).stream().map(this::understand).collect(Collectors.toMap(Product::id, p -> p));
     }
 
     public Detail detail(ProductId id) {

@@ -88,10 +88,16 @@ public class ProductStore {
     }
 
     public Optional<Product.Facts> find(ProductId id) {
-        Map<String, List<Correction>> corrections = corrections(PRODUCT_CORRECTION.PRODUCT_ID.eq(id.value()));
+        return find(List.of(id)).stream().findFirst();
+    }
+
+    /** Those of a shelf that there are, by id. */
+    public List<Product.Facts> find(Collection<ProductId> ids) {
+        List<String> wanted = ids.stream().map(ProductId::value).toList();
+        Map<String, List<Correction>> corrections = corrections(PRODUCT_CORRECTION.PRODUCT_ID.in(wanted));
         return db.selectFrom(PRODUCT)
-                .where(PRODUCT.ID.eq(id.value()))
-                .fetchOptional(r -> facts(r).corrected(corrections.getOrDefault(r.getId(), List.of())));
+                .where(PRODUCT.ID.in(wanted))
+                .fetch(r -> facts(r).corrected(corrections.getOrDefault(r.getId(), List.of())));
     }
 
     public Optional<Standing> standing(ProductId id) {

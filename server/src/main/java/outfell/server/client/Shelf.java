@@ -3,6 +3,7 @@ package outfell.server.client;
 import java.time.DayOfWeek;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -46,9 +47,11 @@ public class Shelf {
 
     /** Nights that nobody has said are every night: then nothing is planned that must not meet it. */
     public List<Owned> owned(UUID client) {
-        return clients.shelf(client).stream()
+        List<ShelfItem> shelf = clients.shelf(client);
+        Map<ProductId, Product> known = known(shelf);
+        return shelf.stream()
                 .map(i -> {
-                    Product product = product(i.product());
+                    Product product = product(known, i);
                     return new Owned(
                             product,
                             i.use().weeks(),
@@ -72,9 +75,11 @@ public class Shelf {
 
     /** What is used now, and how. */
     public List<PresentRoutine.Used> used(UUID client) {
-        return clients.shelf(client).stream()
+        List<ShelfItem> shelf = clients.shelf(client);
+        Map<ProductId, Product> known = known(shelf);
+        return shelf.stream()
                 .map(i -> new PresentRoutine.Used(
-                        product(i.product()),
+                        product(known, i),
                         i.use().weeks(),
                         i.use().morning() && i.nights().isEmpty(),
                         i.use().evening(),
@@ -83,9 +88,11 @@ public class Shelf {
     }
 
     public List<Item> items(UUID client) {
-        return clients.shelf(client).stream()
+        List<ShelfItem> shelf = clients.shelf(client);
+        Map<ProductId, Product> known = known(shelf);
+        return shelf.stream()
                 .map(i -> {
-                    Product product = product(i.product());
+                    Product product = product(known, i);
                     return new Item(
                             i.id(),
                             ProductView.of(product),
@@ -179,6 +186,15 @@ public class Shelf {
         clients.takeOff(client, item);
         events.publishEvent(new ClientChanged(client));
         return items(client);
+    }
+
+    private Map<ProductId, Product> known(List<ShelfItem> shelf) {
+        return catalogue.find(shelf.stream().map(ShelfItem::product).toList());
+    }
+
+    private static Product product(Map<ProductId, Product> known, ShelfItem item) {
+        return Optional.ofNullable(known.get(item.product()))
+                .orElseThrow(() -> Problem.notFound("product", item.product()));
     }
 
     private Product product(ProductId id) {

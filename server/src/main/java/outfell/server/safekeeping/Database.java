@@ -15,7 +15,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /** The database of the practice: a folder that was opened before anything else, or memory for tests and for training. */
 @Configuration(proxyBeanMethods = false)
 class Database {
-    private static final String IN_MEMORY = "jdbc:h2:mem:%s;DB_CLOSE_DELAY=-1";
+    private static final String IN_MEMORY = "jdbc:h2:mem:%s;DB_CLOSE_DELAY=-1" + DataFile.STATEMENTS;
 
     @Bean
     Place place() {

@@ -35,10 +35,10 @@ class AfterSave {
     }
 
     /** @param shown the month whose plan is in sight; absent where none is */
-    Saved of(Visit kept, @Nullable Month shown) {
+    Saved of(Visits.Kept kept, @Nullable Month shown) {
         return shown == null
-                ? new Saved(kept, orNothing(() -> visits.verdict(kept)), null)
-                : new Saved(kept, null, orNothing(() -> visits.plan(kept, shown)));
+                ? new Saved(kept.visit(), orNothing(() -> visits.verdict(kept.visit())), null)
+                : new Saved(kept.visit(), null, orNothing(() -> visits.plan(kept, shown)));
     }
 
     /** What is saved is saved, whatever becomes of the rest: that is asked for by itself then, and says what is wrong. */

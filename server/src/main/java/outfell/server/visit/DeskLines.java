@@ -8,8 +8,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
@@ -32,14 +34,16 @@ import outfell.server.visit.DeskStore.Row;
 import outfell.server.visit.VisitStore.Visit;
 
 /**
- * The lines of the desk: reckoned when something of a client is written, and anew when the rules are others. A record that
- * cannot be read makes a line that says so; it keeps nobody else's from being shown.
+ * The lines of the desk: reckoned after something of a client is written, when the desk is opened or a moment later, and anew when
+ * the rules are others. A record that cannot be read makes a line that says so; it keeps nobody else's from being shown.
  */
 @Service
 class DeskLines {
     private static final Logger LOG = LoggerFactory.getLogger(DeskLines.class);
     static final int PAGE = 50;
     private static final String NOT_READ = "not read yet";
+    /** One tap at the chair follows another; their line is reckoned once, and beside none of them. */
+    private static final long LATER_SECONDS = 3;
 
     private final DeskStore store;
     private final Visits visits;
@@ -50,8 +54,9 @@ class DeskLines {
     private final String madeBy;
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
 
-    private final ExecutorService behind = Executors.newSingleThreadExecutor(
+    private final ScheduledExecutorService behind = Executors.newSingleThreadScheduledExecutor(
             Thread.ofPlatform().daemon().name("desk").factory());
+    private final AtomicBoolean later = new AtomicBoolean();
 
     DeskLines(
             DeskStore store,
@@ -76,13 +81,15 @@ class DeskLines {
         return store.count(which);
     }
 
-    /** One page; a line that is missing or was made by other rules is reckoned now. */
+    /** One page; a line that is missing, behind its record or made by other rules is reckoned now. */
     List<Row> page(DeskStore.Which which, int skipped) {
         LocalDate today = LocalDate.now(clock);
         List<Row> rows = store.rows(which, today, skipped, PAGE);
         List<UUID> stale = rows.stream()
                 .filter(r -> !r.madeBy().equals(madeBy))
                 .map(Row::client)
+                // each is held, by whoever reckons them in the same order
+                .sorted()
                 .toList();
         if (stale.isEmpty()) {
             return rows;
@@ -94,7 +101,14 @@ class DeskLines {
     @EventListener
     void changed(ClientChanged change) {
         if (clients.find(change.client()).isPresent()) {
-            reckon(change.client());
+            store.makeStale(change.client());
+        }
+    }
+
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+    void settled(ClientChanged change) {
+        if (!behind.isShutdown() && later.compareAndSet(false, true)) {
+            behind.schedule(this::reckonStale, LATER_SECONDS, TimeUnit.SECONDS);
         }
     }
 
@@ -119,12 +133,13 @@ class DeskLines {
     }
 
     private void reckonStale() {
+        later.set(false);
         for (UUID client : store.stale(madeBy)) {
             if (behind.isShutdown()) {
                 return;
             }
             try {
-                transaction.executeWithoutResult(status -> changed(new ClientChanged(client)));
+                transaction.executeWithoutResult(status -> reckonIfThere(client));
             } catch (RuntimeException notNow) {
                 LOG.warn(
                         "A line of the desk is reckoned later: {}",
@@ -133,7 +148,14 @@ class DeskLines {
         }
     }
 
+    private void reckonIfThere(UUID client) {
+        if (clients.find(client).isPresent()) {
+            reckon(client);
+        }
+    }
+
     private void reckon(UUID client) {
+        store.hold(client);
         store.put(client, line(client), madeBy);
     }
 

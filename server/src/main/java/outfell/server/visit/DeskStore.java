@@ -1,6 +1,5 @@
 package outfell.server.visit;
 
-import static org.jooq.impl.DSL.field;
 import static org.jooq.impl.DSL.inline;
 import static org.jooq.impl.DSL.lower;
 import static org.jooq.impl.DSL.noCondition;
@@ -153,9 +152,30 @@ class DeskStore {
     }
 
     void makeAllStale() {
-        db.update(DESK_LINE)
-                .set(DESK_LINE.MADE_BY, "")
-                .where(field(DESK_LINE.MADE_BY).ne(""))
-                .execute();
+        makeStale(DESK_LINE.MADE_BY.ne(""));
+    }
+
+    /** A line that is not there yet is begun, so that whoever reckons it meanwhile is waited for. */
+    void makeStale(UUID client) {
+        if (makeStale(DESK_LINE.CLIENT_ID.eq(client)) == 0) {
+            put(client, Line.NONE, "");
+        }
+    }
+
+    private int makeStale(Condition which) {
+        return db.update(DESK_LINE).set(DESK_LINE.MADE_BY, "").where(which).execute();
+    }
+
+    /** Holds a line until the transaction ends: what is written of its client meanwhile waits, and makes it stale again. */
+    void hold(UUID client) {
+        boolean none = db.select(DESK_LINE.CLIENT_ID)
+                .from(DESK_LINE)
+                .where(DESK_LINE.CLIENT_ID.eq(client))
+                .forUpdate()
+                .fetch()
+                .isEmpty();
+        if (none) {
+            put(client, Line.NONE, "");
+        }
     }
 }

@@ -1,10 +1,13 @@
 package outfell.server.visit;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -40,6 +43,15 @@ import tools.jackson.databind.json.JsonMapper;
 class VisitCases {
     private static final Set<String> WAITS =
             Set.of(PatchCall.PatchState.MISSING.name(), PatchCall.PatchState.RUNNING.name());
+
+    /** Plans that are thought of at once: more than are looked at in a day. */
+    private static final int REMEMBERED = 500;
+
+    /** What a kept plan was made of; a plan that is kept is never another. */
+    private record Made(Set<Consultation.Choice> steps, Set<String> waited) {}
+
+    private final Cache<UUID, Made> made =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     private final VisitStore store;
     private final PlanStore planStore;
@@ -122,20 +134,7 @@ class VisitCases {
 
     private Consultation.Standing used(SavedPlan plan, LocalDate day, List<Consultation.Patched> tested) {
         int weeks = (int) ChronoUnit.WEEKS.between(plan.savedAt().toLocalDate(), day);
-        JsonNode regimen =
-                json.readTree(planStore.document(plan.id()).orElse("{}")).path("regimen");
-        Set<Consultation.Choice> steps = Stream.of(Part.values())
-                .flatMap(part -> regimen.path(part.words())
-                        .path("steps")
-                        .valueStream()
-                        .map(s -> new Consultation.Choice(
-                                part, new ProductId(s.path("product").asString("")))))
-                .collect(Collectors.toSet());
-        Set<String> waited = regimen.path("patches")
-                .valueStream()
-                .filter(c -> WAITS.contains(c.path("state").asString("")))
-                .map(c -> c.path("product").asString(""))
-                .collect(Collectors.toSet());
+        Made of = made.get(plan.id(), this::made);
         Set<ProductId> mayBeUsed = tested.stream()
                 .filter(t -> t.waiver().isPresent()
                         || t.test()
@@ -144,13 +143,30 @@ class VisitCases {
                 .map(Consultation.Patched::product)
                 .collect(Collectors.toSet());
         return new Consultation.Standing(
-                steps,
+                of.steps(),
                 0,
-                steps.stream()
+                of.steps().stream()
                         .map(Consultation.Choice::product)
                         .distinct()
-                        .filter(p -> !waited.contains(p.value()) || mayBeUsed.contains(p))
+                        .filter(p -> !of.waited().contains(p.value()) || mayBeUsed.contains(p))
                         .collect(Collectors.toMap(p -> p, _ -> weeks)));
+    }
+
+    private Made made(UUID plan) {
+        JsonNode regimen = json.readTree(planStore.document(plan).orElse("{}")).path("regimen");
+        return new Made(
+                Stream.of(Part.values())
+                        .flatMap(part -> regimen.path(part.words())
+                                .path("steps")
+                                .valueStream()
+                                .map(s -> new Consultation.Choice(
+                                        part, new ProductId(s.path("product").asString("")))))
+                        .collect(Collectors.toSet()),
+                regimen.path("patches")
+                        .valueStream()
+                        .filter(c -> WAITS.contains(c.path("state").asString("")))
+                        .map(c -> c.path("product").asString(""))
+                        .collect(Collectors.toSet()));
     }
 
     private Diary diary(Visit v) {

@@ -1,56 +1,23 @@
 package outfell.server.visit;
 
-import static outfell.store.Tables.GRADE;
-import static outfell.store.Tables.PROBE_SPOT;
 import static outfell.store.Tables.VISIT;
-import static outfell.store.Tables.VISIT_ANSWER;
-import static outfell.store.Tables.VISIT_BY_HAND;
-import static outfell.store.Tables.VISIT_CHOICE;
-import static outfell.store.Tables.VISIT_CONCERN;
-import static outfell.store.Tables.VISIT_CONTRADICTION;
 import static outfell.store.Tables.VISIT_CORRECTION;
-import static outfell.store.Tables.VISIT_OUTDOORS;
-import static outfell.store.Tables.VISIT_PLACE;
-import static outfell.store.Tables.VISIT_SETTLED;
-import static outfell.store.Tables.VISIT_STEP;
-import static outfell.store.Tables.VISIT_STEP_DAY;
-import static outfell.store.Tables.VISIT_WORD;
 
 import java.math.BigDecimal;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Query;
-import org.jooq.Record;
-import org.jooq.Record2;
 import org.jooq.Record4;
 import org.jooq.SelectJoinStep;
-import org.jooq.Table;
-import org.jooq.TableField;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
-import outfell.consultation.Life.Taste;
-import outfell.routine.Coverage;
-import outfell.routine.Part;
 import outfell.server.plan.CaseDocument;
-import outfell.skin.ByHand;
-import outfell.skin.Concern;
 import outfell.skin.History;
-import outfell.skin.How;
-import outfell.skin.ProbeReading;
-import outfell.skin.Settlement;
-import outfell.skin.Sign;
-import outfell.skin.Zone;
-import outfell.store.tables.records.ProbeSpotRecord;
 import outfell.store.tables.records.VisitRecord;
 
 /** Visits with all that was asked, read and chosen. */
@@ -69,7 +36,12 @@ public class VisitStore {
             List<CaseDocument.Choice> pins,
             List<CaseDocument.Choice> takenOut,
             List<CaseDocument.StepByHand> steps,
-            CaseDocument.Week week) {}
+            CaseDocument.Week week) {
+        /** The same as another version. */
+        Visit of(int other) {
+            return new Visit(id, client, date, other, intake, reading, method, month, pins, takenOut, steps, week);
+        }
+    }
 
     /**
      * A visit's day.
@@ -82,17 +54,23 @@ public class VisitStore {
     /** Why an earlier visit was put right, and by whom. */
     public record VisitCorrection(UUID id, String who, String why, LocalDateTime openedAt) {}
 
-    private static final String MEDICINE = "MEDICINE";
-    private static final String ALLERGY = "ALLERGY";
-
     private final DSLContext db;
+    private final IntakePartStore intakes;
+    private final ReadingPartStore readings;
+    private final StepPartStore steps;
     private final WeekPartStore weeks;
-    private final HoursStore hours;
 
-    VisitStore(DSLContext db, WeekPartStore weeks, HoursStore hours) {
+    VisitStore(
+            DSLContext db,
+            IntakePartStore intakes,
+            ReadingPartStore readings,
+            StepPartStore steps,
+            WeekPartStore weeks) {
         this.db = db;
+        this.intakes = intakes;
+        this.readings = readings;
+        this.steps = steps;
         this.weeks = weeks;
-        this.hours = hours;
     }
 
     public Optional<Visit> find(UUID id) {
@@ -204,27 +182,69 @@ public class VisitStore {
         row.setWorkedAt(worked);
         write(row, visit);
         row.insert();
-        writeParts(visit);
+        List<Query> all = new ArrayList<>();
+        intakes.write(all, visit.id(), visit.intake());
+        readings.write(all, visit.id(), ReadingPartStore.Lists.of(visit.reading()));
+        steps.write(all, visit.id(), StepPartStore.Lists.of(visit));
+        weeks.write(all, visit.id(), visit.week());
+        all.forEach(Query::execute);
     }
 
-    /** @return whether the version was still the one that was read; if not, nothing is changed */
-    public boolean update(Visit visit, LocalDateTime worked, String save) {
+    /**
+     * Writes a visit over the one that stood; what is in both alike is left as it is.
+     *
+     * @return as it is kept now; nothing where the version was no longer the one that was read
+     */
+    public Optional<Visit> update(Visit before, Visit after, LocalDateTime worked, String save) {
+        UUID id = after.id();
         VisitRecord row = db.newRecord(VISIT);
-        write(row, visit);
+        write(row, after);
         row.setWorkedAt(worked);
         row.setMadeBySave(save);
-        row.setVersion(visit.version() + 1);
+        row.setVersion(after.version() + 1);
         boolean current = db.update(VISIT)
                         .set(row)
-                        .where(VISIT.ID.eq(visit.id()))
-                        .and(VISIT.VERSION.eq(visit.version()))
+                        .where(VISIT.ID.eq(id))
+                        .and(VISIT.VERSION.eq(after.version()))
                         .execute()
                 == 1;
-        if (current) {
-            clear(visit.id());
-            writeParts(visit);
+        return current ? Optional.of(parts(before, after)) : Optional.empty();
+    }
+
+    private Visit parts(Visit before, Visit after) {
+        UUID id = after.id();
+        IntakePartStore.Lists asked = IntakePartStore.Lists.of(before.intake());
+        ReadingPartStore.Lists seen = ReadingPartStore.Lists.of(before.reading());
+        StepPartStore.Lists byHand = StepPartStore.Lists.of(before);
+        boolean askedAnew = !asked.equals(IntakePartStore.Lists.of(after.intake()));
+        boolean seenAnew = !seen.equals(ReadingPartStore.Lists.of(after.reading()));
+        boolean handled = !byHand.equals(StepPartStore.Lists.of(after));
+        boolean dated = !before.week().equals(after.week());
+        List<Query> all = new ArrayList<>();
+        if (askedAnew) {
+            intakes.clear(id);
+            intakes.write(all, id, after.intake());
         }
-        return current;
+        if (seenAnew) {
+            readings.clear(id);
+            readings.write(all, id, ReadingPartStore.Lists.of(after.reading()));
+        }
+        if (handled) {
+            steps.clear(id);
+            steps.write(all, id, StepPartStore.Lists.of(after));
+        }
+        if (dated) {
+            weeks.clear(id);
+            weeks.write(all, id, after.week());
+        }
+        all.forEach(Query::execute);
+        VisitRecord kept = db.selectFrom(VISIT).where(VISIT.ID.eq(id)).fetchSingle();
+        return visit(
+                kept,
+                askedAnew ? intakes.read(id) : asked,
+                seenAnew ? readings.read(id) : seen,
+                handled ? steps.read(id) : byHand,
+                dated ? weeks.read(kept) : before.week());
     }
 
     private static void write(VisitRecord row, Visit v) {
@@ -255,198 +275,7 @@ public class VisitStore {
         row.setNote(i.note());
         row.setNightsEvery(v.week().every());
         row.setNightsFirst(v.week().first());
-        write(row, v.reading().conditions());
-    }
-
-    private static void write(VisitRecord row, CaseDocument.@Nullable Conditions c) {
-        Double celsius = c == null ? null : c.roomCelsius();
-        Double humidity = c == null ? null : c.humidity();
-        row.setRoomCelsius(celsius == null ? null : BigDecimal.valueOf(celsius));
-        row.setRoomHumidity(humidity == null ? null : BigDecimal.valueOf(humidity));
-        row.setWashMinutes(c == null ? null : c.minutesSinceWash());
-        row.setWashedWithCleanser(c != null && c.cleanser());
-        row.setSettledMinutes(c == null ? null : c.minutesSettled());
-        row.setProductHours(c == null ? null : c.hoursSinceProduct());
-    }
-
-    private void clear(UUID visit) {
-        clear(VISIT_ANSWER, VISIT_ANSWER.VISIT_ID, visit);
-        clear(VISIT_WORD, VISIT_WORD.VISIT_ID, visit);
-        clear(VISIT_PLACE, VISIT_PLACE.VISIT_ID, visit);
-        clear(VISIT_OUTDOORS, VISIT_OUTDOORS.VISIT_ID, visit);
-        clear(VISIT_SETTLED, VISIT_SETTLED.VISIT_ID, visit);
-        clear(VISIT_CONCERN, VISIT_CONCERN.VISIT_ID, visit);
-        clear(GRADE, GRADE.VISIT_ID, visit);
-        clear(PROBE_SPOT, PROBE_SPOT.VISIT_ID, visit);
-        clear(VISIT_CONTRADICTION, VISIT_CONTRADICTION.VISIT_ID, visit);
-        clear(VISIT_BY_HAND, VISIT_BY_HAND.VISIT_ID, visit);
-        clear(VISIT_CHOICE, VISIT_CHOICE.VISIT_ID, visit);
-        clear(VISIT_STEP, VISIT_STEP.VISIT_ID, visit);
-        weeks.clear(visit);
-    }
-
-    private <R extends Record> void clear(Table<R> table, TableField<R, UUID> key, UUID visit) {
-        db.deleteFrom(table).where(key.eq(visit)).execute();
-    }
-
-    private void writeParts(Visit v) {
-        List<Query> all = new ArrayList<>();
-        writeIntake(all, v.id(), v.intake());
-        writeReading(all, v.id(), v.reading());
-        choices(all, v.id(), v.pins(), false);
-        choices(all, v.id(), v.takenOut(), true);
-        steps(all, v.id(), v.steps());
-        weeks.write(all, v.id(), v.week());
-        db.batch(all).execute();
-    }
-
-    private void writeIntake(List<Query> all, UUID visit, CaseDocument.Intake intake) {
-        intake.answers()
-                .forEach(a -> all.add(db.insertInto(VISIT_ANSWER)
-                        .set(VISIT_ANSWER.VISIT_ID, visit)
-                        .set(VISIT_ANSWER.QUESTION, a.question())
-                        .set(VISIT_ANSWER.YES, a.yes())
-                        .set(VISIT_ANSWER.ON_DATE, a.on())
-                        .set(VISIT_ANSWER.ASKED, a.asked())
-                        .set(VISIT_ANSWER.BULK, CaseDocument.Answer.together(a))));
-        words(all, visit, MEDICINE, intake.medicines());
-        words(all, visit, ALLERGY, intake.otherAllergies());
-        all.addAll(hours.writing(visit, intake));
-        intake.settled()
-                .forEach(s -> all.add(db.insertInto(VISIT_SETTLED)
-                        .set(VISIT_SETTLED.VISIT_ID, visit)
-                        .set(VISIT_SETTLED.REFERRAL, s.referral())
-                        .set(VISIT_SETTLED.WHO, s.who())
-                        .set(VISIT_SETTLED.ON_DATE, s.on())
-                        .set(VISIT_SETTLED.REMARK, s.remark())));
-        intake.matters().stream()
-                .distinct()
-                .forEach(c -> all.add(db.insertInto(VISIT_CONCERN)
-                        .set(VISIT_CONCERN.VISIT_ID, visit)
-                        .set(VISIT_CONCERN.CONCERN, c.name())));
-    }
-
-    private void words(List<Query> all, UUID visit, String kind, List<String> words) {
-        List<String> once = words.stream().distinct().toList();
-        for (int i = 0; i < once.size(); i++) {
-            all.add(db.insertInto(VISIT_WORD)
-                    .set(VISIT_WORD.VISIT_ID, visit)
-                    .set(VISIT_WORD.KIND, kind)
-                    .set(VISIT_WORD.WORD, once.get(i))
-                    .set(VISIT_WORD.PLACE, i));
-        }
-    }
-
-    private void writeReading(List<Query> all, UUID visit, CaseDocument.Reading reading) {
-        reading.grades()
-                .forEach(g -> all.add(db.insertInto(GRADE)
-                        .set(GRADE.VISIT_ID, visit)
-                        .set(GRADE.ZONE, g.zone().name())
-                        .set(GRADE.SIGN, g.sign().name())
-                        .set(GRADE.GRADE_, g.grade())
-                        .set(GRADE.KNOWN_BY, g.how().name())));
-        reading.probe().forEach(p -> spot(all, visit, p));
-        orNone(reading.settlements())
-                .forEach(s -> all.add(db.insertInto(VISIT_CONTRADICTION)
-                        .set(VISIT_CONTRADICTION.VISIT_ID, visit)
-                        .set(VISIT_CONTRADICTION.CONTRADICTION, s.contradiction())
-                        .set(VISIT_CONTRADICTION.KEEPS, s.keeps().name())
-                        .set(VISIT_CONTRADICTION.WHO, s.who())
-                        .set(VISIT_CONTRADICTION.WHY, s.why())));
-        orNone(reading.byHand())
-                .forEach(b -> all.add(db.insertInto(VISIT_BY_HAND)
-                        .set(VISIT_BY_HAND.VISIT_ID, visit)
-                        .set(VISIT_BY_HAND.VERDICT, b.verdict().name())
-                        .set(VISIT_BY_HAND.STANDS, b.value())
-                        .set(VISIT_BY_HAND.WHO, b.who())
-                        .set(VISIT_BY_HAND.WHY, b.why())));
-    }
-
-    private void spot(List<Query> all, UUID visit, CaseDocument.Probe p) {
-        for (int nth = 0; nth < p.values().size(); nth++) {
-            all.add(db.insertInto(PROBE_SPOT)
-                    .set(PROBE_SPOT.VISIT_ID, visit)
-                    .set(PROBE_SPOT.QUANTITY, p.quantity().name())
-                    .set(PROBE_SPOT.ZONE, p.zone().name())
-                    .set(PROBE_SPOT.NTH, nth)
-                    .set(PROBE_SPOT.READING, BigDecimal.valueOf(p.values().get(nth)))
-                    .set(PROBE_SPOT.SIMULATED, p.simulated()));
-        }
-    }
-
-    private static <T> List<T> orNone(@Nullable List<T> list) {
-        return list == null ? List.of() : list;
-    }
-
-    private void choices(List<Query> all, UUID visit, List<CaseDocument.Choice> choices, boolean out) {
-        for (int i = 0; i < choices.size(); i++) {
-            all.add(db.insertInto(VISIT_CHOICE)
-                    .set(VISIT_CHOICE.VISIT_ID, visit)
-                    .set(VISIT_CHOICE.PART, choices.get(i).part().name())
-                    .set(VISIT_CHOICE.PRODUCT_ID, choices.get(i).product())
-                    .set(VISIT_CHOICE.TAKEN_OUT, out)
-                    .set(VISIT_CHOICE.PLACE, i));
-        }
-    }
-
-    private void steps(List<Query> all, UUID visit, List<CaseDocument.StepByHand> steps) {
-        for (int i = 0; i < steps.size(); i++) {
-            CaseDocument.StepByHand s = steps.get(i);
-            CaseDocument.MovedTo move = s.move();
-            Coverage on = s.on();
-            CaseDocument.OnCondition when = s.when();
-            all.add(db.insertInto(VISIT_STEP)
-                    .set(VISIT_STEP.VISIT_ID, visit)
-                    .set(VISIT_STEP.PART, s.part().name())
-                    .set(VISIT_STEP.PRODUCT_ID, s.product())
-                    .set(VISIT_STEP.PLACE, i)
-                    .set(VISIT_STEP.LEFT_OUT, s.optional())
-                    .set(VISIT_STEP.KEPT_TO, on == null ? null : on.name())
-                    .set(VISIT_STEP.WHEN_KIND, when == null ? null : when.kind())
-                    .set(VISIT_STEP.WHEN_USUAL, when == null ? null : when.usual())
-                    .set(VISIT_STEP.SECOND_COAT, s.secondCoat())
-                    .set(VISIT_STEP.OWN_WORDS, s.words())
-                    .set(VISIT_STEP.MOVED, move != null)
-                    .set(VISIT_STEP.GOES_AFTER, move == null ? null : move.after())
-                    .set(VISIT_STEP.GOES_BEFORE, move == null ? null : move.before())
-                    .set(VISIT_STEP.MOVED_WHY, move == null ? "" : move.why()));
-            s.nights().stream()
-                    .distinct()
-                    .forEach(day -> all.add(db.insertInto(VISIT_STEP_DAY)
-                            .set(VISIT_STEP_DAY.VISIT_ID, visit)
-                            .set(VISIT_STEP_DAY.PART, s.part().name())
-                            .set(VISIT_STEP_DAY.PRODUCT_ID, s.product())
-                            .set(VISIT_STEP_DAY.WEEKDAY, day.name())));
-        }
-    }
-
-    private List<CaseDocument.StepByHand> steps(UUID visit) {
-        Map<Record2<String, String>, List<DayOfWeek>> days = db.select(
-                        VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID, VISIT_STEP_DAY.WEEKDAY)
-                .from(VISIT_STEP_DAY)
-                .where(VISIT_STEP_DAY.VISIT_ID.eq(visit))
-                .fetchGroups(
-                        r -> r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID),
-                        r -> DayOfWeek.valueOf(r.value3()));
-        return db.selectFrom(VISIT_STEP)
-                .where(VISIT_STEP.VISIT_ID.eq(visit))
-                .orderBy(VISIT_STEP.PLACE)
-                .fetch(r -> new CaseDocument.StepByHand(
-                        Part.valueOf(r.getPart()),
-                        r.getProductId(),
-                        r.getLeftOut(),
-                        r.getKeptTo() == null ? null : Coverage.valueOf(r.getKeptTo()),
-                        days.getOrDefault(r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID), List.of()).stream()
-                                .sorted()
-                                .toList(),
-                        r.getWhenKind() == null
-                                ? null
-                                : new CaseDocument.OnCondition(r.getWhenKind(), r.getWhenUsual()),
-                        r.getSecondCoat(),
-                        r.getOwnWords(),
-                        r.getMoved()
-                                ? new CaseDocument.MovedTo(r.getGoesAfter(), r.getGoesBefore(), r.getMovedWhy())
-                                : null));
+        ReadingPartStore.write(row, v.reading().conditions());
     }
 
     /** A visit is read part by part; one that was saved meanwhile is read again, so that its parts are of one version. */
@@ -457,143 +286,28 @@ public class VisitStore {
     }
 
     private Visit read(VisitRecord r) {
+        UUID id = r.getId();
+        return visit(r, intakes.read(id), readings.read(id), steps.read(id), weeks.read(r));
+    }
+
+    private static Visit visit(
+            VisitRecord r,
+            IntakePartStore.Lists asked,
+            ReadingPartStore.Lists seen,
+            StepPartStore.Lists byHand,
+            CaseDocument.Week week) {
         return new Visit(
                 r.getId(),
                 r.getClientId(),
                 r.getOnDate(),
                 r.getVersion(),
-                intake(r),
-                reading(r),
+                IntakePartStore.intake(r, asked),
+                ReadingPartStore.reading(r, seen),
                 r.getMethod(),
                 Month.valueOf(r.getPlanMonth()),
-                choices(r.getId(), false),
-                choices(r.getId(), true),
-                steps(r.getId()),
-                weeks.read(r));
-    }
-
-    private CaseDocument.Reading reading(VisitRecord r) {
-        return new CaseDocument.Reading(
-                grades(r.getId()),
-                probe(r.getId()),
-                conditions(r),
-                db.selectFrom(VISIT_CONTRADICTION)
-                        .where(VISIT_CONTRADICTION.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_CONTRADICTION.CONTRADICTION)
-                        .fetch(s -> new CaseDocument.Settling(
-                                s.getContradiction(), Settlement.Side.valueOf(s.getKeeps()), s.getWho(), s.getWhy())),
-                db.selectFrom(VISIT_BY_HAND)
-                        .where(VISIT_BY_HAND.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_BY_HAND.VERDICT)
-                        .fetch(b -> new CaseDocument.SetValue(
-                                ByHand.Verdict.valueOf(b.getVerdict()), b.getStands(), b.getWho(), b.getWhy())));
-    }
-
-    private static CaseDocument.@Nullable Conditions conditions(VisitRecord r) {
-        boolean nothing = r.getRoomCelsius() == null
-                && r.getRoomHumidity() == null
-                && r.getWashMinutes() == null
-                && r.getSettledMinutes() == null
-                && r.getProductHours() == null
-                && !r.getWashedWithCleanser();
-        return nothing
-                ? null
-                : new CaseDocument.Conditions(
-                        r.getRoomCelsius() == null ? null : r.getRoomCelsius().doubleValue(),
-                        r.getRoomHumidity() == null ? null : r.getRoomHumidity().doubleValue(),
-                        r.getWashMinutes(),
-                        r.getWashedWithCleanser(),
-                        r.getSettledMinutes(),
-                        r.getProductHours());
-    }
-
-    private CaseDocument.Intake intake(VisitRecord r) {
-        return new CaseDocument.Intake(
-                r.getSite(),
-                hours.places(r.getId()),
-                r.getOutdoorHours().doubleValue(),
-                r.getMakeUpDays(),
-                CaseDocument.MakeUp.valueOf(r.getMakeUp()),
-                r.getSunscreenDays(),
-                r.getMorningMinutes(),
-                r.getEveningMinutes(),
-                r.getMostSteps(),
-                r.getBudget() == null ? null : r.getBudget().doubleValue(),
-                Taste.valueOf(r.getScent()),
-                Taste.valueOf(r.getAnimal()),
-                Taste.valueOf(r.getOils()),
-                r.getBirthYear(),
-                r.getSays() == null ? null : History.Says.valueOf(r.getSays()),
-                r.getSwings(),
-                r.getFlush(),
-                r.getReactions(),
-                r.getBurns(),
-                r.getTans(),
-                db.selectFrom(VISIT_ANSWER)
-                        .where(VISIT_ANSWER.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_ANSWER.QUESTION)
-                        .fetch(a -> new CaseDocument.Answer(
-                                a.getQuestion(), a.getYes(), a.getOnDate(), a.getAsked(), a.getBulk())),
-                words(r.getId(), MEDICINE),
-                words(r.getId(), ALLERGY),
-                db.selectFrom(VISIT_CONCERN)
-                        .where(VISIT_CONCERN.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_CONCERN.CONCERN)
-                        .fetch(c -> Concern.valueOf(c.getConcern())),
-                db.selectFrom(VISIT_SETTLED)
-                        .where(VISIT_SETTLED.VISIT_ID.eq(r.getId()))
-                        .orderBy(VISIT_SETTLED.REFERRAL)
-                        .fetch(s ->
-                                new CaseDocument.Settled(s.getReferral(), s.getWho(), s.getOnDate(), s.getRemark())),
-                r.getNote(),
-                hours.hours(r.getId()),
-                hours.outdoors(r.getId()));
-    }
-
-    private List<String> words(UUID visit, String kind) {
-        return db.select(VISIT_WORD.WORD)
-                .from(VISIT_WORD)
-                .where(VISIT_WORD.VISIT_ID.eq(visit))
-                .and(VISIT_WORD.KIND.eq(kind))
-                .orderBy(VISIT_WORD.PLACE, VISIT_WORD.WORD)
-                .fetch(VISIT_WORD.WORD);
-    }
-
-    private List<CaseDocument.Grade> grades(UUID visit) {
-        return db.selectFrom(GRADE).where(GRADE.VISIT_ID.eq(visit)).fetch().stream()
-                .map(g -> new CaseDocument.Grade(
-                        Zone.valueOf(g.getZone()),
-                        Sign.valueOf(g.getSign()),
-                        g.getGrade(),
-                        How.valueOf(g.getKnownBy())))
-                .sorted(java.util.Comparator.comparing(CaseDocument.Grade::sign)
-                        .thenComparing(CaseDocument.Grade::zone))
-                .toList();
-    }
-
-    private List<CaseDocument.Probe> probe(UUID visit) {
-        Map<List<String>, List<ProbeSpotRecord>> spots = db
-                .selectFrom(PROBE_SPOT)
-                .where(PROBE_SPOT.VISIT_ID.eq(visit))
-                .orderBy(PROBE_SPOT.QUANTITY, PROBE_SPOT.ZONE, PROBE_SPOT.NTH)
-                .fetch()
-                .stream()
-                .collect(Collectors.groupingBy(
-                        p -> List.of(p.getQuantity(), p.getZone()), LinkedHashMap::new, Collectors.toList()));
-        return spots.values().stream()
-                .map(readings -> new CaseDocument.Probe(
-                        ProbeReading.Quantity.valueOf(readings.getFirst().getQuantity()),
-                        Zone.valueOf(readings.getFirst().getZone()),
-                        readings.stream().map(p -> p.getReading().doubleValue()).toList(),
-                        readings.getFirst().getSimulated()))
-                .toList();
-    }
-
-    private List<CaseDocument.Choice> choices(UUID visit, boolean out) {
-        return db.selectFrom(VISIT_CHOICE)
-                .where(VISIT_CHOICE.VISIT_ID.eq(visit))
-                .and(VISIT_CHOICE.TAKEN_OUT.eq(out))
-                .orderBy(VISIT_CHOICE.PLACE)
-                .fetch(c -> new CaseDocument.Choice(Part.valueOf(c.getPart()), c.getProductId()));
+                byHand.pins(),
+                byHand.takenOut(),
+                byHand.steps(),
+                week);
     }
 }

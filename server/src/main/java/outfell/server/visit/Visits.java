@@ -25,6 +25,7 @@ import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Changes;
 import outfell.changes.Compared;
+import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.knowledge.Because;
@@ -77,6 +78,9 @@ public class Visits {
             boolean earlier,
             boolean open,
             List<VisitStore.VisitCorrection> corrections) {}
+
+    /** A visit that was saved, and all that a plan of it is made from. */
+    record Kept(Visit visit, Consultation told) {}
 
     /** How long after the last touch a visit of yesterday is still going on; a judgement of this house. */
     private static final Duration STILL_AT_WORK = Duration.ofHours(3);
@@ -169,19 +173,20 @@ public class Visits {
      * Keeps a visit. What stands there already, as when an answer was lost and the save is sent again, is a success.
      *
      * @param typed when it was typed; absent for now. What was typed on the visit's own day is no correction
+     * @return the visit as it stands on disk, with all that a plan of it is made from
      * @throws Clash when somebody else has saved since this version was read
      * @throws Problem when the visit is of an earlier day and no correction is open
      */
     @Transactional
-    public Visit save(UUID id, VisitDocument document, @Nullable LocalDateTime typed) {
+    Kept save(UUID id, VisitDocument document, @Nullable LocalDateTime typed) {
         VisitStore.Day day = store.hold(id).orElseThrow(() -> Problem.notFound("visit", id));
         Visit before = find(id);
         Visit after = with(before, document);
         String save = fingerprint(document);
         if (day.madeBySave().equals(save)) {
-            return before;
+            return new Kept(before, consultations.of(before));
         }
-        consultations.of(after);
+        Consultation told = consultations.of(after);
         LocalDateTime worked = typed != null && typed.toLocalDate().equals(day.date()) ? typed : null;
         boolean putRight = worked == null && isEarlier(day);
         if (putRight && !correctedToday(id)) {
@@ -195,11 +200,10 @@ public class Visits {
         after.week().courses().forEach(c -> known(c.product()));
         // what is put right later does not make the visit one of today
         LocalDateTime last = putRight ? day.workedAt() : worked != null ? worked : LocalDateTime.now(clock);
-        if (!store.update(after, last, save)) {
-            throw new Clash("This visit", find(id));
-        }
+        Visit kept = store.update(before, after, last, save).orElseThrow(() -> new Clash("This visit", find(id)));
         events.publishEvent(new ClientChanged(before.client()));
-        return find(id);
+        // lists are kept in an order of their own, and what is told of a visit follows the order that it is read in
+        return new Kept(kept, kept.equals(after.of(kept.version())) ? told : consultations.of(kept));
     }
 
     /** Of the whole save with the version that it was made on: the same only when it is the same save. */
@@ -249,11 +253,11 @@ public class Visits {
     }
 
     public PlanAnswer plan(UUID id, Month shown) {
-        return plan(find(id), shown);
+        return plans.plan(consultations.of(find(id)), shown);
     }
 
-    PlanAnswer plan(Visit visit, Month shown) {
-        return plans.plan(consultations.of(visit), shown);
+    PlanAnswer plan(Kept kept, Month shown) {
+        return plans.plan(kept.told(), shown);
     }
 
     /** What the air of another month changes in the visit's plan, and what did it. */
