@@ -75,7 +75,9 @@ const NOT_QUEUED = [
 ]
 
 /** What plans, and so may take a while. */
-const PLANS = /^\/api\/visits\/[^/]+\/(plan|supply)/
+const PLANS = /^\/api\/visits\/[^/]+\/(plan|supply|sun)/
+/** What else is told of a plan, but for the drawer that stands open: one after another, so that a later plan never waits for all of it. */
+const IN_TURN = /^\/api\/visits\/[^/]+\/(plan\/(?!changes)|supply|sun)/
 
 /** Sends what plans under a name; once nobody waits for the answer, the server is told to give it up. */
 function sendWithName(request: Request): Promise<Response> {
@@ -83,6 +85,18 @@ function sendWithName(request: Request): Promise<Response> {
   request.headers.set('X-Ask', name)
   request.signal.addEventListener('abort', () => giveUp(name))
   return fetch(request)
+}
+
+let before: Promise<unknown> = Promise.resolve()
+
+/** Sends when what was asked before is answered; what nobody waits for any longer is not sent. */
+function sendInTurn(request: Request): Promise<Response> {
+  const mine = before.then(() => {
+    request.signal.throwIfAborted()
+    return sendWithName(request)
+  })
+  before = mine.catch(() => undefined)
+  return mine
 }
 
 /** Tells the server that nobody waits any longer for what is worked out under that name. */
@@ -95,6 +109,7 @@ async function sendOrWait(request: Request): Promise<Response> {
   const path = new URL(request.url).pathname
   const queued =
     request.method !== 'GET' && (/\/shelf\/labels$/.test(path) || !NOT_QUEUED.some((p) => p.test(path)))
+  if (request.method === 'GET' && IN_TURN.test(path)) return sendInTurn(request)
   if (request.method === 'GET' && PLANS.test(path)) return sendWithName(request)
   if (!queued) return fetch(request)
   const copy = request.clone()

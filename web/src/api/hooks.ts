@@ -1,5 +1,4 @@
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useAfterPlan } from './afterPlan'
 import { api, ask, type Month, type ProductForm, type Schemas, type VisitDocument } from './client'
 import { currencySign, moneyWords, roundMoneyWords } from '../shared/format'
 import type { paths } from './schema'
@@ -275,7 +274,6 @@ export const usePresent = (visit: string, version: number) =>
 /** What the plan costs and how long its packs last; the last answer stays while the next is fetched. */
 export const useSupply = (visit: string, version: number, month: Month) =>
   useQuery({
-    enabled: useAfterPlan(),
     queryKey: keys.supply(visit, version, month),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/supply', { params: { path: { id: visit }, query: { month } }, signal })),
@@ -285,7 +283,6 @@ export const useSupply = (visit: string, version: number, month: Month) =>
 /** What the steps of the plan do to one another, gravest first, and what mends each. */
 export const useFindings = (visit: string, version: number) =>
   useQuery({
-    enabled: useAfterPlan(),
     queryKey: keys.findings(visit, version),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/plan/findings', { params: { path: { id: visit } }, signal })),
@@ -330,19 +327,17 @@ export const useOwnRules = (fresh = false) =>
 /** What the practice's own rules change in the plan; asked only where it has any. */
 export function useByOwnRules(visit: string, version: number) {
   const any = (useOwnRules().data?.length ?? 0) > 0
-  const after = useAfterPlan()
   return useQuery({
     queryKey: keys.byOwnRules(visit, version),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/plan/own-rules', { params: { path: { id: visit } }, signal })),
-    enabled: any && after,
+    enabled: any,
   })
 }
 
 /** For each of the client's limits, what less would take from the plan and what more would buy. */
 export const useLadders = (visit: string, version: number) =>
   useQuery({
-    enabled: useAfterPlan(),
     queryKey: keys.ladders(visit, version),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/plan/ladders', { params: { path: { id: visit } }, signal })),

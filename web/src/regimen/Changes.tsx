@@ -1,6 +1,5 @@
 import Button from '@mui/material/Button'
 import type { Because, Month, Schemas } from '../api/client'
-import { useAfterPlan } from '../api/afterPlan'
 import { useChanges, useMethods } from '../api/hooks'
 import { monthName, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
@@ -109,11 +108,10 @@ export function useChangesDrawer(context: VisitContext, compared: Compared | nul
   const methods = useMethods().data?.methods ?? []
   const name = (id: string) => methods.find((m) => m.id === id)?.name ?? id
   const { method, month, version } = context.work.draft.document
-  const after = useAfterPlan()
   const changes = useChanges(context.visit.id, version, {
     month: compared && 'month' in compared ? compared.month : month,
     instead: compared && 'instead' in compared ? compared.instead : undefined,
-    enabled: after && compared !== null,
+    enabled: compared !== null,
   })
   if (!compared) return []
   const n = changes.data?.length

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { memo, useCallback, useMemo, useState, type ComponentProps } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
@@ -14,7 +14,6 @@ import {
   type Regimen,
   type Routine,
 } from '../api/client'
-import { AfterPlan } from '../api/afterPlan'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
 import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
@@ -67,6 +66,15 @@ export default function RegimenPage() {
   const plan = usePlan(context, shown)
   const why = withheld(context)
   const { undo, redo } = context.work
+  const answer = plan.data
+  const fresh = !plan.isPlaceholderData && !work.draft.dirty && context.visit.version === document.version
+  const now = useMemo(
+    () => (answer ? { context, answer, shown, instead: held } : null),
+    [context, answer, shown, held],
+  )
+  // while the next is on its way the board stays as it is, and costs nothing
+  const board = useLastWhole(now, fresh)
+  const fold = useCallback(() => setInstead(null), [])
   if (plan.isError) {
     return (
       <div className="page">
@@ -151,21 +159,22 @@ export default function RegimenPage() {
             <b>{say('regimen.noPlanIsShownNow')}</b> {why}
           </div>
         </div>
-      ) : plan.data ? (
-        <Answer
-          context={context}
-          answer={plan.data}
-          shown={shown}
-          setShown={setShown}
-          fresh={!plan.isPlaceholderData && !work.draft.dirty && context.visit.version === document.version}
-          instead={held}
-          fold={() => setInstead(null)}
-        />
+      ) : board ? (
+        <div aria-busy={!fresh}>
+          <Answer {...board} setShown={setShown} fold={fold} />
+        </div>
       ) : (
         <Fetching what={say('regimen.sPlan', { value: client.name.split(' ')[0] })} />
       )}
     </div>
   )
+}
+
+/** What stood when it was last whole; until it ever was, what there is. */
+function useLastWhole<T>(now: T, whole: boolean): T {
+  const [last, setLast] = useState(now)
+  if (whole && last !== now) setLast(now)
+  return whole ? now : (last ?? now)
 }
 
 /** Products of the last kept plan that are no longer what they were when it was built. */
@@ -241,12 +250,11 @@ function KeepPlan({ context, planned }: { context: VisitContext; planned: boolea
   )
 }
 
-function Answer({
+const Answer = memo(function Answer({
   context,
   answer,
   shown,
   setShown,
-  fresh,
   instead,
   fold,
 }: {
@@ -254,7 +262,6 @@ function Answer({
   answer: PlanAnswer
   shown: Month
   setShown: (month: Month) => void
-  fresh: boolean
   instead: string | undefined
   fold: () => void
 }) {
@@ -262,9 +269,9 @@ function Answer({
   const [full, setFull] = useState<Month | null>(null)
   if (!answer.regimen) return <ReferFirst answer={answer} />
   const compared: Compared | null =
-    shown !== own ? { month: shown, setShown } : instead !== undefined && fresh ? { instead, fold } : null
+    shown !== own ? { month: shown, setShown } : instead !== undefined ? { instead, fold } : null
   return (
-    <div aria-busy={!fresh}>
+    <>
       <LookAtThis context={context} regimen={answer.regimen} answer={answer} />
       {shown !== own && full !== shown ? (
         <>
@@ -278,12 +285,10 @@ function Answer({
       ) : (
         <Board context={context} regimen={answer.regimen} dated={shown === own} />
       )}
-      <AfterPlan value={fresh}>
-        <Below context={context} regimen={answer.regimen} compared={compared} />
-      </AfterPlan>
-    </div>
+      <Below context={context} regimen={answer.regimen} compared={compared} />
+    </>
   )
-}
+})
 
 /** No plan until somebody has settled what must be referred. */
 function ReferFirst({ answer }: { answer: PlanAnswer }) {
@@ -355,6 +360,11 @@ function labelBeside(by: number): HTMLElement | undefined {
   const labels = [...window.document.querySelectorAll<HTMLElement>('.strip-label')]
   const at = labels.indexOf(window.document.activeElement as HTMLElement)
   return at < 0 ? undefined : labels[at + by]
+}
+
+/** What is typed into an open step stands there at once, whether a plan is on its way or not. */
+function OpenStep(step: Omit<ComponentProps<typeof StepDetail>, 'context'>) {
+  return <StepDetail context={useVisitContext()} {...step} />
 }
 
 function Board({
@@ -438,8 +448,7 @@ function Board({
                 <StepList routine={drawn} open={mine} toggle={toggle} {...(moves ? { move: moves } : {})} />
               </div>
               {step && (
-                <StepDetail
-                  context={context}
+                <OpenStep
                   part={r.part}
                   step={step}
                   last={r.steps.length}

@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query'
-import { useAfterPlan } from '../api/afterPlan'
 import { api, ask, type Month, type Schemas } from '../api/client'
 import { keys } from '../api/hooks'
 import { capital, timeWords } from '../shared/format'
@@ -14,12 +13,11 @@ const one = (n: number) => n.toFixed(n < 10 ? 1 : 0)
 
 /** The sun of her day: one word in the line, the arithmetic within. */
 export function useSunDrawer({ visit, work }: VisitContext, month: Month): Drawer {
-  const after = useAfterPlan()
   const sun = useQuery({
     queryKey: keys.sun(visit.id, work.draft.document.version, month),
     queryFn: ({ signal }) =>
       ask(api.GET('/api/visits/{id}/sun', { params: { path: { id: visit.id }, query: { month } }, signal })),
-    enabled: after && !work.draft.dirty,
+    enabled: !work.draft.dirty,
     retry: false,
   })
   return {

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Outlet, useNavigate, useOutletContext, useParams } from 'react-router'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
@@ -99,6 +99,11 @@ function OpenVisit({
   if (heard && heard !== last) setLast(heard)
   const verdict = heard ?? last
   const referFirst = verdict?.safety.referrals.some((r) => !r.settled) ? [say('visit.referFirst2')] : []
+  const today = day?.today ?? visit.date
+  const context = useMemo<VisitContext>(
+    () => ({ visit, client, words, work, verdict, earlier: readOnly, today }),
+    [visit, client, words, work, verdict, readOnly, today],
+  )
   const mind = [...new Set([...referFirst, ...(verdict?.safety.bans.map((b) => b.name) ?? [])])]
   return (
     <div className={earlier ? 'earlier' : undefined}>
@@ -123,19 +128,7 @@ function OpenVisit({
       )}
       <SavingBand work={work} words={words} />
       <main>
-        <Outlet
-          context={
-            {
-              visit,
-              client,
-              words,
-              work,
-              verdict,
-              earlier: readOnly,
-              today: day?.today ?? visit.date,
-            } satisfies VisitContext
-          }
-        />
+        <Outlet context={context} />
       </main>
       {earlier && (
         <p className="earlier-foot" aria-hidden="true">

@@ -102,7 +102,7 @@ function after(work: Work, event: Event): Work {
         ...work,
         sending: work.document,
         unanswered: [...work.unanswered, work.document].slice(-MOST_UNANSWERED),
-        saving: { state: 'saving' },
+        saving: work.saving.state === 'saving' ? work.saving : { state: 'saving' },
       }
     case 'kept':
       return kept(work, event.visit)

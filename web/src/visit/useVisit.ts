@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useReducer, useRef } from 'react'
+import { useCallback, useEffect, useMemo, useReducer, useRef } from 'react'
 import { useQueryClient, type QueryKey } from '@tanstack/react-query'
 import {
   api,
@@ -52,12 +52,13 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
   const tell = useCallback(
     (event: Event) => {
       const now = next(latest.current, event)
-      if (now === latest.current) return
+      const was = latest.current
+      if (now === was) return
       latest.current = now
       const worthKeeping = isDirty(now) || now.past.length > 0 || now.future.length > 0
       if (worthKeeping) keepTyped(FORM, id, toKeep(now))
       else forgetTyped(FORM, id)
-      put(now)
+      if (differs(was, now)) put(now)
     },
     [id],
   )
@@ -166,8 +167,9 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
 
   // whatever order things came in: what is not saved yet and not on its way has a time at which it will be
   useEffect(() => {
-    const open = work.saving.state === 'saved' || work.saving.state === 'saving'
-    if (open && !work.sending && isDirty(work)) later(pause())
+    const { saving, sending } = latest.current
+    const open = saving.state === 'saved' || saving.state === 'saving'
+    if (open && !sending && isDirty(latest.current)) later(pause())
   }, [work, later])
 
   useEffect(() => {
@@ -195,18 +197,29 @@ export function useVisit(visit: Visit, readOnly = false, touched: () => void = (
     }
   }, [])
 
-  return {
-    draft: { document: work.document, typed: half ?? {}, dirty: isDirty(work) },
-    saving: work.saving,
-    change,
-    type,
-    settle,
-    decide,
-    show,
-    undo: work.past.length > 0 && !readOnly ? () => walk('undone') : null,
-    redo: work.future.length > 0 && !readOnly ? () => walk('redone') : null,
-  }
+  return useMemo(
+    () => ({
+      draft: { document: work.document, typed: half ?? {}, dirty: isDirty(work) },
+      saving: work.saving,
+      change,
+      type,
+      settle,
+      decide,
+      show,
+      undo: work.past.length > 0 && !readOnly ? () => walk('undone') : null,
+      redo: work.future.length > 0 && !readOnly ? () => walk('redone') : null,
+    }),
+    [work, half, readOnly, change, type, settle, decide, show, walk],
+  )
 }
+
+/** Whether anything that is shown is another; that something is on its way is not. */
+const differs = (a: Work, b: Work) =>
+  a.document !== b.document ||
+  a.base !== b.base ||
+  a.saving !== b.saving ||
+  a.past !== b.past ||
+  a.future !== b.future
 
 /** The clock on the wall, as the practice's days are counted; nothing when nothing waits. */
 function localTime(ms: number): string | undefined {
