@@ -1,4 +1,4 @@
-import { useDeferredValue, useId, useState } from 'react'
+import { memo, useId, useState } from 'react'
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import Slider from '@mui/material/Slider'
@@ -39,17 +39,19 @@ export function WhatIf({ context, now, close }: { context: VisitContext; now: St
   const { visit, work } = context
   const title = useId()
   const [thought, setThought] = useState(() => start(now, work.draft.document.intake.outdoorHours))
-  const settled = useDeferredValue(thought)
+  // while one answer is on its way the newest thought waits for it, and those between are passed over
+  const [asked, setAsked] = useState(thought)
   const plan = useQuery({
-    queryKey: keys.whatIf(visit.id, work.draft.document.version, settled),
+    queryKey: keys.whatIf(visit.id, work.draft.document.version, asked),
     queryFn: ({ signal }) =>
       ask(
-        api.GET('/api/visits/{id}/what-if', { params: { path: { id: visit.id }, query: settled }, signal }),
+        api.GET('/api/visits/{id}/what-if', { params: { path: { id: visit.id }, query: asked }, signal }),
       ),
     placeholderData: keepPreviousData,
     gcTime: 0,
     retry: false,
   })
+  if (!plan.isFetching && asked !== thought) setAsked(thought)
   return (
     <section className="band year-open what-if" aria-labelledby={title}>
       <div className="year-open-head">
@@ -84,7 +86,7 @@ export function WhatIf({ context, now, close }: { context: VisitContext; now: St
   )
 }
 
-function InThatAir({ now, then }: { now: Stretch; then: Schemas['WhatIfView'] }) {
+const InThatAir = memo(function InThatAir({ now, then }: { now: Stretch; then: Schemas['WhatIfView'] }) {
   const unit = units([now.morning, now.evening, then.morning, then.evening])
   const { air } = then
   return (
@@ -135,7 +137,7 @@ function InThatAir({ now, then }: { now: Stretch; then: Schemas['WhatIfView'] })
       </ul>
     </>
   )
-}
+})
 
 const routineWords = (routine: Stretch['morning']) =>
   routine.steps.map((s) => `${s.name}, ${s.amount.words}`).join(' · ')
