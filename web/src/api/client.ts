@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch'
+import { oneAtATime } from './oneAtATime'
 import { flush, isWaiting, wait } from './outbox'
 import type { components, paths } from './schema'
 
@@ -87,17 +88,7 @@ function sendWithName(request: Request): Promise<Response> {
   return fetch(request)
 }
 
-let before: Promise<unknown> = Promise.resolve()
-
-/** Sends when what was asked before is answered; what nobody waits for any longer is not sent. */
-function sendInTurn(request: Request): Promise<Response> {
-  const mine = before.then(() => {
-    request.signal.throwIfAborted()
-    return sendWithName(request)
-  })
-  before = mine.catch(() => undefined)
-  return mine
-}
+const sendInTurn = oneAtATime(sendWithName)
 
 /** Tells the server that nobody waits any longer for what is worked out under that name. */
 export function giveUp(name: string) {
