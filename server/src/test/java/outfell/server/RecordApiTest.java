@@ -26,6 +26,7 @@ import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The record lasts: sent twice it is kept once, changed twice it is told, and a visit stays of its day. */
@@ -74,6 +75,28 @@ class RecordApiTest extends OverHttp {
         List<Answer> kept = atOnce(6, () -> post("/api/visits/" + visit + "/plans", ""));
         assertThat(kept).allSatisfy(k -> assertThat(k.status()).isEqualTo(201));
         assertThat(get("/api/visits/" + visit + "/plans").body()).hasSize(1);
+    }
+
+    @Test
+    void the_desk_shows_what_was_saved_last_whoever_looks_at_it_meanwhile() throws Exception {
+        String visit = newVisit("Looked At");
+        for (int i = 0; i < 12; i++) {
+            boolean allergic = i % 2 == 0;
+            ObjectNode d = document(visit);
+            ArrayNode told = ((ObjectNode) d.at("/intake")).putArray("otherAllergies");
+            if (allergic) {
+                told.add("lanolin");
+            }
+            List<Callable<Answer>> all = new ArrayList<>(List.of(() -> put("/api/visits/" + visit, d)));
+            for (int looks = 0; looks < 3; looks++) {
+                all.add(() -> get("/api/desk?text=Looked"));
+            }
+            assertThat(atOnce(all)).allSatisfy(a -> assertThat(a.status()).isEqualTo(200));
+            assertThat(get("/api/desk?text=Looked").body().at("/clients/0/mind").valueStream())
+                    .as("after save %d", i)
+                    .extracting(JsonNode::asString)
+                    .isEqualTo(allergic ? List.of("allergy: lanolin") : List.of());
+        }
     }
 
     // ---- changed twice
