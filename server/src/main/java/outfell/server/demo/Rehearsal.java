@@ -8,6 +8,7 @@ import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -94,7 +95,8 @@ class Rehearsal implements ApplicationRunner {
     }
 
     private JsonNode ask(String how, String path, String body) throws IOException, InterruptedException {
-        int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+        int port = Objects.requireNonNull(((WebServerApplicationContext) context).getWebServer())
+                .getPort();
         HttpRequest request = HttpRequest.newBuilder(URI.create("http://localhost:" + port + path))
                 .header("content-type", "application/json")
                 .header("x-ask", UUID.randomUUID().toString())
