@@ -44,9 +44,7 @@ export function WhatIf({ context, now, close }: { context: VisitContext; now: St
   const plan = useQuery({
     queryKey: keys.whatIf(visit.id, work.draft.document.version, asked),
     queryFn: ({ signal }) =>
-      ask(
-        api.GET('/api/visits/{id}/what-if', { params: { path: { id: visit.id }, query: asked }, signal }),
-      ),
+      ask(api.GET('/api/visits/{id}/what-if', { params: { path: { id: visit.id }, query: asked }, signal })),
     placeholderData: keepPreviousData,
     gcTime: 0,
     retry: false,

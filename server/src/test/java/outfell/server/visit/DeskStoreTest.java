@@ -2,6 +2,7 @@ package outfell.server.visit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
@@ -36,7 +37,7 @@ class DeskStoreTest {
     @ParameterizedTest
     @ValueSource(booleans = {true, false})
     void a_line_that_is_reckoned_from_what_a_save_then_changed_is_stale_after_it(boolean wasThere) throws Exception {
-        UUID client = db.queryForObject("select min(id) from client", UUID.class);
+        UUID client = Objects.requireNonNull(db.queryForObject("select min(id) from client", UUID.class));
         transaction.executeWithoutResult(tx -> db.update("delete from desk_line where client_id = ?", client));
         if (wasThere) {
             transaction.executeWithoutResult(tx -> store.put(client, DeskStore.Line.NONE, RULES));
