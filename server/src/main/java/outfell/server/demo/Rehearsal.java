@@ -6,7 +6,6 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
-import java.time.Month;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -23,16 +22,12 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Goes through the work of a few days on the demo practice and ends: what Java learns by it, which classes are needed and which code is
- * walked most, is laid by for every start after it.
+ * Goes through a day's work on the demo practice and ends: which classes it needs is laid by for every start after it.
  */
 @Component
 @ConditionalOnProperty("outfell.rehearsal")
 class Rehearsal implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(Rehearsal.class);
-    /** So often the code of a save and its plan is walked through for each client that it is known for what is walked most. */
-    private static final int CHANGES = 5;
-
     private static final int NOT_FOUND = 404;
     private static final int FAULT = 500;
 
@@ -67,12 +62,10 @@ class Rehearsal implements ApplicationRunner {
     private void visit(String visit, List<String> methods) throws IOException, InterruptedException {
         ObjectNode document = (ObjectNode) ask("GET", visit, "");
         document.remove(List.of("id", "client", "date"));
-        for (int i = 0; i < CHANGES; i++) {
-            document.put("method", methods.get(i % methods.size()));
-            Month shown = Month.of(i % Month.values().length + 1);
-            JsonNode saved = ask("PUT", visit + "?shown=" + shown, document.toString());
+        for (String method : methods) {
+            document.put("method", method);
+            JsonNode saved = ask("PUT", visit + "?shown=JANUARY", document.toString());
             document.put("version", saved.path("visit").path("version").asInt());
-            ask("GET", visit + "/what-if?celsius=" + i % 30 + "&humidity=50&wind=5&uv=3&hours=2", "");
         }
         ask("POST", visit + "/verdict", document.toString());
         String today = LocalDate.now().toString();
@@ -85,6 +78,7 @@ class Rehearsal implements ApplicationRunner {
                 "/plan/changes?month=JULY",
                 "/supply?month=JANUARY",
                 "/sun?month=JULY",
+                "/what-if?celsius=20&humidity=50&wind=5&uv=3&hours=2",
                 "/weeks",
                 "/evenings/" + today,
                 "/year",

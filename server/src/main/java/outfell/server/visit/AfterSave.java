@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
+import outfell.consultation.Patience;
 import outfell.server.plan.PlanAnswer;
 import outfell.server.plan.VerdictView;
 import outfell.server.visit.VisitStore.Visit;
@@ -45,8 +46,10 @@ class AfterSave {
     private static <T> @Nullable T orNothing(Supplier<T> told) {
         try {
             return told.get();
+        } catch (Patience.Over givenUp) {
+            return null;
         } catch (RuntimeException fault) {
-            LOG.info(
+            LOG.warn(
                     "A visit was saved, and what follows from it could not be told with it: {}",
                     fault.getClass().getName());
             return null;
