@@ -1973,7 +1973,7 @@ export interface components {
             /** Format: double */
             cost?: number | null;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             name: string;
             packs: components["schemas"]["BottlePack"][];
             product: string;
@@ -2056,7 +2056,7 @@ export interface components {
             cause: "SAFETY" | "SKIN" | "AIR" | "METHOD" | "MONEY" | "MINUTES" | "STEPS" | "NIGHTS" | "SHELF" | "TASTE" | "DAY" | "TIME" | "HAND" | "PRACTICE" | "CHOICE";
             from: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             limit?: components["schemas"]["Because"];
             /** @enum {string} */
             part: "MORNING" | "EVENING";
@@ -2358,7 +2358,7 @@ export interface components {
         Difference: {
             from: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             /** @enum {string} */
             part: "MORNING" | "EVENING";
             products: string[];
@@ -2802,7 +2802,7 @@ export interface components {
         KindElse: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             label: string;
         };
         KindOfCondition: {
@@ -2831,7 +2831,7 @@ export interface components {
             before: number;
             id: string;
             label: string;
-            leavesOut: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
+            leavesOut: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
             stops: ("RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC")[];
         };
         KindOfTest: {
@@ -2846,7 +2846,7 @@ export interface components {
         };
         KindWords: {
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             label: string;
         };
         KnobsView: {
@@ -3191,6 +3191,7 @@ export interface components {
             why: string;
         };
         OwnedProduct: {
+            habit: components["schemas"]["UsedNow"];
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             prescription?: boolean | null;
             product: components["schemas"]["ProductFacts"];
@@ -3439,7 +3440,7 @@ export interface components {
         ProductFacts: {
             id?: string | null;
             /** @enum {string|null} */
-            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN" | null;
+            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL" | null;
             label?: string | null;
             maker?: string | null;
             name: string;
@@ -3453,7 +3454,7 @@ export interface components {
         };
         ProductForm: {
             /** @enum {string|null} */
-            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN" | null;
+            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL" | null;
             label: string;
             maker: string;
             name: string;
@@ -3470,7 +3471,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             id: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             kindElse?: components["schemas"]["KindElse"];
             kindLabel: string;
             left: string[];
@@ -3788,7 +3789,7 @@ export interface components {
             version: number;
         };
         SchoolQuestion: {
-            bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
+            bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
             id: string;
             otherwise: string;
             question: string;
@@ -4018,7 +4019,7 @@ export interface components {
             handsOn: number;
             heed: components["schemas"]["Because"][];
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             kindLabel: string;
             /** Format: double */
             left: number;
@@ -4317,6 +4318,12 @@ export interface components {
             version: number;
             /** Format: int32 */
             weeks: number;
+        };
+        UsedNow: {
+            /** Format: int32 */
+            daysAWeek: number;
+            evening: boolean;
+            morning: boolean;
         };
         UsedThen: {
             byHand: boolean;
@@ -6597,7 +6604,7 @@ export interface operations {
         parameters: {
             query?: {
                 text?: string;
-                kinds?: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "TONER" | "ESSENCE" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "OIL" | "SEAL" | "LIP" | "SUNSCREEN")[];
+                kinds?: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
                 actives?: ("RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC")[];
                 concerns?: ("BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER")[];
                 free?: ("PERFUME" | "ALCOHOL" | "ANIMAL" | "NUTS" | "LANOLIN")[];

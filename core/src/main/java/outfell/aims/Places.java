@@ -117,6 +117,12 @@ final class Places {
         return normal || skin.water().dehydrated() ? Asking.WANTED : Asking.OPTIONAL;
     }
 
+    /** What she puts on each morning comes off each evening, whatever was answered of make-up. */
+    private boolean wearsBase() {
+        return consultation.shelf().stream()
+                .anyMatch(o -> o.product().kind() == StepKind.BASE && !o.hers().isEmpty());
+    }
+
     private Optional<Asking> morningWash(boolean calm) {
         boolean strained = skin.barrier().state() == BarrierState.STRAINED
                 || skin.barrier().state() == BarrierState.BROKEN;
@@ -142,7 +148,7 @@ final class Places {
      * wants one, but not before the heaviest concern is served: with one wash she washes twice, and the sheet says so.
      */
     private Optional<Asking> firstCleanse(boolean calm) {
-        boolean madeUp = consultation.life().makeUpDays() > 0;
+        boolean madeUp = consultation.life().makeUpDays() > 0 || wearsBase();
         boolean young = consultation.answers().age().isPresent()
                 && consultation.answers().age().getAsInt() < Suits.YOUNG;
         if (calm || method.secondCleanse() == Method.SecondCleanse.ONCE || (young && !madeUp)) {

@@ -38,7 +38,17 @@ public final class Slots {
             StepKind.ENZYME,
             StepKind.SCRUB,
             StepKind.WASH,
-            StepKind.FIRST_CLEANSE);
+            StepKind.FIRST_CLEANSE,
+            StepKind.LEAVE_ON_MASK,
+            StepKind.SLEEPING_MASK,
+            StepKind.RINSE_MASK,
+            StepKind.POWDER,
+            StepKind.BASE,
+            StepKind.BEARD_OIL,
+            StepKind.LIP_SCRUB,
+            StepKind.LIP_MASK,
+            StepKind.HAND,
+            StepKind.BODY);
 
     private final Consultation consultation;
     private final Asked asked;

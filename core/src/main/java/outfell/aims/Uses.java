@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Owned;
+import outfell.consultation.Hers;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
@@ -102,6 +103,9 @@ public final class Uses {
         if (p.prescription() && o != null) {
             return o.prescribedNights().size();
         }
+        if (p.kind().onlyHers() && !p.strong()) {
+            return hers(p);
+        }
         if (isNew(p) && p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes()) {
             return 0;
         }
@@ -113,10 +117,19 @@ public final class Uses {
         return diary.stepBack(today).isPresent() ? Math.max(Math.min(1, uses), uses / 2) : uses;
     }
 
+    /** Evenings a week of what no plan chooses by itself: hers, else as many as its kind is for. */
+    private int hers(Product p) {
+        Owned o = owned.get(p.id());
+        return o == null ? Hers.of(p.kind()).usual() : o.hersAWeek();
+    }
+
     /** Nights a week after so many weeks of getting used to it, in this month's air and by this method. */
     int at(Product p, int weeks) {
         if (p.prescription()) {
             return prescribedNights(p).size();
+        }
+        if (p.kind().onlyHers() && !p.strong()) {
+            return hers(p);
         }
         int uses = tolerance.usesPerWeek(p, weeks);
         boolean exfoliates = !p.has(ActiveKind.RETINOID);
@@ -153,7 +166,7 @@ public final class Uses {
 
     /** Nights a week that it will come to once it is got used to: what it is chosen for. */
     int inTime(Product p) {
-        return Math.max(now(p), tolerance.usesPerWeek(p, GOT_USED_TO));
+        return p.kind().onlyHers() ? now(p) : Math.max(now(p), tolerance.usesPerWeek(p, GOT_USED_TO));
     }
 
     /** What stays out of the plan while this retinoid is new: by a prescriber's everything that exfoliates, by some schools acids. */

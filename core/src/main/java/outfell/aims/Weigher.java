@@ -121,7 +121,7 @@ public final class Weigher {
         }
         Serving.Serves serves = given.serving().of(p, hand.daysOr(rationed ? uses.inTime(p) : 7));
         List<Point> points = merits.of(p, part, asking);
-        boolean strong = rationed && !p.kind().comesOff();
+        boolean strong = p.strong();
         Parting.Bits bits = parting.of(p);
         double[] takes = takes(p, part, rationed, days, hand);
         return Optional.of(new Candidate(
@@ -186,12 +186,12 @@ public final class Weigher {
         takes[Scarcity.minutes(part).ordinal()] = seconds(p, hand.coats()) / 60.0;
         // chapped lips are a place of their own, not a step of the face; lips that are only kept so are a step more
         boolean chapped = skin.concerns().stream().anyMatch(c -> c.concern() == Concern.CHAPPED_LIPS);
-        takes[Scarcity.steps(part).ordinal()] = p.kind() == StepKind.LIP && chapped ? 0 : 1;
+        takes[Scarcity.steps(part).ordinal()] = stepOfTheFace(p, chapped) ? 1 : 0;
         takes[Scarcity.MONEY.ordinal()] =
                 spend(p, part, days * (hand.on().isPresent() ? hand.times() : hand.times() * share(p)));
         if (!p.prescription()) {
-            boolean strong = rationed && !p.kind().comesOff();
-            takes[Scarcity.NIGHTS.ordinal()] = rationed ? days : 0;
+            boolean strong = p.strong();
+            takes[Scarcity.NIGHTS.ordinal()] = rationed && !p.kind().onlyHers() || strong ? days : 0;
             takes[Scarcity.LOAD.ordinal()] = days * Tolerance.points(p);
             takes[Scarcity.EXFOLIATIONS.ordinal()] = days * Tolerance.exfoliation(p);
             takes[Scarcity.STRONG.ordinal()] = strong ? 1 : 0;
@@ -199,6 +199,15 @@ public final class Weigher {
             takes[Scarcity.NEWCOMERS.ordinal()] = newcomer(p) ? 1 : 0;
         }
         return takes;
+    }
+
+    /** Hands, hair, body and make-up are no steps of the face; lips are one where they are only kept as they are. */
+    private static boolean stepOfTheFace(Product p, boolean chapped) {
+        return switch (p.kind()) {
+            case LIP -> !chapped;
+            case LIP_SCRUB, LIP_MASK, HAND, BODY, BASE, BEARD_OIL -> false;
+            default -> true;
+        };
     }
 
     /** A serum or treatment with an active that the client has never had: a reaction must have one suspect. */

@@ -192,6 +192,11 @@ final class SetAside {
     private Why noPlace(Product p) {
         StepKind kind = p.kind();
         String what = Kinds.one(kind);
+        if (kind.onlyHers()) {
+            return new Why(
+                    Cause.CHOICE,
+                    "No plan chooses %s by itself: it comes in by hand, or when she does it already.".formatted(what));
+        }
         Method method = consultation.method();
         if (Slots.opens(kind, consultation, skin, asked)) {
             return notTaken(p);
@@ -257,6 +262,8 @@ final class SetAside {
     private static boolean asksFor(Product p, Asked asked) {
         return switch (p.kind()) {
             case OIL -> asked.oil().yes();
+            case RINSE_MASK, LIP_SCRUB, LEAVE_ON_MASK, POWDER, SLEEPING_MASK, LIP_MASK, HAND, BODY, BASE, BEARD_OIL ->
+                false;
             case SEAL -> asked.seal().yes();
             case TREATMENT ->
                 !(p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes())

@@ -70,11 +70,44 @@ public record Consultation(
      * @param weeks that she has used it; 0 when it is new to her
      * @param prescribedNights for a prescription: the prescriber's nights
      * @param opened the day on which its pack was opened, where somebody noted it
+     * @param habit how she uses it now; absent where nobody said
      */
-    public record Owned(Product product, int weeks, List<DayOfWeek> prescribedNights, Optional<LocalDate> opened) {
+    public record Owned(
+            Product product,
+            int weeks,
+            List<DayOfWeek> prescribedNights,
+            Optional<LocalDate> opened,
+            Optional<Habit> habit) {
+        /** Nobody said how it is used. */
+        public Owned(Product product, int weeks, List<DayOfWeek> prescribedNights, Optional<LocalDate> opened) {
+            this(product, weeks, prescribedNights, opened, Optional.empty());
+        }
+
         /** Nobody noted when it was opened. */
         public Owned(Product product, int weeks, List<DayOfWeek> prescribedNights) {
             this(product, weeks, prescribedNights, Optional.empty());
+        }
+
+        /**
+         * The routines in which she does what no plan chooses by itself: her own, else those of its kind. None for what she has stopped,
+         * and for all that a plan chooses.
+         */
+        public List<Part> hers() {
+            if (!product.kind().onlyHers()
+                    || habit.filter(h -> h.daysAWeek() == 0).isPresent()) {
+                return List.of();
+            }
+            List<Part> usual = Hers.of(product.kind()).parts();
+            List<Part> own = usual.stream()
+                    .filter(p -> habit.isEmpty() || habit.get().in(p))
+                    .toList();
+            return own.isEmpty() ? usual : own;
+        }
+
+        /** Days a week of the same: her own, no more than its kind is for. */
+        public int hersAWeek() {
+            Hers of = Hers.of(product.kind());
+            return Math.min(of.most(), habit.map(Habit::daysAWeek).orElse(of.usual()));
         }
 
         public Owned {
@@ -87,6 +120,13 @@ public record Consultation(
                                 .formatted(product.name()));
             }
             prescribedNights = prescribedNights.stream().distinct().sorted().toList();
+        }
+    }
+
+    /** @param daysAWeek 0 to 7 */
+    public record Habit(boolean morning, boolean evening, int daysAWeek) {
+        boolean in(Part part) {
+            return part == Part.MORNING ? morning : evening;
         }
     }
 

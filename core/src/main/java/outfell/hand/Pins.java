@@ -4,9 +4,12 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import outfell.aims.Barred;
 import outfell.aims.Parting;
 import outfell.aims.Uses;
@@ -78,6 +81,8 @@ public final class Pins {
                 .filter(p -> !wanted.contains(p))
                 .sorted(Comparator.comparingInt((Choice p) -> -weeks(p)))
                 .forEach(wanted::add);
+        Set<Choice> byHabit = byHabit(wanted);
+        wanted.addAll(byHabit);
         for (Choice pin : wanted) {
             Optional<Product> product = consultation.find(pin.product());
             if (product.isEmpty()) {
@@ -85,7 +90,10 @@ public final class Pins {
             }
             safety.tellPrescriber(product.get()).ifPresent(notices::add);
             Optional<Because> refusal = refusal(product.get(), pin.part(), follow);
-            if (refusal.isPresent()) {
+            if (refusal.isPresent() && byHabit.contains(pin)) {
+                // nobody asked for it: what becomes of her things tells why it stops
+                continue;
+            } else if (refusal.isPresent()) {
                 refusals.add(
                         new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
             } else {
@@ -93,6 +101,16 @@ public final class Pins {
             }
         }
         return List.copyOf(follow);
+    }
+
+    /** What she does that no plan chooses by itself, where she does it; not what was taken out. */
+    private Set<Choice> byHabit(List<Choice> already) {
+        return consultation.shelf().stream()
+                .flatMap(o -> o.hers().stream()
+                        .map(part -> new Choice(part, o.product().id())))
+                .filter(c ->
+                        !already.contains(c) && !consultation.byHand().left().contains(c))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     private int weeks(Choice pin) {
@@ -104,9 +122,15 @@ public final class Pins {
         if (ban.isPresent()) {
             return ban;
         }
+        if (part == Part.MORNING && p.kind().someEvenings() && p.byDay() && !p.strong()) {
+            return Optional.of(Because.custom("%s has evenings of its own: it takes its minutes.".formatted(p.name())));
+        }
         if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
             return Optional.of(Because.custom(
                     "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
+        }
+        if (part == Part.EVENING && (p.kind() == StepKind.BASE)) {
+            return Optional.of(Because.custom("Make-up has no work in the evening: it comes off."));
         }
         if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
             return Optional.of(
@@ -151,7 +175,7 @@ public final class Pins {
     }
 
     private boolean beginsStrong(Product p) {
-        return p.rationed() && !p.kind().comesOff() && !p.prescription() && uses.isNew(p);
+        return p.strong() && !p.prescription() && uses.isNew(p);
     }
 
     private Because secondNew(Product p, Product first) {

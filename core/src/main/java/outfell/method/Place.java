@@ -6,6 +6,7 @@ public enum Place {
     WASH,
     EXFOLIATION,
     MASK,
+    LIP_SCRUB,
     /** An essence that goes on before the toner. */
     FIRST_ESSENCE,
     TONER,
@@ -15,6 +16,10 @@ public enum Place {
     WATER_LAYERS,
     /** Serums that work, where a method has them apart. */
     ACTIVES,
+    /** A sheet or a cream of which the rest is pressed in. */
+    LEAVE_ON_MASK,
+    /** Stirred into the thin layer that follows. */
+    POWDER,
     /** Every other thin layer, thinnest first. */
     LIGHT,
     EYES,
@@ -25,8 +30,15 @@ public enum Place {
     /** Rich serums and creams, thinnest first. */
     CREAMS,
     WATER_FREE,
+    /** Over the cream, instead of a seal. */
+    SLEEPING_MASK,
     LIPS,
-    SUNSCREEN;
+    HANDS,
+    BODY,
+    SUNSCREEN,
+    /** Make-up: after the sunscreen. */
+    BASE,
+    BEARD;
 
     /** Whether it is about the eyes alone. */
     public boolean isEyes() {

@@ -40,7 +40,35 @@ final class KindReader {
 
     private KindReader(Pack pack) {
         this.pack = pack;
-        this.named = Kinds.byName(pack.facts().name());
+        String name = pack.facts().name();
+        this.named = named(Kinds.byName(name), clay(pack), Kinds.saysThatItIsRinsed(name));
+    }
+
+    /** Of a mask that says which it is, the bare word tells nothing more; one with clay among the first is a clay mask. */
+    private static List<StepKind> named(List<StepKind> all, boolean clay, boolean rinsed) {
+        List<StepKind> words = all.stream()
+                .filter(k -> !(rinsed && k == StepKind.LEAVE_ON_MASK))
+                .toList();
+        boolean said = words.stream().anyMatch(KindReader::tellsOfAMask);
+        return words.stream()
+                .filter(k -> !(said && k == StepKind.RINSE_MASK))
+                .filter(k -> !(k == StepKind.LIP
+                        && (words.contains(StepKind.LIP_SCRUB) || words.contains(StepKind.LIP_MASK))))
+                .map(k -> k == StepKind.RINSE_MASK && clay ? StepKind.CLAY_MASK : k)
+                .distinct()
+                .toList();
+    }
+
+    private static boolean tellsOfAMask(StepKind named) {
+        return switch (named) {
+            case CLAY_MASK, ENZYME, LEAVE_ON_MASK, SLEEPING_MASK, LIP, LIP_MASK, EYE -> true;
+            default -> false;
+        };
+    }
+
+    private static boolean clay(Pack pack) {
+        return within(pack.certain(), ProductReader.SOLIDS_WITHIN, Tag.CLAY)
+                || pack.actives().stream().anyMatch(a -> a.kind() == ActiveKind.CLAY);
     }
 
     /** At least one, the likeliest first; no two of one kind. */
@@ -86,19 +114,26 @@ final class KindReader {
     private void byName() {
         for (StepKind kind : named) {
             boolean first = kind == named.getFirst();
-            Sign sign = kind == StepKind.LIP
-                    ? Sign.LIPS
-                    : kind.comesOff()
-                            ? Sign.COMES_OFF
-                            : first ? kind == StepKind.EYE ? Sign.EYE : Sign.NAME : Sign.OTHER_WORD;
-            sign(
-                    kind,
-                    sign,
-                    "likely",
-                    kind == StepKind.LIP
-                            ? "The name says lips."
-                            : "The name says %s.".formatted(Kinds.of(kind).label()));
+            sign(kind, byName(kind, first), "likely", "The name says %s.".formatted(said(kind)));
         }
+    }
+
+    private static Sign byName(StepKind kind, boolean first) {
+        return switch (kind) {
+            case LIP, LIP_MASK, LIP_SCRUB, HAND, BODY, BEARD_OIL, BASE -> Sign.ELSEWHERE;
+            case LEAVE_ON_MASK, SLEEPING_MASK -> Sign.COMES_OFF;
+            case EYE -> first ? Sign.EYE : Sign.OTHER_WORD;
+            default -> kind.comesOff() ? Sign.COMES_OFF : first ? Sign.NAME : Sign.OTHER_WORD;
+        };
+    }
+
+    private static String said(StepKind kind) {
+        return switch (kind) {
+            case LIP -> "lips";
+            case HAND -> "hands";
+            case BODY -> "body";
+            default -> Kinds.of(kind).label();
+        };
     }
 
     private void byFilters() {
@@ -106,11 +141,21 @@ final class KindReader {
                 pack.certain().stream().anyMatch(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC) && l.likely() >= 1);
         if (pack.spf() > 0 && (filters || pack.certain().isEmpty())) {
             sign(
-                    StepKind.SUNSCREEN,
+                    filtered(),
                     Sign.FILTERS,
                     "sure",
                     "SPF %d on the pack and UV filters in the list.".formatted(pack.spf()));
         }
+    }
+
+    /** A filter makes a sunscreen of a cream, but not of make-up, nor of what is for eyes, lips or hands and says nothing of sun. */
+    private StepKind filtered() {
+        return Kinds.saysSun(pack.facts().name())
+                ? StepKind.SUNSCREEN
+                : named.stream()
+                        .filter(k -> byName(k, true) == Sign.ELSEWHERE || k == StepKind.EYE)
+                        .findFirst()
+                        .orElse(StepKind.SUNSCREEN);
     }
 
     /** What a name says comes off is settled by the name: a mask or a scrub with a surfactant is no wash. */
@@ -124,7 +169,13 @@ final class KindReader {
         if (settled) {
             return;
         }
-        if (within(washing, within, Tag.SURFACTANT_STRONG)) {
+        if (pack.waterFree() && washing.stream().anyMatch(l -> l.position() <= within && Kinds.rinsesOil(l))) {
+            sign(
+                    StepKind.FIRST_CLEANSE,
+                    Sign.RINSES_OIL,
+                    "likely",
+                    "No water, and what makes oil rinse off stands among the first %d.".formatted(within));
+        } else if (within(washing, within, Tag.SURFACTANT_STRONG)) {
             sign(StepKind.WASH, Sign.SURFACTANT_STRONG, "likely", sentence.formatted(within));
         } else if (within(washing, Kinds.SURFACTANT_FIRST, Tag.SURFACTANT_MILD)) {
             sign(StepKind.WASH, Sign.SURFACTANT_FIRST, "likely", sentence.formatted(Kinds.SURFACTANT_FIRST));
@@ -142,7 +193,7 @@ final class KindReader {
 
     private void bySolids() {
         int within = ProductReader.SOLIDS_WITHIN;
-        if (within(pack.certain(), within, Tag.CLAY) || acts(ActiveKind.CLAY)) {
+        if (clay(pack)) {
             sign(StepKind.CLAY_MASK, Sign.SOLIDS, "likely", "Clay stands among the first %d.".formatted(within));
         }
         if (within(pack.certain(), within, Tag.EXFOLIATING_PARTICLE)) {

@@ -59,6 +59,9 @@ public final class Kinds {
     static final double LEAST_FILTER = FILE.number("least-filter", 0, 100);
 
     private static final List<String> STAYS_ON = FILE.texts("stays-on");
+    private static final List<String> RINSED = FILE.texts("rinsed-words");
+    private static final Set<String> OIL_RINSERS = Set.copyOf(FILE.texts("oil-rinsers"));
+    private static final List<String> SUN = FILE.texts("sun-words");
     private static final Set<String> SOLUBILISERS = Set.copyOf(FILE.texts("solubilisers"));
 
     private static final Row WEIGHS = FILE.row("weighs");
@@ -68,12 +71,14 @@ public final class Kinds {
 
     /** A sign by which a pack's kind is read. */
     enum Sign {
-        LIPS,
+        /** Another place than the face's skin, or colour on it. */
+        ELSEWHERE,
         FILTERS,
         COMES_OFF,
         NAME,
         EYE,
         OTHER_WORD,
+        RINSES_OIL,
         SURFACTANT_STRONG,
         SURFACTANT_FIRST,
         SURFACTANT,
@@ -115,6 +120,21 @@ public final class Kinds {
     /** Whether a name says of itself that the thing stays on. */
     static boolean saysThatItStaysOn(String name) {
         return STAYS_ON.stream().anyMatch(w -> Lexicon.standsIn(w, name));
+    }
+
+    /** Whether a name says of itself that the thing is rinsed off. */
+    static boolean saysThatItIsRinsed(String name) {
+        return RINSED.stream().anyMatch(w -> Lexicon.standsIn(w, name));
+    }
+
+    /** Whether a line is an emulsifier by which an oil rinses off. */
+    static boolean rinsesOil(LabelLine line) {
+        return line.named(OIL_RINSERS);
+    }
+
+    /** Whether a name speaks of the sun, and not only of a factor. */
+    static boolean saysSun(String name) {
+        return SUN.stream().anyMatch(w -> Lexicon.standsIn(w, name));
     }
 
     /** Whether a line is a surfactant that mostly dissolves perfume or oil. */

@@ -104,6 +104,7 @@ public record Product(
      */
     public boolean protectsFromSun() {
         return spf > 0
+                && kind != StepKind.BASE
                 && !madeAtHome
                 && label.lines().stream()
                                 .filter(l -> l.isAny(Tag.UV_MINERAL, Tag.UV_ORGANIC))
@@ -276,10 +277,13 @@ public record Product(
     public boolean rationed() {
         return switch (kind) {
             case WASH, FIRST_CLEANSE -> false;
-            case SCRUB, ENZYME, CLAY_MASK -> true;
-            case TONER, ESSENCE, TREATMENT, SERUM, EYE, MOISTURISER, OIL, SEAL, LIP, SUNSCREEN ->
-                prescription || holdsRationed();
+            default -> kind.someEvenings() || prescription || holdsRationed();
         };
+    }
+
+    /** Whether it stays on and what is in it is strong enough to have nights of its own. */
+    public boolean strong() {
+        return !kind.comesOff() && (prescription || holdsRationed());
     }
 
     private boolean holdsRationed() {

@@ -110,6 +110,16 @@ public final class ProductReader {
                 harms);
     }
 
+    /** Kinds of which one whose list nobody has read is taken to hold no water. */
+    private static final Set<StepKind> WATER_FREE_BY_NAME = EnumSet.of(
+            StepKind.OIL,
+            StepKind.SEAL,
+            StepKind.LIP,
+            StepKind.LIP_MASK,
+            StepKind.LIP_SCRUB,
+            StepKind.BEARD_OIL,
+            StepKind.POWDER);
+
     /** Texture grades in words, as custom has them. */
     public static String textureWords(double grade) {
         return switch ((int) Math.floor(grade)) {
@@ -147,7 +157,7 @@ public final class ProductReader {
         if (certain.stream().noneMatch(l -> l.ingredient().isPresent())) {
             return facts.kind()
                     .or(() -> Kinds.byName(facts.name()).stream().findFirst())
-                    .filter(k -> k == StepKind.OIL || k == StepKind.SEAL || k == StepKind.LIP)
+                    .filter(WATER_FREE_BY_NAME::contains)
                     .isPresent();
         }
         return certain.stream()

@@ -130,7 +130,11 @@ public final class RecipeReader {
     private Optional<StepKind> kind() {
         return switch (recipe.use()) {
             case WASH -> Optional.of(holds(Tag.EXFOLIATING_PARTICLE) ? StepKind.SCRUB : StepKind.WASH);
-            case MASK -> Optional.of(holds(Tag.EXFOLIATING_PARTICLE) ? StepKind.SCRUB : StepKind.CLAY_MASK);
+            case MASK ->
+                Optional.of(
+                        holds(Tag.EXFOLIATING_PARTICLE)
+                                ? StepKind.SCRUB
+                                : holds(Tag.CLAY) ? StepKind.CLAY_MASK : StepKind.RINSE_MASK);
             case BY_DAY, BY_NIGHT -> greatest().flatMap(Recipe.Part::product).map(RecipeReader::leftOn);
         };
     }

@@ -18,6 +18,7 @@ import outfell.aims.Uses;
 import outfell.aims.Weigher;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
+import outfell.consultation.Hers;
 import outfell.hand.Adjustments;
 import outfell.knowledge.Because;
 import outfell.method.Method;
@@ -27,6 +28,7 @@ import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Adjustment;
+import outfell.routine.Amounts;
 import outfell.routine.ByAir;
 import outfell.routine.Condition;
 import outfell.routine.Layout;
@@ -36,6 +38,7 @@ import outfell.season.Asked;
 import outfell.season.Asked.Oil;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
+import outfell.sun.Film;
 import outfell.week.Tolerance;
 
 /** How what was chosen is laid out: on which nights, what each step is for, and what of it is the therapist's own. */
@@ -171,6 +174,10 @@ final class Laying {
                     "Every other night at first: it is new and dries; daily once the skin is used to it.");
         }
         String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
+        if (c.product().kind().onlyHers() && !c.product().strong()) {
+            Because hers = Hers.of(c.product().kind()).because();
+            return hers.withSentence("%s. %s".formatted(often, hers.sentence()));
+        }
         String alone = found.shares(thing) ? "" : "; no other strong step shares its night";
         if (c.beginner()) {
             return tolerance
@@ -225,6 +232,7 @@ final class Laying {
         }
         Kinds.KindOfStep kind = Kinds.of(candidate.product().kind());
         return switch (kind.kind()) {
+            case BASE -> base(candidate.product(), kind);
             case SUNSCREEN ->
                 Stream.concat(
                                 Stream.of(asked.spf().because()),
@@ -246,5 +254,20 @@ final class Laying {
                         : List.of(kind.because().withSentence(kind.purpose()));
             default -> List.of(kind.because().withSentence(kind.purpose()));
         };
+    }
+
+    /** What a filter in make-up is worth at the amount that people put on, by the careful law. */
+    private static List<Because> base(Product base, Kinds.KindOfStep kind) {
+        Because purpose = kind.because().withSentence(kind.purpose());
+        if (base.spf() == 0) {
+            return List.of(purpose);
+        }
+        Film.KeptFilm kept = Film.kept(base.spf(), Amounts.worn(base));
+        return List.of(
+                purpose,
+                kept.because()
+                        .withSentence(
+                                "Its SPF %d was tested at %.0f mg/cm²; make-up goes on at about %.1f, which leaves about SPF %.0f: it does not stand in for the sunscreen."
+                                        .formatted(base.spf(), Film.TESTED, kept.density(), kept.careful())));
     }
 }

@@ -156,16 +156,21 @@ public final class Amounts {
 
     /**
      * How thick a daily layer lies on the face, mg/cm²: grams × 1000 / area, a film on the dry places as its mean. Nought for what
-     * comes off, and for eyes and lips, which are not the face as a whole.
+     * comes off, for make-up and masks, and for what is not the face as a whole.
      */
     public static double density(Product product, Band band, int layers, Part part) {
         Use use = of(product.kind());
         return switch (product.kind()) {
-            case FIRST_CLEANSE, WASH, SCRUB, ENZYME, CLAY_MASK, EYE, LIP -> 0;
             case SUNSCREEN -> Film.TESTED;
-            case TONER, ESSENCE, TREATMENT, SERUM, MOISTURISER, OIL, SEAL ->
+            case TONER, ESSENCE, TREATMENT, POWDER, SERUM, MOISTURISER, OIL, SEAL ->
                 use.grams() * factor(use, band, part) * layers * 1000 / FACE_CM2;
+            default -> 0;
         };
+    }
+
+    /** How thick make-up lies on the face as people put it on, mg/cm². */
+    public static double worn(Product base) {
+        return of(base.kind()).grams() * 1000 / FACE_CM2;
     }
 
     /** Bands run dry, normal, oily; the file lists oily, normal, dry. */
@@ -267,11 +272,20 @@ public final class Amounts {
     }
 
     private static String where(StepKind kind, boolean withNeck) {
+        String part = partOf(kind);
+        return part.isEmpty() ? withNeck ? "face and neck" : "face" : part;
+    }
+
+    /** Where a step goes that is not for the whole face, in words; empty for one that is. */
+    static String partOf(StepKind kind) {
         return switch (kind) {
             case EYE -> "eyes only";
-            case LIP -> "lips only";
+            case LIP, LIP_SCRUB, LIP_MASK -> "lips only";
             case SEAL -> "dry places";
-            default -> withNeck ? "face and neck" : "face";
+            case HAND -> "hands";
+            case BODY -> "body";
+            case BEARD_OIL -> "beard";
+            default -> "";
         };
     }
 

@@ -294,7 +294,7 @@ public final class Layout {
                 hand.daysOr(on.nights().size()),
                 on.often(),
                 on.because(),
-                hand.on().or(about::zone).map(Coverage::words).orElse(part(p)),
+                hand.on().or(about::zone).map(Coverage::words).orElse(Amounts.partOf(p.kind())),
                 owned.contains(p.id()),
                 p.prescription(),
                 place(order, sorted, i),
@@ -466,7 +466,7 @@ public final class Layout {
 
     private static String treatment(Product p) {
         return switch (p.kind()) {
-            case CLAY_MASK -> "mask";
+            case CLAY_MASK, RINSE_MASK, LEAVE_ON_MASK -> "mask";
             case ENZYME, SCRUB -> "exfoliation";
             default -> StepOrder.lowPh(p) ? "acid" : "";
         };
@@ -479,15 +479,6 @@ public final class Layout {
         }
         boolean last = i + 1 >= sorted.size() || !sorted.get(i + 1).kind().comesOff();
         return last ? 0 : Amounts.of(p.kind()).left();
-    }
-
-    private static String part(Product p) {
-        return switch (p.kind()) {
-            case EYE -> "eyes only";
-            case LIP -> "lips only";
-            case SEAL -> "dry places";
-            default -> "";
-        };
     }
 
     private static Because settleBecause(Product p, int seconds, boolean underSunscreen) {

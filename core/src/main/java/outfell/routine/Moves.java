@@ -13,7 +13,7 @@ import outfell.product.StepKind;
 /** Steps moved by hand: within what the rules of order allow, or against them with a reason. */
 public final class Moves {
     private static final Because SUNSCREEN_LAST = Because.custom(
-            "Nothing goes over the sunscreen but eyes and lips: a layer on top moves its film, and what it still protects is not known.");
+            "Nothing goes over the sunscreen but make-up, eyes and lips: a layer on top moves its film, and what it still protects is not known.");
 
     /**
      * Another place that one step could have.
@@ -119,6 +119,8 @@ public final class Moves {
 
     /** Whether it would lie on the face's sunscreen. */
     private static boolean covers(Product p) {
-        return p.kind() != StepKind.EYE && p.kind() != StepKind.LIP;
+        return p.kind() != StepKind.EYE
+                && p.kind() != StepKind.BASE
+                && !p.kind().besideTheFace();
     }
 }

@@ -90,12 +90,12 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
         return steps.subList(i + 1, steps.size()).stream().anyMatch(s -> !elsewhere(s));
     }
 
-    /** Eyes and lips meet nothing that settles on the face. */
+    /** Eyes, lips, hands and hair meet nothing that settles on the face. */
     private static boolean elsewhere(Task step) {
         return elsewhere(step.kind()) && step.settle() == 0 && step.contact() == 0;
     }
 
     static boolean elsewhere(StepKind kind) {
-        return kind == StepKind.EYE || kind == StepKind.LIP;
+        return kind == StepKind.EYE || kind.besideTheFace();
     }
 }

@@ -74,9 +74,17 @@ public final class StepOrder {
             case FIRST_CLEANSE -> List.of(Place.FIRST_CLEANSE);
             case WASH -> List.of(Place.WASH);
             case SCRUB, ENZYME -> List.of(Place.EXFOLIATION);
-            case CLAY_MASK -> List.of(Place.MASK);
+            case CLAY_MASK, RINSE_MASK -> List.of(Place.MASK);
+            case LIP_SCRUB -> List.of(Place.LIP_SCRUB);
             case SUNSCREEN -> List.of(Place.SUNSCREEN);
-            case LIP -> List.of(Place.LIPS);
+            case BASE -> List.of(Place.BASE);
+            case BEARD_OIL -> List.of(Place.BEARD);
+            case LIP, LIP_MASK -> List.of(Place.LIPS);
+            case HAND -> List.of(Place.HANDS);
+            case BODY -> List.of(Place.BODY);
+            case LEAVE_ON_MASK -> List.of(Place.LEAVE_ON_MASK);
+            case SLEEPING_MASK -> List.of(Place.SLEEPING_MASK);
+            case POWDER -> List.of(Place.POWDER);
             case EYE -> List.of(Place.EYES, rich ? Place.RICH_EYES : Place.LIGHT_EYES);
             case OIL -> List.of(Place.OIL, Place.WATER_FREE);
             case SEAL -> List.of(Place.WATER_FREE);
@@ -158,25 +166,35 @@ public final class StepOrder {
     }
 
     private boolean elsewhere(Place place) {
-        return place == Place.LIPS || (place == Place.EYES && method.eyePlace() == Method.EyePlace.IN_A_WAIT);
+        return switch (place) {
+            case LIPS, LIP_SCRUB, HANDS, BODY, BEARD -> true;
+            case EYES -> method.eyePlace() == Method.EyePlace.IN_A_WAIT;
+            default -> false;
+        };
     }
 
     private static String areaOf(Product p) {
-        return p.kind() == StepKind.LIP ? "lips" : "eyes";
+        return switch (p.kind()) {
+            case LIP, LIP_MASK, LIP_SCRUB -> "lips";
+            case HAND -> "hands";
+            case BODY -> "arms and body";
+            case BEARD_OIL -> "beard hair";
+            default -> "eyes";
+        };
     }
 
     /** Whether its method has it done while another step settles. */
     boolean inAWait(Product p) {
         return switch (p.kind()) {
             case EYE -> method.eyePlace() == Method.EyePlace.IN_A_WAIT;
-            case LIP -> method.lipPlace() == Method.LipPlace.IN_A_WAIT;
+            case LIP, LIP_MASK -> method.lipPlace() == Method.LipPlace.IN_A_WAIT;
             default -> false;
         };
     }
 
     private static boolean staysOn(Place place) {
         return switch (place) {
-            case FIRST_CLEANSE, WASH, EXFOLIATION, MASK -> false;
+            case FIRST_CLEANSE, WASH, EXFOLIATION, MASK, LIP_SCRUB -> false;
             default -> true;
         };
     }
@@ -203,11 +221,12 @@ public final class StepOrder {
                             "The first cleanse lifts sunscreen and make-up; the wash takes off what it has loosened.";
                         case FIRST_CLEANSE -> said(placed(then));
                         case EXFOLIATION -> "Exfoliate on clean skin only.";
+                        case LIP_SCRUB -> said(placed(then));
                         default -> "A mask lies on clean, bare skin.";
                     });
         }
         // whichever of the two has a place of its own tells why
-        if (b == Place.SUNSCREEN) {
+        if (b == Place.SUNSCREEN || ofItsOwnAfterCare(b)) {
             return place(then, List.of(first), List.of());
         }
         if (a.isEyes() || b.isEyes()) {
@@ -232,9 +251,17 @@ public final class StepOrder {
                         : "The %s goes over the %s, whatever its texture.".formatted(label(then), label(first)));
     }
 
+    /** Make-up, hair, body, and what covers the night's cream: each says itself why it comes so late. */
+    private static boolean ofItsOwnAfterCare(Place place) {
+        return switch (place) {
+            case BASE, BEARD, SLEEPING_MASK -> true;
+            default -> false;
+        };
+    }
+
     private static boolean isLight(Place place) {
         return switch (place) {
-            case FIRST_ESSENCE, TONER, ACID, WATER_LAYERS, ACTIVES, LIGHT -> true;
+            case FIRST_ESSENCE, TONER, ACID, WATER_LAYERS, ACTIVES, LIGHT, LEAVE_ON_MASK, POWDER -> true;
             default -> false;
         };
     }
@@ -251,7 +278,7 @@ public final class StepOrder {
     /** Whether what stands there is there for another reason than how thin it is. */
     private static boolean ofItsOwn(Place place) {
         return switch (place) {
-            case TONER, FIRST_ESSENCE, ACID, WATER_LAYERS, ACTIVES, OIL -> true;
+            case TONER, FIRST_ESSENCE, ACID, WATER_LAYERS, ACTIVES, OIL, LEAVE_ON_MASK, POWDER -> true;
             default -> false;
         };
     }
@@ -283,8 +310,23 @@ public final class StepOrder {
             case LIGHT, CREAMS -> Because.custom(among(step, before, after));
             case FIRST_ESSENCE, TONER, ACID, WATER_LAYERS, ACTIVES ->
                 Because.custom(tellsItsPlace(placed, before, after) ? said(placed) : among(step, before, after));
-            case FIRST_CLEANSE, EXFOLIATION, MASK, EYES, LIGHT_EYES, RICH_EYES, OIL, LIPS, SUNSCREEN ->
-                Because.custom(said(placed));
+            case FIRST_CLEANSE,
+                    EXFOLIATION,
+                    MASK,
+                    LIP_SCRUB,
+                    LEAVE_ON_MASK,
+                    POWDER,
+                    EYES,
+                    LIGHT_EYES,
+                    RICH_EYES,
+                    OIL,
+                    SLEEPING_MASK,
+                    LIPS,
+                    HANDS,
+                    BODY,
+                    SUNSCREEN,
+                    BASE,
+                    BEARD -> Because.custom(said(placed));
         };
     }
 
@@ -310,6 +352,8 @@ public final class StepOrder {
             case OIL ->
                 oil.isPresent() ? "with the oil in it, as the air asks" : "over the oil, which the method puts there";
             case LIPS -> "after the lips, which meet nothing else";
+            case LEAVE_ON_MASK -> "over what the mask has left";
+            case POWDER -> "with the powder stirred into it";
             case FIRST_ESSENCE -> "after the essence, which the method puts first";
             case WATER_LAYERS, ACTIVES -> "after the layers that the method puts first";
             default ->

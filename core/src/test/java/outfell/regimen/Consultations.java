@@ -35,6 +35,10 @@ public final class Consultations {
 
     public static final List<Product> CATALOGUE = StarterCatalogue.products();
 
+    /** Of these the kinds that a plan chooses by itself. */
+    static final List<Product> CHOSEN =
+            CATALOGUE.stream().filter(p -> !p.kind().onlyHers()).toList();
+
     private Consultations() {}
 
     private static Answers nothing() {

@@ -238,7 +238,7 @@ class PlansSaidTest {
     }
 
     private static Owned owned(RandomGenerator random) {
-        Product p = Consultations.CATALOGUE.get(random.nextInt(Consultations.CATALOGUE.size()));
+        Product p = Consultations.CHOSEN.get(random.nextInt(Consultations.CHOSEN.size()));
         return new Owned(
                 p,
                 random.nextInt(40),
@@ -274,8 +274,8 @@ class PlansSaidTest {
                         morning.get(random.nextInt(morning.size())).product()))
                 .with(new Choice(
                         Part.EVENING,
-                        Consultations.CATALOGUE
-                                .get(random.nextInt(Consultations.CATALOGUE.size()))
+                        Consultations.CHOSEN
+                                .get(random.nextInt(Consultations.CHOSEN.size()))
                                 .id()));
         Band band = Band.values()[random.nextInt(Band.values().length)];
         return band == Band.values()[0]

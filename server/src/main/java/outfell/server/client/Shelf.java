@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import outfell.consultation.Consultation.Habit;
 import outfell.consultation.Consultation.Owned;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -56,7 +57,11 @@ public class Shelf {
                             product,
                             i.use().weeks(),
                             lacksNights(product, i) ? EVERY_NIGHT : i.nights(),
-                            Optional.ofNullable(i.use().opened()));
+                            Optional.ofNullable(i.use().opened()),
+                            Optional.of(new Habit(
+                                    i.use().morning(),
+                                    i.use().evening(),
+                                    i.use().daysAWeek())));
                 })
                 .toList();
     }

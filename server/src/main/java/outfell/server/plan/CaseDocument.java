@@ -189,7 +189,12 @@ public record CaseDocument(
             ProductFacts product,
             @Schema(types = {"integer", "null"}) @Nullable Integer weeks,
             @Schema(types = {"boolean", "null"}) @Nullable Boolean prescription,
-            @Nullable List<DayOfWeek> nights) {}
+            @Nullable List<DayOfWeek> nights,
+            @Nullable Habit habit) {}
+
+    /** How a thing is used now. */
+    @Schema(name = "UsedNow")
+    public record Habit(boolean morning, boolean evening, int daysAWeek) {}
 
     /** What is changed on one step by hand. */
     public record StepByHand(

@@ -370,7 +370,13 @@ public final class Cases {
             Integer weeks = o.weeks();
             all.add(at(
                     pointer + "/nights",
-                    () -> new Consultation.Owned(product, weeks == null ? 0 : weeks, orNone(o.nights()))));
+                    () -> new Consultation.Owned(
+                            product,
+                            weeks == null ? 0 : weeks,
+                            orNone(o.nights()),
+                            Optional.empty(),
+                            Optional.ofNullable(o.habit())
+                                    .map(h -> new Consultation.Habit(h.morning(), h.evening(), h.daysAWeek())))));
         }
         return all;
     }
