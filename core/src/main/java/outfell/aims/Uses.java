@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Owned;
 import outfell.consultation.Hers;
@@ -119,8 +120,38 @@ public final class Uses {
 
     /** Evenings a week of what no plan chooses by itself: hers, else as many as its kind is for. */
     private int hers(Product p) {
+        return byPack(p, otherwise(p));
+    }
+
+    /** Days a week of what she does on some days only, whichever they are; absent for what is daily and for what has nights. */
+    public OptionalInt someDays(Product p) {
         Owned o = owned.get(p.id());
-        return o == null ? Hers.of(p.kind()).usual() : o.hersAWeek();
+        return o == null || o.hers().isEmpty() || p.rationed() || o.hersAWeek() == DAYS
+                ? OptionalInt.empty()
+                : OptionalInt.of(o.hersAWeek());
+    }
+
+    /** No more than its pack allows. */
+    private static int byPack(Product p, int uses) {
+        return Math.min(uses, p.directions().times().orElse(DAYS));
+    }
+
+    /** Nights a week that there would be if its pack said nothing. */
+    private int otherwise(Product p) {
+        if (p.kind().onlyHers() && !p.strong()) {
+            return Optional.ofNullable(owned.get(p.id()))
+                    .map(Owned::hersAWeek)
+                    .orElse(Hers.of(p.kind()).usual());
+        }
+        return tolerance.usesPerWeek(p, weeks(p));
+    }
+
+    /** Whether it is its pack that keeps it from more nights: without its word there would be more. */
+    public boolean keptByPack(Product p) {
+        return p.rationedByPackAlone()
+                || (!p.prescription()
+                        && p.directions().times().isPresent()
+                        && otherwise(p) > p.directions().times().getAsInt());
     }
 
     /** Nights a week after so many weeks of getting used to it, in this month's air and by this method. */
@@ -131,7 +162,10 @@ public final class Uses {
         if (p.kind().onlyHers() && !p.strong()) {
             return hers(p);
         }
-        int uses = tolerance.usesPerWeek(p, weeks);
+        if (p.rationedByPackAlone()) {
+            return byPack(p, DAYS);
+        }
+        int uses = byPack(p, tolerance.usesPerWeek(p, weeks));
         boolean exfoliates = !p.has(ActiveKind.RETINOID);
         if (!exfoliates && asked.retinoidFewer().yes() && weeks >= GOT_USED_TO) {
             return Math.max(1, uses - 1);
@@ -166,7 +200,9 @@ public final class Uses {
 
     /** Nights a week that it will come to once it is got used to: what it is chosen for. */
     int inTime(Product p) {
-        return p.kind().onlyHers() ? now(p) : Math.max(now(p), tolerance.usesPerWeek(p, GOT_USED_TO));
+        return p.kind().onlyHers() || p.rationedByPackAlone()
+                ? now(p)
+                : Math.max(now(p), byPack(p, tolerance.usesPerWeek(p, GOT_USED_TO)));
     }
 
     /** What stays out of the plan while this retinoid is new: by a prescriber's everything that exfoliates, by some schools acids. */

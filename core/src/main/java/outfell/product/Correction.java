@@ -5,15 +5,17 @@ import java.time.LocalDate;
 /**
  * What a therapist has put right about a product; kept when its label is read again.
  *
- * @param of the name as printed, for a name; empty for kind and texture
- * @param to an INCI name, or empty for "no ingredient"; a {@link StepKind}; a texture grade 1 to 8
+ * @param of the name as printed, for a name; a {@link Direction}; empty for kind and texture
+ * @param to an INCI name, or empty for "no ingredient"; a {@link StepKind}; a texture grade 1 to 8; what is directed, or empty where the pack is
+ *     silent
  */
 public record Correction(About about, String of, String to, String who, LocalDate on) {
     /** What can be put right. */
     public enum About {
         NAME,
         KIND,
-        TEXTURE
+        TEXTURE,
+        DIRECTION
     }
 
     /** @throws IllegalArgumentException when it says what cannot be */
@@ -35,6 +37,7 @@ public record Correction(About about, String of, String to, String who, LocalDat
                     StepKind.valueOf(to);
                 }
             }
+            case DIRECTION -> Directions.check(of, to);
             case TEXTURE -> {
                 if (!to.isEmpty() && !(Double.parseDouble(to) >= 1 && Double.parseDouble(to) <= 8)) {
                     throw new IllegalArgumentException("Texture %s is outside 1..8.".formatted(to));

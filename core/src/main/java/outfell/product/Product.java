@@ -29,6 +29,7 @@ import outfell.knowledge.KnowledgeFile;
  * @param irritancy sum over its ingredients, to tell the milder of two
  * @param madeAtHome whether it is mixed at home
  * @param allHarms what of it harms, or is to be minded
+ * @param directions what its pack directs, as far as anybody knows
  */
 public record Product(
         ProductId id,
@@ -52,7 +53,8 @@ public record Product(
         Label label,
         List<Finding> findings,
         boolean madeAtHome,
-        List<Harms.Harm> allHarms) {
+        List<Harms.Harm> allHarms,
+        Directions directions) {
     private static final List<String> WATER_FAST =
             KnowledgeFile.yaml("name-claims.yaml").texts("water-fast");
     private static final List<String> NOT_WATER_FAST =
@@ -277,8 +279,18 @@ public record Product(
     public boolean rationed() {
         return switch (kind) {
             case WASH, FIRST_CLEANSE -> false;
-            default -> kind.someEvenings() || prescription || holdsRationed();
+            default -> kind.someEvenings() || prescription || holdsRationed() || packKeepsIt();
         };
+    }
+
+    /** Whether it has nights of its own by nothing but its pack's word. */
+    public boolean rationedByPackAlone() {
+        return rationed() && !kind.someEvenings() && !prescription && !holdsRationed();
+    }
+
+    /** Whether its pack keeps it to some days of a week. */
+    private boolean packKeepsIt() {
+        return directions.times().isPresent() && directions.times().getAsInt() < 7;
     }
 
     /** Whether it stays on and what is in it is strong enough to have nights of its own. */

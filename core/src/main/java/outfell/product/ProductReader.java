@@ -73,6 +73,10 @@ public final class ProductReader {
         findings.add(new Finding("texture", textureWords(texture.value()), texture.sure(), texture.because()));
         actives.forEach(a -> findings.add(active(a)));
         findings.addAll(LabelFindings.of(facts, kind.kind(), certain, actives, composition, spf));
+        Directions directions = Directions.read(facts, kind.kind());
+        Stream.of(Direction.values())
+                .flatMap(d -> Optional.ofNullable(directions.told().get(d)).stream())
+                .forEach(t -> findings.add(new Finding("by the pack", t.words(), "sure", t.because())));
         findings.addAll(corrected(facts));
         findings.addAll(unlisted(label));
         Stream.concat(label.lines().stream().filter(LabelLine::mayContain), label.beside().stream())
@@ -107,7 +111,8 @@ public final class ProductReader {
                 label,
                 findings,
                 facts.home().isPresent(),
-                harms);
+                harms,
+                directions);
     }
 
     /** Kinds of which one whose list nobody has read is taken to hold no water. */

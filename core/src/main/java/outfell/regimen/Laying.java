@@ -24,6 +24,8 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
+import outfell.product.Direction;
+import outfell.product.Directions;
 import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
@@ -174,6 +176,12 @@ final class Laying {
                     "Every other night at first: it is new and dries; daily once the skin is used to it.");
         }
         String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
+        Directions.Told times = c.product().directions().told().get(Direction.TIMES);
+        if (times != null && uses.keptByPack(c.product())) {
+            return times.because()
+                    .withSentence("%s, as its pack says. %s"
+                            .formatted(often, times.because().sentence()));
+        }
         if (c.product().kind().onlyHers() && !c.product().strong()) {
             Because hers = Hers.of(c.product().kind()).because();
             return hers.withSentence("%s. %s".formatted(often, hers.sentence()));
@@ -207,7 +215,8 @@ final class Laying {
                 purpose(candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
                 weigher.zone(candidate.product()),
-                all.stream().filter(c -> c.product().id().equals(id)).count() > 1);
+                all.stream().filter(c -> c.product().id().equals(id)).count() > 1,
+                uses.someDays(candidate.product()));
     }
 
     /** Concerns that an active of it helps, heaviest first: what only waters, softens or seals is told as that. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
@@ -12,6 +13,7 @@ import outfell.knowledge.Evidence;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
+import outfell.product.Directions;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.skin.Band;
@@ -51,6 +53,8 @@ public final class Amounts {
             double byDay,
             String technique,
             String thinTechnique,
+            String dampTechnique,
+            String wipedTechnique,
             boolean damp,
             int handsOn,
             int contact,
@@ -123,6 +127,27 @@ public final class Amounts {
         if (product.prescription()) {
             return "as the prescriber said, on dry skin";
         }
+        return directed(product, custom(product));
+    }
+
+    /** Custom's way, changed where the pack says otherwise. */
+    private static String directed(Product product, String custom) {
+        Use use = of(product.kind());
+        Directions pack = product.directions();
+        boolean dry = pack.dry().orElse(!use.damp());
+        boolean othersDamp = !dry && !use.damp() && !use.dampTechnique().isEmpty();
+        String way = pack.wiped() && !use.wipedTechnique().isEmpty()
+                ? use.wipedTechnique()
+                : othersDamp ? use.dampTechnique() : custom;
+        String skin = dry == !use.damp() || othersDamp ? "" : dry ? "on dry skin: " : "on damp skin: ";
+        boolean said = way.contains("not near");
+        String eyes = pack.roundTheEyes()
+                .map(yes -> yes ? ", round the eyes too" : said ? "" : ", not round the eyes")
+                .orElse("");
+        return skin + way + eyes;
+    }
+
+    private static String custom(Product product) {
         Use use = of(product.kind());
         if (product.texture() < THIN_UNDER && !use.thinTechnique().isEmpty()) {
             return use.thinTechnique();
@@ -195,7 +220,7 @@ public final class Amounts {
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
         String where = where(product.kind(), use.withNeck());
         return new Amount(
-                measured(measure(use, product), grams) + layered,
+                measured(product, grams) + layered,
                 grams * layers,
                 where,
                 use.because()
@@ -241,7 +266,7 @@ public final class Amounts {
         String why =
                 byHand.on().isEmpty() && !byHand.secondCoat() ? "only there does the skin ask for it" : "set by hand";
         return new Amount(
-                measured(measure(use, product), grams) + layered + coats,
+                measured(product, grams) + layered + coats,
                 Math.round(whole.grams() * times * 100) / 100.0,
                 where,
                 Because.custom("%.2f g for %s%s, %s.".formatted(grams, where, coats, why)));
@@ -250,7 +275,7 @@ public final class Amounts {
     private static Amount times(Product product, Amount whole, double share, Because why) {
         double grams = Math.round(whole.grams() * share * 100) / 100.0;
         return new Amount(
-                measured(measure(of(product.kind()), product), grams),
+                measured(product, grams),
                 grams,
                 whole.where(),
                 why.withSentence(
@@ -310,7 +335,13 @@ public final class Amounts {
         return peasOrDrops ? (product.texture() < DRIPS_UNDER ? "drop" : "pea") : use.measure();
     }
 
-    private static String measured(String measure, double grams) {
+    /** By the pack's own pump where it is known, else by what people measure with. */
+    private static String measured(Product product, double grams) {
+        OptionalDouble dose = product.directions().dose();
+        if (dose.isPresent()) {
+            return strokes(grams / dose.getAsDouble());
+        }
+        String measure = measure(of(product.kind()), product);
         return switch (measure) {
             case "splash" -> splashes(grams);
             case "teaspoon" -> teaspoons(grams);
@@ -319,6 +350,15 @@ public final class Amounts {
                 yield counted(grams / one.grams(), one.words());
             }
         };
+    }
+
+    /** Halves are pressed halfway; more than three are counted whole. */
+    private static String strokes(double count) {
+        double halves = Math.max(0.5, Math.round(2 * count) / 2.0);
+        double n = halves > 3 ? Math.round(count) : halves;
+        boolean half = n != Math.rint(n);
+        String whole = "%.0f".formatted(Math.floor(n));
+        return half ? (n < 1 ? "½ stroke" : whole + "½ strokes") : n == 1 ? "1 stroke" : whole + " strokes";
     }
 
     private static Household household(String measure) {
@@ -382,6 +422,8 @@ public final class Amounts {
                 row.number("by-day", 1),
                 row.text("technique"),
                 row.text("thin-technique", ""),
+                row.text("damp-technique", ""),
+                row.text("wiped-technique", ""),
                 row.text("skin").equals("damp"),
                 row.whole("hands-on", 5, 600),
                 row.whole("contact", 0, 1800),

@@ -88,9 +88,15 @@ public final class Layout {
      * @param heed what of it is to be read before it is used on this skin
      * @param zone the part of the face that it is kept to, where the skin asks for it in part only
      * @param bothTimes whether it stands in both routines
+     * @param days days a week of what she does on some days, whichever they are; absent for the others
      */
     public record Said(
-            String does, List<Because> purpose, List<Because> heed, Optional<Coverage> zone, boolean bothTimes) {}
+            String does,
+            List<Because> purpose,
+            List<Because> heed,
+            Optional<Coverage> zone,
+            boolean bothTimes,
+            OptionalInt days) {}
 
     /**
      * @param band the skin that amounts are measured for
@@ -213,8 +219,7 @@ public final class Layout {
     private BareStep bare(Part part, Product p) {
         Adjustment hand = byHand.of(part, p.id());
         Amounts.Amount amount = amount(part, p, said.apply(p.id()));
-        return new BareStep(
-                p.id(), hand.daysOr(on(part, p.id(), hand).nights().size()), amount.words(), amount.grams());
+        return new BareStep(p.id(), days(part, p, hand), amount.words(), amount.grams());
     }
 
     private Amounts.Amount amount(Part part, Product p, Said about) {
@@ -285,13 +290,13 @@ public final class Layout {
                 left(sorted, i),
                 amount(part, p, about),
                 technique(part, sorted, i),
-                use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP,
+                damp(p, use),
                 task.handsOn(),
                 task.contact(),
                 task.settle(),
                 settleBecause(p, task.settle(), underSunscreen),
                 on.nights(),
-                hand.daysOr(on.nights().size()),
+                days(part, p, hand),
                 on.often(),
                 on.because(),
                 hand.on().or(about::zone).map(Coverage::words).orElse(Amounts.partOf(p.kind())),
@@ -301,9 +306,18 @@ public final class Layout {
                 about.does(),
                 about.purpose(),
                 about.heed(),
+                p.directions().because(),
                 next(part, order, sorted, i),
                 Step.Hand.of(hand, byHand.keeps(part, p.id())),
                 Moves.shifts(order, sorted, i));
+    }
+
+    /** The pack decides, else custom and the method. */
+    private boolean damp(Product p, Amounts.Use use) {
+        return p.directions()
+                .dry()
+                .map(dry -> !dry)
+                .orElse(use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP);
     }
 
     private OnNights on(Part part, ProductId product, Adjustment hand) {
@@ -311,7 +325,9 @@ public final class Layout {
             return new OnNights(hand.nights(), BY_HAND);
         }
         OnNights computed = nights.get(product);
-        OnNights on = part == Part.EVENING && computed != null ? computed : new OnNights(EVERY_DAY, DAILY);
+        OnNights on = part == Part.EVENING && computed != null
+                ? computed
+                : everyDay(said.apply(product).days());
         return hand.when()
                 .map(w -> new OnNights(
                         on.nights(),
@@ -321,6 +337,25 @@ public final class Layout {
                                         .formatted(w.kind().words(), w.usual(), mayBe(on))),
                         w.words()))
                 .orElse(on);
+    }
+
+    private static OnNights everyDay(OptionalInt days) {
+        if (days.isEmpty()) {
+            return new OnNights(EVERY_DAY, DAILY);
+        }
+        String often = "about %d day%s a week".formatted(days.getAsInt(), days.getAsInt() == 1 ? "" : "s");
+        return new OnNights(
+                EVERY_DAY, Because.custom("As it is done now: %s, on no fixed day.".formatted(often)), often);
+    }
+
+    /** Days a week that it is counted at. */
+    private int days(Part part, Product p, Adjustment hand) {
+        OnNights on = on(part, p.id(), hand);
+        OptionalInt hers = said.apply(p.id()).days();
+        return hand.daysOr(
+                on.nights().size() == EVERY_DAY.size() && hers.isPresent()
+                        ? hers.getAsInt()
+                        : on.nights().size());
     }
 
     /** On which nights it meets nothing that it must not. */
@@ -359,7 +394,7 @@ public final class Layout {
 
     /** Both parts of a two-part step stay on for their time. */
     private static int contact(Product p) {
-        return Amounts.of(p.kind()).contact() * (p.twoPart() ? 2 : 1);
+        return p.directions().contact().orElse(Amounts.of(p.kind()).contact()) * (p.twoPart() ? 2 : 1);
     }
 
     private static int handsOn(Method method, boolean reactive, Product p, int coats) {

@@ -30,6 +30,7 @@ import outfell.product.StepKind;
  * @param does what it does for the client, in six words at most
  * @param purpose what it is for, most weighty first
  * @param heed what of it is to be read before it is used on this skin
+ * @param pack what its pack directs, which binds it
  * @param next why it stands before the step after it; for the last step why nothing follows
  * @param hand what is hers and not computed
  * @param shifts every other place that it could have in its routine
@@ -64,6 +65,7 @@ public record Step(
         String does,
         List<Because> purpose,
         List<Because> heed,
+        List<Because> pack,
         Because next,
         Hand hand,
         List<Moves.Shift> shifts) {

@@ -14,6 +14,7 @@ import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 import outfell.product.ActiveIn;
 import outfell.product.ActiveKind;
+import outfell.product.Direction;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
@@ -175,7 +176,7 @@ public final class Supply {
     }
 
     static int monthsOpen(Product p) {
-        int months = of(p.kind()).months();
+        int months = p.directions().monthsOpen().orElse(of(p.kind()).months());
         return shortest(p).map(a -> Math.min(months, a.months())).orElse(months);
     }
 
@@ -208,6 +209,8 @@ public final class Supply {
     private static Because past(Product p, int empty) {
         Because rule = shortest(p)
                 .map(OfActive::because)
+                .or(() -> Optional.ofNullable(p.directions().told().get(Direction.MONTHS))
+                        .map(t -> t.because().withSentence("It %s.".formatted(t.words()))))
                 .orElseGet(() -> of(p.kind())
                         .because()
                         .withSentence("Such a pack keeps about %d months once opened.".formatted(monthsOpen(p))));
@@ -241,8 +244,11 @@ public final class Supply {
     private static Optional<OfActive> shortest(Product p) {
         List<ActiveKind> held = p.actives().stream().map(ActiveIn::kind).toList();
         return ACTIVES.stream()
-                .filter(a ->
-                        held.contains(a.active()) && a.months() < of(p.kind()).months())
+                .filter(a -> held.contains(a.active())
+                        && a.months()
+                                < p.directions()
+                                        .monthsOpen()
+                                        .orElse(of(p.kind()).months()))
                 .min((a, b) -> Integer.compare(a.months(), b.months()));
     }
 

@@ -219,7 +219,8 @@ final class CornersSeen {
                             Band.NORMAL,
                             Set.of(),
                             Map.of(),
-                            _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false),
+                            _ -> new Layout.Said(
+                                    "", List.of(), List.of(), Optional.empty(), false, java.util.OptionalInt.empty()),
                             Layout.ByHand.NOTHING,
                             ByAir.AS_USUAL,
                             false);

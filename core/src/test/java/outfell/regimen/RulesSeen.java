@@ -505,7 +505,12 @@ public final class RulesSeen {
                                             Set.of(),
                                             Map.of(),
                                             _ -> new Layout.Said(
-                                                    "", List.of(), List.of(), java.util.Optional.empty(), false),
+                                                    "",
+                                                    List.of(),
+                                                    List.of(),
+                                                    java.util.Optional.empty(),
+                                                    false,
+                                                    java.util.OptionalInt.empty()),
                                             Layout.ByHand.NOTHING,
                                             ByAir.AS_USUAL,
                                             false)
@@ -529,7 +534,8 @@ public final class RulesSeen {
                 Band.NORMAL,
                 Set.of(),
                 Map.of(),
-                _ -> new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false),
+                _ -> new Layout.Said(
+                        "", List.of(), List.of(), java.util.Optional.empty(), false, java.util.OptionalInt.empty()),
                 byHand,
                 ByAir.AS_USUAL,
                 false);

@@ -26,7 +26,7 @@ import outfell.skin.Band;
 
 class StepOrderTest {
     private static final Layout.Said SAID_NOTHING =
-            new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false);
+            new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false, java.util.OptionalInt.empty());
 
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();

@@ -154,7 +154,7 @@ class SupplyTest {
                 Band.NORMAL,
                 Set.of(),
                 Map.of(serum.id(), new Layout.OnNights(three, Because.house("As it was wished."))),
-                _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false),
+                _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false, java.util.OptionalInt.empty()),
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
