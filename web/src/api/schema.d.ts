@@ -2210,7 +2210,7 @@ export interface components {
         };
         Correction: {
             /** @enum {string} */
-            about: "NAME" | "KIND" | "TEXTURE";
+            about: "NAME" | "KIND" | "TEXTURE" | "DIRECTION";
             of: string;
             /** Format: date */
             on: string;
@@ -2219,7 +2219,7 @@ export interface components {
         };
         CorrectionForm: {
             /** @enum {string} */
-            about: "NAME" | "KIND" | "TEXTURE";
+            about: "NAME" | "KIND" | "TEXTURE" | "DIRECTION";
             of: string;
             to: string;
             /** Format: int32 */
@@ -2371,6 +2371,15 @@ export interface components {
             /** Format: double */
             percent: number;
         };
+        DirectionOf: {
+            because?: components["schemas"]["Because"];
+            /** @enum {string} */
+            direction: "SKIN" | "EYES" | "LEAVES" | "MINUTES" | "TIMES" | "MONTHS" | "DOSE";
+            question: string;
+            value: string;
+            values: components["schemas"]["Value"][];
+            words: string;
+        };
         Docket: {
             contact: string;
             fault: string;
@@ -2436,6 +2445,11 @@ export interface components {
         FaceWords: {
             id: string;
             label: string;
+        };
+        Feel: {
+            because: components["schemas"]["Because"];
+            sign: string;
+            then: string;
         };
         FileView: {
             /** Format: int32 */
@@ -3468,6 +3482,7 @@ export interface components {
             unit: string;
         };
         ProductView: {
+            directions: components["schemas"]["DirectionOf"][];
             findings: components["schemas"]["Finding"][];
             id: string;
             /** @enum {string} */
@@ -3610,6 +3625,7 @@ export interface components {
             asked: components["schemas"]["Asked"];
             balances: components["schemas"]["PartBalance"][];
             evening: components["schemas"]["Routine"];
+            feel: components["schemas"]["Feel"][];
             keptOut: components["schemas"]["KeptOut"][];
             /** @enum {string} */
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
@@ -4014,6 +4030,7 @@ export interface components {
             contact: number;
             damp: boolean;
             does: string;
+            feel: components["schemas"]["Feel"][];
             hand: components["schemas"]["Hand"];
             /** Format: int32 */
             handsOn: number;
@@ -4033,6 +4050,7 @@ export interface components {
             number: number;
             often: string;
             owned: boolean;
+            pack: components["schemas"]["Because"][];
             part: string;
             place: components["schemas"]["Because"];
             prescription: boolean;
@@ -4296,6 +4314,7 @@ export interface components {
             /** Format: int32 */
             daysAWeek: number;
             evening: boolean;
+            leavesTight?: boolean | null;
             /** Format: int32 */
             left: number;
             morning: boolean;
@@ -4308,6 +4327,7 @@ export interface components {
             /** Format: int32 */
             daysAWeek: number;
             evening: boolean;
+            leavesTight?: boolean | null;
             /** Format: int32 */
             left: number;
             morning: boolean;
@@ -4323,6 +4343,7 @@ export interface components {
             /** Format: int32 */
             daysAWeek: number;
             evening: boolean;
+            leavesTight?: boolean | null;
             morning: boolean;
         };
         UsedThen: {
@@ -4333,6 +4354,10 @@ export interface components {
             points: number;
             product: string;
             why: string;
+        };
+        Value: {
+            value: string;
+            words: string;
         };
         Verdict: {
             because: components["schemas"]["Because"];
@@ -6706,7 +6731,7 @@ export interface operations {
     uncorrect: {
         parameters: {
             query: {
-                about: "NAME" | "KIND" | "TEXTURE";
+                about: "NAME" | "KIND" | "TEXTURE" | "DIRECTION";
                 of: string;
                 version: number;
             };

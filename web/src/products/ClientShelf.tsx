@@ -237,6 +237,22 @@ function Use({ item, set }: { item: ShelfItem; set: (use: ShelfItem['use']) => v
         words={(n) => (n === 0 ? say('products.isNew') : say('products.weeks', { n }))}
         pick={(weeks) => set({ ...use, weeks })}
       />
+      {product.kind === 'WASH' && (
+        <TextField
+          select
+          label={say('products.tightAfter')}
+          value={use.leavesTight === true ? 'yes' : use.leavesTight === false ? 'no' : ''}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          sx={{ width: 106 }}
+          onChange={(e) =>
+            set({ ...use, leavesTight: e.target.value === '' ? null : e.target.value === 'yes' })
+          }
+        >
+          <MenuItem value="">{say('products.tightNotAsked')}</MenuItem>
+          <MenuItem value="yes">{say('products.tightYes')}</MenuItem>
+          <MenuItem value="no">{say('products.tightNo')}</MenuItem>
+        </TextField>
+      )}
       <Button
         onClick={() => setPack(!pack)}
         aria-expanded={pack}

@@ -234,6 +234,9 @@ function alsoCalled({ printed, inci, known }: Product['lines'][number]) {
   return apart.length > 0 ? ` (${apart.join(', ')})` : ''
 }
 
+/** What a page that lists the pack's directions by themselves does not tell twice. */
+const BY_THE_PACK = 'by the pack'
+
 export function Findings({
   product,
   meant,
@@ -264,14 +267,16 @@ export function Findings({
         </p>
       )}
       <ul className="dots">
-        {product.findings.map((f) => (
-          <li key={f.about + f.found}>
-            <b>
-              {capital(f.about)}: {f.found}
-            </b>{' '}
-            <span className="second">{f.sure}.</span> <Why because={f.because} quiet />
-          </li>
-        ))}
+        {product.findings
+          .filter((f) => !(inFull && f.about === BY_THE_PACK))
+          .map((f) => (
+            <li key={f.about + f.found}>
+              <b>
+                {capital(f.about)}: {f.found}
+              </b>{' '}
+              <span className="second">{f.sure}.</span> <Why because={f.because} quiet />
+            </li>
+          ))}
       </ul>
       {product.unknown.length > 0 && (
         <p className="look" style={{ marginTop: 8 }}>

@@ -21,6 +21,7 @@ import { Who } from '../shared/Who'
 import { useWho } from '../shared/who'
 import { Why } from '../shared/Why'
 import { Bands, PatternSet } from '../strip/Bands'
+import { Directed, directedWords } from './Directed'
 import { EditForm } from './EditForm'
 import { Findings } from './LabelForm'
 import { MixedReading } from './MixedReading'
@@ -112,6 +113,7 @@ function Open({ detail }: { detail: Detail }) {
             meant={unsigned ? undefined : (printed, inci) => right('NAME', printed, inci)}
             kindIs={unsigned ? undefined : (kind) => right('KIND', '', kind)}
           />
+          <Directed detail={detail} disabled={unsigned} right={right} />
           <PutRight detail={detail} disabled={unsigned} right={right} />
           {detail.corrections.length > 0 && (
             <>
@@ -120,13 +122,13 @@ function Open({ detail }: { detail: Detail }) {
                 {detail.corrections.map((c) => (
                   <li key={c.about + c.of}>
                     <span>
-                      {corrected(c)}{' '}
+                      {corrected(c, product)}{' '}
                       <span className="second">
                         {c.who}, {dateWords(c.on)}
                       </span>
                     </span>
                     <Button
-                      aria-label={say('products.takeBack', { c: corrected(c) })}
+                      aria-label={say('products.takeBack', { c: corrected(c, product) })}
                       onClick={() =>
                         change.uncorrect.mutate({ about: c.about, of: c.of, version: detail.version })
                       }
@@ -148,7 +150,7 @@ function Open({ detail }: { detail: Detail }) {
   )
 }
 
-function corrected(c: Correction) {
+function corrected(c: Correction, product: Detail['product']) {
   switch (c.about) {
     case 'NAME':
       return say('products.is2', { of: c.of, to: c.to })
@@ -156,6 +158,8 @@ function corrected(c: Correction) {
       return say('products.theKindIs', { replaceAll: c.to.toLowerCase().replaceAll('_', ' ') })
     case 'TEXTURE':
       return say('products.theTextureIs', { to: c.to })
+    case 'DIRECTION':
+      return directedWords(product.directions, c)
   }
 }
 

@@ -120,7 +120,11 @@ export function StepDetail({
             {say('regimen.handsOn')}
           </li>
           {step.contact > 0 && (
-            <li>{say('regimen.leaveOnThenRinse', { contact: secondsWords(step.contact) })}</li>
+            <li>
+              {say(step.comesOff ? 'regimen.leaveOnThenRinse' : 'regimen.leaveOn', {
+                contact: secondsWords(step.contact),
+              })}
+            </li>
           )}
           {step.settle > 0 && (
             <li>
@@ -128,7 +132,24 @@ export function StepDetail({
               <Why because={step.settleBecause} quiet />
             </li>
           )}
+          {step.pack.map((p) => (
+            <li key={p.sentence}>
+              <b>{say('regimen.byThePack')}</b> <Why because={p} />
+            </li>
+          ))}
         </ul>
+        {step.feel.length > 0 && (
+          <>
+            <h3>{say('regimen.feelTitle')}</h3>
+            <ul className="dots">
+              {step.feel.map((f) => (
+                <li key={f.sign}>
+                  <Why because={f.because} />
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
       </div>
       <div>
         <h3>{say('regimen.couldStandInItsPlace')}</h3>

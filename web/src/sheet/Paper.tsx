@@ -132,6 +132,19 @@ export function Paper({
           </p>
         ))}
       </section>
+      {/* a plan that was kept before this was told has none */}
+      {(regimen.feel ?? []).length > 0 && (
+        <section className="paper-feel">
+          <h2>{say('sheet.feelTitle')}</h2>
+          <div className="paper-notes">
+            {regimen.feel.map((f) => (
+              <p key={f.sign}>
+                <b>{f.sign}</b> {f.then}
+              </p>
+            ))}
+          </div>
+        </section>
+      )}
       {year.length > 0 && (
         <section className="paper-year">
           <h2>{say('sheet.throughTheYear')}</h2>

@@ -8,7 +8,9 @@ const W = 1000
 /** Minutes in order: ink is hands on, hatching is time left on or waiting, logwood in it is a step done meanwhile, the madder rule is her limit. */
 export function Timeline({ routine }: { routine: Routine }) {
   const t = routine.timeline
-  const total = Math.max(t.limitMinutes, t.minutes) * 60 * 1.02
+  // make-up, hands and hair are drawn, too, though no minute of the care is counted for them
+  const drawn = t.segments.reduce((sum, s) => sum + s.seconds, 0)
+  const total = Math.max(t.limitMinutes * 60, drawn) * 1.02
   const scale = W / total
   const starts = t.segments.map((_, i) => t.segments.slice(0, i).reduce((a, s) => a + s.seconds, 0))
   const ticks = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i).filter(

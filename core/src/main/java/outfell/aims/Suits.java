@@ -9,6 +9,7 @@ import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.product.Tag;
 import outfell.routine.Part;
@@ -65,14 +66,23 @@ public final class Suits {
         }
     }
 
+    private static final Row TIGHT = FILE.row("leaves-tight");
+    private static final Because LEAVES_TIGHT = TIGHT.because(TIGHT.text("sentence"));
+
     private final SkinVerdict skin;
     private final Asked asked;
     private final boolean bearsStripping;
     private final boolean prone;
+    private final Set<ProductId> leavesTight;
     /** Those that are for this skin. */
     private final List<Rule> rules;
 
-    public Suits(SkinVerdict skin, Asked asked, boolean tight) {
+    /**
+     * @param tight whether the skin is seen or said to be tight
+     * @param leavesTight washes that leave this skin tight, as the client says
+     */
+    public Suits(SkinVerdict skin, Asked asked, boolean tight, Set<ProductId> leavesTight) {
+        this.leavesTight = leavesTight;
         this.skin = skin;
         this.asked = asked;
         this.bearsStripping = skin.type().bandU() == Band.OILY
@@ -93,13 +103,19 @@ public final class Suits {
     /** @param pinched whether money is too short for what suits: then what is owned and borne for once a day may stand */
     public Optional<Because> against(Product p, Part part, boolean pinched) {
         return broken(p, part, pinched)
-                .map(r -> r.because()
-                        .withSentence("%s: %s".formatted(p.name(), r.because().sentence())));
+                .map(Rule::because)
+                .or(() -> tightens(p, pinched) ? Optional.of(LEAVES_TIGHT) : Optional.empty())
+                .map(b -> b.withSentence("%s: %s".formatted(p.name(), b.sentence())));
     }
 
     /** Whether it does, asked of a whole catalogue. */
     boolean fits(Product p, Part part, boolean pinched) {
-        return broken(p, part, pinched).isEmpty();
+        return broken(p, part, pinched).isEmpty() && !tightens(p, pinched);
+    }
+
+    /** What she has tried herself counts like a strong surfactant: borne only where money is too short for another. */
+    private boolean tightens(Product p, boolean pinched) {
+        return !pinched && leavesTight.contains(p.id());
     }
 
     private Optional<Rule> broken(Product p, Part part, boolean pinched) {

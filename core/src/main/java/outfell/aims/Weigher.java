@@ -183,7 +183,7 @@ public final class Weigher {
 
     private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
         double[] takes = new double[Scarcity.COUNT];
-        takes[Scarcity.minutes(part).ordinal()] = seconds(p, hand.coats()) / 60.0;
+        takes[Scarcity.minutes(part).ordinal()] = freeOfLimits(p) ? 0 : seconds(p, hand.coats()) / 60.0;
         // chapped lips are a place of their own, not a step of the face; lips that are only kept so are a step more
         boolean chapped = skin.concerns().stream().anyMatch(c -> c.concern() == Concern.CHAPPED_LIPS);
         takes[Scarcity.steps(part).ordinal()] = stepOfTheFace(p, chapped) ? 1 : 0;
@@ -201,13 +201,17 @@ public final class Weigher {
         return takes;
     }
 
-    /** Hands, hair, body and make-up are no steps of the face; lips are one where they are only kept as they are. */
-    private static boolean stepOfTheFace(Product p, boolean chapped) {
-        return switch (p.kind()) {
-            case LIP -> !chapped;
-            case LIP_SCRUB, LIP_MASK, HAND, BODY, BASE, BEARD_OIL -> false;
-            default -> true;
-        };
+    /**
+     * Whether minutes and steps are not taken from anything else for it: make-up and hands are no care of the face, and what she does
+     * on her own account, a mask at the weekend, does not cost her the serum of every day.
+     */
+    private boolean freeOfLimits(Product p) {
+        return p.kind().besideTheCare() || (p.kind().onlyHers() && uses.owns(p));
+    }
+
+    /** Lips are a step of the face where they are only kept as they are. */
+    private boolean stepOfTheFace(Product p, boolean chapped) {
+        return p.kind() == StepKind.LIP ? !chapped : !freeOfLimits(p);
     }
 
     /** A serum or treatment with an active that the client has never had: a reaction must have one suspect. */

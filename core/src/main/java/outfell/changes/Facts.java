@@ -149,7 +149,7 @@ final class Facts {
         return before.get().weeks() != now.get().weeks()
                 ? "%s has been used for %d weeks; it was %d."
                         .formatted(name, now.get().weeks(), before.get().weeks())
-                : "%s stands otherwise on the client’s shelf: its list, its nights or the day it was opened."
+                : "%s stands otherwise on the client’s shelf: its list, its nights, the day it was opened, or how it is used and how it feels."
                         .formatted(name);
     }
 

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.climate.Air;
 import outfell.climate.Site;
@@ -104,6 +105,11 @@ public record Consultation(
             return own.isEmpty() ? usual : own;
         }
 
+        /** Whether she says that it leaves her skin tight. */
+        public boolean leavesTight() {
+            return habit.flatMap(Habit::leavesTight).orElse(false);
+        }
+
         /** Days a week of the same: her own, no more than its kind is for. */
         public int hersAWeek() {
             Hers of = Hers.of(product.kind());
@@ -123,8 +129,16 @@ public record Consultation(
         }
     }
 
-    /** @param daysAWeek 0 to 7 */
-    public record Habit(boolean morning, boolean evening, int daysAWeek) {
+    /**
+     * @param daysAWeek 0 to 7
+     * @param leavesTight of a wash: whether the skin is tight ten minutes after it; absent where nobody asked
+     */
+    public record Habit(boolean morning, boolean evening, int daysAWeek, Optional<Boolean> leavesTight) {
+        /** Nobody asked whether it leaves the skin tight. */
+        public Habit(boolean morning, boolean evening, int daysAWeek) {
+            this(morning, evening, daysAWeek, Optional.empty());
+        }
+
         boolean in(Part part) {
             return part == Part.MORNING ? morning : evening;
         }
@@ -311,6 +325,14 @@ public record Consultation(
                         safety.sun().noNewAcid(),
                         skin.concerns().stream().map(RankedConcern::concern).toList()),
                 house.yardstick().still());
+    }
+
+    /** What leaves her skin tight, as she says. */
+    public Set<ProductId> leavesTight() {
+        return shelf.stream()
+                .filter(Owned::leavesTight)
+                .map(o -> o.product().id())
+                .collect(Collectors.toSet());
     }
 
     /** Whether it stands on her shelf. */

@@ -63,6 +63,14 @@ public enum StepKind {
         };
     }
 
+    /** Whether steps and minutes of the face's care are counted without it: make-up, hands, hair, body, and what lips get beside their balm. */
+    public boolean besideTheCare() {
+        return switch (this) {
+            case LIP_SCRUB, LIP_MASK, HAND, BODY, BASE, BEARD_OIL -> true;
+            default -> false;
+        };
+    }
+
     /** Whether it is for some evenings by what it is, whatever it holds. */
     public boolean someEvenings() {
         return switch (this) {

@@ -34,6 +34,7 @@ import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.ByAir;
+import outfell.routine.Feel;
 import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Routine;
@@ -93,7 +94,7 @@ final class Draft {
         this.refusals.addAll(adjustments.refusals());
         boolean tight = consultation.reading().observations().stream()
                 .anyMatch(o -> o.sign() == Sign.TIGHTNESS && o.grade() > 0);
-        this.suits = new Suits(skin, asked, tight);
+        this.suits = new Suits(skin, asked, tight, consultation.leavesTight());
         this.weigher = new Weigher(consultation, skin, given, asked, uses, suits, parting, adjustments.followed());
         this.rations = new Rations(weigher, parting, tolerance, uses.exfoliations());
         this.places = places(false);
@@ -280,6 +281,8 @@ final class Draft {
                 SheetNotes.of(
                         evening.stream()
                                 .filter(c -> c.rationed() && !c.product().prescription())
+                                .filter(c -> !c.product().kind().onlyHers()
+                                        || c.product().strong())
                                 .map(c -> c.product().name())
                                 .toList(),
                         consultation.life(),
@@ -289,7 +292,8 @@ final class Draft {
                                 method,
                                 weigher.concerns().stream()
                                         .map(SkinVerdict.RankedConcern::concern)
-                                        .findFirst())));
+                                        .findFirst())),
+                Feel.forSheet(Stream.concat(morning.stream(), evening.stream()).map(Candidate::product)));
     }
 
     private void notFollowed(Layout layout, Part part, List<Product> products) {

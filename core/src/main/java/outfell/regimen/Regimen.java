@@ -15,6 +15,7 @@ import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.routine.Feel;
 import outfell.routine.Part;
 import outfell.routine.Routine;
 import outfell.routine.Step;
@@ -37,6 +38,7 @@ import outfell.season.Asked;
  * @param keptOut what each ban keeps out
  * @param patches for each strong step that is new to the client, whether it may begin
  * @param sheetNotes what the client's sheet says beside the steps
+ * @param feel what it says of how a layer should not feel, the weightiest first
  */
 public record Regimen(
         Month month,
@@ -54,7 +56,8 @@ public record Regimen(
         List<Refusal> refusals,
         List<KeptOut> keptOut,
         List<PatchCall> patches,
-        List<SheetNotes.SheetNote> sheetNotes) {
+        List<SheetNotes.SheetNote> sheetNotes,
+        List<Feel> feel) {
 
     /**
      * What a ban keeps out of this plan.

@@ -307,6 +307,7 @@ public final class Layout {
                 about.purpose(),
                 about.heed(),
                 p.directions().because(),
+                Feel.of(p),
                 next(part, order, sorted, i),
                 Step.Hand.of(hand, byHand.keeps(part, p.id())),
                 Moves.shifts(order, sorted, i));

@@ -89,7 +89,10 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
                 longest,
                 schedule.segments(),
                 minutes(most),
-                minutes(drawn.stream().mapToInt(Schedule.Task::handsOn).sum()),
+                minutes(drawn.stream()
+                        .filter(t -> !t.kind().besideTheCare())
+                        .mapToInt(Schedule.Task::handsOn)
+                        .sum()),
                 minutes(least),
                 limitMinutes,
                 schedule.saved(),

@@ -15,7 +15,7 @@ import outfell.routine.Routine.Segment;
  * step that settles is done while that settles, so that the clock tells the same order as the list.
  *
  * @param segments in order of time
- * @param seconds elapsed; the last wait is not waited for
+ * @param seconds elapsed of the face's care; the last wait is not waited for
  * @param saved seconds less than one after the other
  * @param filled what is done in a wait, in words; empty when nothing is
  */
@@ -49,20 +49,24 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
         int settling = 0;
         int left = 0;
         int saved = 0;
+        int seconds = 0;
         for (int i = 0; i < steps.size(); i++) {
             Task step = steps.get(i);
             if (elsewhere(step) && left > 0) {
                 segments.add(new Segment(step.number(), Doing.IN_A_WAIT, step.handsOn()));
                 filled.computeIfAbsent(settling, _ -> new ArrayList<>()).add(step.number());
                 saved += Math.min(left, step.handsOn());
+                seconds += besideTheCare(step) ? Math.min(left, step.handsOn()) : step.handsOn();
                 left = Math.max(0, left - step.handsOn());
                 continue;
             }
             if (left > 0) {
                 segments.add(new Segment(settling, Doing.WAITING, left));
+                seconds += left;
                 left = 0;
             }
             segments.add(new Segment(step.number(), Doing.HANDS_ON, step.handsOn()));
+            seconds += besideTheCare(step) ? 0 : step.handsOn() + step.contact();
             if (step.contact() > 0) {
                 segments.add(new Segment(step.number(), Doing.LEFT_ON, step.contact()));
             }
@@ -73,7 +77,7 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
         }
         return new Schedule(
                 List.copyOf(segments),
-                segments.stream().mapToInt(Segment::seconds).sum(),
+                seconds,
                 saved,
                 filled.entrySet().stream()
                         .map(f -> "%s while %d settles"
@@ -83,6 +87,11 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
                                                 .collect(Collectors.joining(" and ")),
                                         f.getKey()))
                         .collect(Collectors.joining("; ")));
+    }
+
+    /** What no minute of the care is counted for; it is drawn all the same. */
+    private static boolean besideTheCare(Task step) {
+        return step.kind().besideTheCare();
     }
 
     /** Whether anything goes over what settles. */

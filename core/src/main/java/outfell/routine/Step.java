@@ -31,6 +31,7 @@ import outfell.product.StepKind;
  * @param purpose what it is for, most weighty first
  * @param heed what of it is to be read before it is used on this skin
  * @param pack what its pack directs, which binds it
+ * @param feel how it should not feel, and what to do then
  * @param next why it stands before the step after it; for the last step why nothing follows
  * @param hand what is hers and not computed
  * @param shifts every other place that it could have in its routine
@@ -66,6 +67,7 @@ public record Step(
         List<Because> purpose,
         List<Because> heed,
         List<Because> pack,
+        List<Feel> feel,
         Because next,
         Hand hand,
         List<Moves.Shift> shifts) {

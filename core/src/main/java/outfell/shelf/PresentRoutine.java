@@ -33,8 +33,22 @@ public final class PresentRoutine {
     private static final Set<ActiveKind> MAY_REPEAT =
             Set.of(ActiveKind.HUMECTANT, ActiveKind.SOOTHING, ActiveKind.CERAMIDE, ActiveKind.PETROLATUM);
 
-    /** @param daysAWeek 0 to 7 */
-    public record Used(Product product, int weeks, boolean morning, boolean evening, int daysAWeek) {}
+    /**
+     * @param daysAWeek 0 to 7
+     * @param leavesTight of a wash: whether the skin is tight after it; absent where nobody asked
+     */
+    public record Used(
+            Product product,
+            int weeks,
+            boolean morning,
+            boolean evening,
+            int daysAWeek,
+            Optional<Boolean> leavesTight) {
+        /** Nobody asked whether it leaves the skin tight. */
+        public Used(Product product, int weeks, boolean morning, boolean evening, int daysAWeek) {
+            this(product, weeks, morning, evening, daysAWeek, Optional.empty());
+        }
+    }
 
     /** What becomes of a thing. */
     public enum Fate {
@@ -122,7 +136,7 @@ public final class PresentRoutine {
 
     private Now now(int number, Used used, Part part, Because place) {
         Product p = used.product();
-        Optional<Because> stop = stop(p);
+        Optional<Because> stop = stop(p).or(() -> tightens(used));
         if (stop.isPresent()) {
             return now(number, p, place, safety.onlyWaits(p) ? Fate.WAITS : Fate.STOP, stop.get());
         }
@@ -133,13 +147,26 @@ public final class PresentRoutine {
         Optional<Because> less = useLess(used);
         return less.isPresent()
                 ? now(number, p, place, Fate.USE_LESS, less.get())
-                : now(
-                        number,
-                        p,
-                        place,
-                        Fate.KEEP,
-                        Because.custom(
-                                p.prescription() ? "The prescriber's: as they said." : "Nothing speaks against it."));
+                : now(number, p, place, Fate.KEEP, Because.custom(kept(used)));
+    }
+
+    private static String kept(Used used) {
+        Product p = used.product();
+        if (p.prescription()) {
+            return "The prescriber's: as they said.";
+        }
+        return p.kind() == StepKind.WASH && used.leavesTight().isEmpty()
+                ? "Nothing known speaks against it; whether it leaves the skin tight has not been asked."
+                : "Nothing speaks against it.";
+    }
+
+    /** What she has tried herself. */
+    private static Optional<Because> tightens(Used used) {
+        return used.leavesTight().orElse(false)
+                ? Optional.of(
+                        Because.custom("%s leaves the skin tight ten minutes after washing: it takes off too much."
+                                .formatted(used.product().name())))
+                : Optional.empty();
     }
 
     private static Now now(int number, Product p, Because place, Fate fate, Because because) {

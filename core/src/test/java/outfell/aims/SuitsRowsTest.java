@@ -42,7 +42,11 @@ class SuitsRowsTest {
     private static Suits suits(Faces face, boolean tight) {
         Consultation c = Consultations.of(face);
         SkinVerdict skin = SkinReader.read(face.reading(), java.util.Set.of());
-        return new Suits(skin, c.ask(skin, SafetyScreen.screen(c.answers(), face.reading(), skin, List.of())), tight);
+        return new Suits(
+                skin,
+                c.ask(skin, SafetyScreen.screen(c.answers(), face.reading(), skin, List.of())),
+                tight,
+                java.util.Set.of());
     }
 
     /** Oily, calm, sound, with water enough: only what suits no skin is against it. */

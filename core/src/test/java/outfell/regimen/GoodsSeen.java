@@ -226,7 +226,7 @@ final class GoodsSeen {
             SkinVerdict skin = SkinReader.read(reading, Set.of(), c.house().bands());
             SafetyVerdict safety = SafetyScreen.screen(c.answers(), reading, skin, List.of());
             for (boolean tight : new boolean[] {false, true}) {
-                Suits suits = new Suits(skin, c.ask(skin, safety), tight);
+                Suits suits = new Suits(skin, c.ask(skin, safety), tight, c.leavesTight());
                 for (int tenth = 10; tenth <= 80; tenth++) {
                     for (StepKind kind : List.of(StepKind.MOISTURISER, StepKind.SUNSCREEN)) {
                         Product p = Products.of(kind, OptionalDouble.of(tenth / 10.0), 1, List.of("Panthenol"));

@@ -61,8 +61,14 @@ class HersTest {
                         StepKind.BODY,
                         StepKind.BEARD_OIL)
                 .doesNotContain(StepKind.BASE);
-        // a mask takes its minutes, so some extra may give way; what is needed stays
-        assertThat(kinds(hers, Part.MORNING)).contains(StepKind.SUNSCREEN);
+        // and it costs nothing of what the plan chooses
+        for (Part part : Part.values()) {
+            assertThat(kinds(hers, part).stream().filter(k -> !k.onlyHers()).filter(k -> k != StepKind.FIRST_CLEANSE))
+                    .as(part.words())
+                    .isEqualTo(kinds(regimen(PLAIN), part).stream()
+                            .filter(k -> k != StepKind.FIRST_CLEANSE)
+                            .toList());
+        }
         assertThat(step(hers, Part.EVENING, StepKind.LEAVE_ON_MASK).nights()).hasSize(2);
         assertThat(step(hers, Part.EVENING, StepKind.SLEEPING_MASK).nights()).hasSize(3);
         assertThat(step(hers, Part.EVENING, StepKind.LIP_MASK).everyDay()).isTrue();
@@ -70,7 +76,7 @@ class HersTest {
     }
 
     @Test
-    void make_up_hands_hair_and_lips_take_no_step_from_the_face() {
+    void make_up_hands_hair_and_lips_take_no_step_and_no_minute_from_the_face() {
         Regimen plain = regimen(PLAIN);
         List<Owned> shelf = List.of(
                 owned("beard-oil-plain", DAILY), owned("hand-cream-urea", DAILY), owned("lip-mask-night", DAILY));
@@ -79,6 +85,8 @@ class HersTest {
                     .filter(k -> !k.onlyHers())
                     .toList();
             assertThat(face).as(part.words()).isEqualTo(kinds(plain, part));
+            assertThat(regimen(with(shelf)).routine(part).timeline().minutes())
+                    .isEqualTo(plain.routine(part).timeline().minutes());
         }
     }
 

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import outfell.knowledge.Because;
 import outfell.product.Composition;
+import outfell.product.Direction;
+import outfell.product.Directions;
 import outfell.product.Finding;
 import outfell.product.Kinds;
 import outfell.product.LabelLine;
@@ -33,7 +35,40 @@ public record ProductView(
         List<LineView> lines,
         List<String> unknown,
         List<String> left,
-        List<Meant> meant) {
+        List<Meant> meant,
+        List<DirectionOf> directions) {
+
+    /**
+     * What can be directed of this kind of step, and what is.
+     *
+     * @param value what is directed; empty where nobody knows
+     * @param words the same in words; empty where nobody knows
+     * @param because who says it; absent where nobody does
+     */
+    public record DirectionOf(
+            Direction direction,
+            String question,
+            List<Directions.Value> values,
+            String value,
+            String words,
+            Optional<Because> because) {
+        static List<DirectionOf> of(Product p) {
+            return Directions.all().stream()
+                    .filter(a -> a.kinds().contains(p.kind()))
+                    .map(a -> of(a, Optional.ofNullable(p.directions().told().get(a.direction()))))
+                    .toList();
+        }
+
+        private static DirectionOf of(Directions.Asked asked, Optional<Directions.Told> told) {
+            return new DirectionOf(
+                    asked.direction(),
+                    asked.question(),
+                    asked.values(),
+                    told.map(Directions.Told::value).orElse(""),
+                    told.map(Directions.Told::words).orElse(""),
+                    told.map(Directions.Told::because));
+        }
+    }
 
     /** The kind that it may be instead, by the signs that weigh next most. */
     public record KindElse(StepKind kind, String label, Because because) {}
@@ -75,7 +110,8 @@ public record ProductView(
                         .distinct()
                         .map(u -> new Meant(u, Spelling.of(u)))
                         .filter(m -> !m.guesses().isEmpty())
-                        .toList());
+                        .toList(),
+                DirectionOf.of(p));
     }
 
     private static LineView line(LabelLine l) {

@@ -50,6 +50,7 @@ public class ClientStore {
      * @param daysAWeek 0 to 7
      * @param opened on which day, when she knows
      * @param left percent of the pack that is left, 0 to 100
+     * @param leavesTight of a wash: whether the skin is tight ten minutes after it; absent where nobody asked
      */
     public record Use(
             int weeks,
@@ -57,11 +58,12 @@ public class ClientStore {
             boolean evening,
             int daysAWeek,
             @Schema(types = {"string", "null"}) @Nullable LocalDate opened,
-            int left) {
-        public static final Use NEW = new Use(0, true, true, 7, null, 100);
+            int left,
+            @Schema(types = {"boolean", "null"}) @Nullable Boolean leavesTight) {
+        public static final Use NEW = new Use(0, true, true, 7, null, 100, null);
 
         public Use after(int otherWeeks) {
-            return new Use(otherWeeks, morning, evening, daysAWeek, opened, left);
+            return new Use(otherWeeks, morning, evening, daysAWeek, opened, left, leavesTight);
         }
     }
 
@@ -171,7 +173,8 @@ public class ClientStore {
                                 r.getEvening(),
                                 r.getDaysAWeek(),
                                 r.getOpenedOn(),
-                                r.getPercentLeft()),
+                                r.getPercentLeft(),
+                                r.getLeavesTight()),
                         nights(r.getId()),
                         r.getVersion()));
     }
@@ -203,6 +206,7 @@ public class ClientStore {
                 .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
                 .set(SHELF_ITEM.OPENED_ON, use.opened())
                 .set(SHELF_ITEM.PERCENT_LEFT, use.left())
+                .set(SHELF_ITEM.LEAVES_TIGHT, use.leavesTight())
                 .set(SHELF_ITEM.PLACE, place)
                 .set(SHELF_ITEM.VERSION, item.version())
                 .execute();
@@ -228,6 +232,7 @@ public class ClientStore {
                         .set(SHELF_ITEM.DAYS_A_WEEK, use.daysAWeek())
                         .set(SHELF_ITEM.OPENED_ON, use.opened())
                         .set(SHELF_ITEM.PERCENT_LEFT, use.left())
+                        .set(SHELF_ITEM.LEAVES_TIGHT, use.leavesTight())
                         .set(SHELF_ITEM.VERSION, item.version() + 1)
                         .where(SHELF_ITEM.CLIENT_ID.eq(client))
                         .and(SHELF_ITEM.ID.eq(item.id()))

@@ -88,7 +88,8 @@ public class Shelf {
                         i.use().weeks(),
                         i.use().morning() && i.nights().isEmpty(),
                         i.use().evening(),
-                        i.nights().isEmpty() ? i.use().daysAWeek() : i.nights().size()))
+                        i.nights().isEmpty() ? i.use().daysAWeek() : i.nights().size(),
+                        Optional.ofNullable(i.use().leavesTight())))
                 .toList();
     }
 

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * How a thing on the shelf is used, as sent.
  *
+ * @param leavesTight of a wash: whether the skin is tight ten minutes after it; absent where nobody asked
  * @param nights the prescriber's; absent to leave them as they are
  * @param version that the change was made on
  */
@@ -32,11 +33,13 @@ public record UseForm(
         @Max(value = 100, message = "What is left runs to 100 %.")
         int left,
 
+        @Schema(types = {"boolean", "null"}) @Nullable Boolean leavesTight,
+
         @Schema(types = {"array", "null"}) @Nullable List<DayOfWeek> nights,
 
         int version) {
 
     public ClientStore.Use use() {
-        return new ClientStore.Use(weeks, morning, evening, daysAWeek, opened, left);
+        return new ClientStore.Use(weeks, morning, evening, daysAWeek, opened, left, leavesTight);
     }
 }

@@ -154,7 +154,13 @@ class DemoPractice implements SmartLifecycle {
             return use == null
                     ? some
                     : new ClientStore.Use(
-                            weeks, use.morning(), use.evening(), use.daysAWeek(), today.minusWeeks(weeks), use.left());
+                            weeks,
+                            use.morning(),
+                            use.evening(),
+                            use.daysAWeek(),
+                            today.minusWeeks(weeks),
+                            use.left(),
+                            null);
         }
     }
 

@@ -233,7 +233,8 @@ final class Merge {
                 given.contains("evening") ? file.evening() : before.evening(),
                 given.contains("days_a_week") ? file.daysAWeek() : before.daysAWeek(),
                 given.contains("opened") ? file.opened() : before.opened(),
-                given.contains("left") ? file.left() : before.left());
+                given.contains("left") ? file.left() : before.left(),
+                before.leavesTight());
     }
 
     /** Line ends and outer blanks are changed by spreadsheets and mean nothing. */

@@ -117,6 +117,7 @@ class RowReader {
                     date("opened"),
                     whole("left", 100),
                     null,
+                    null,
                     0);
             check(form);
             check(use);

@@ -194,7 +194,11 @@ public record CaseDocument(
 
     /** How a thing is used now. */
     @Schema(name = "UsedNow")
-    public record Habit(boolean morning, boolean evening, int daysAWeek) {}
+    public record Habit(
+            boolean morning,
+            boolean evening,
+            int daysAWeek,
+            @Schema(types = {"boolean", "null"}) @Nullable Boolean leavesTight) {}
 
     /** What is changed on one step by hand. */
     public record StepByHand(

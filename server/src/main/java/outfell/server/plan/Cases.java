@@ -376,7 +376,11 @@ public final class Cases {
                             orNone(o.nights()),
                             Optional.empty(),
                             Optional.ofNullable(o.habit())
-                                    .map(h -> new Consultation.Habit(h.morning(), h.evening(), h.daysAWeek())))));
+                                    .map(h -> new Consultation.Habit(
+                                            h.morning(),
+                                            h.evening(),
+                                            h.daysAWeek(),
+                                            Optional.ofNullable(h.leavesTight()))))));
         }
         return all;
     }

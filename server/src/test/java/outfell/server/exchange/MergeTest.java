@@ -125,7 +125,7 @@ class MergeTest {
         List<ShelfItem> shelf = List.of(new ShelfItem(
                 UUID.randomUUID(),
                 new ProductId("cream"),
-                new ClientStore.Use(3, true, false, 5, null, 40),
+                new ClientStore.Use(3, true, false, 5, null, 40, null),
                 List.of()));
         assertThat(snapshots.shelf(snapshots.of(shelf))).isEqualTo(shelf);
     }
