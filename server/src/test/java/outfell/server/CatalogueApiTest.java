@@ -200,7 +200,7 @@ class CatalogueApiTest extends OverHttp {
         JsonNode now =
                 get("/api/visits/" + lastVisit("Anselm Roake") + "/present").body();
         assertThat(now.at("/evening").valueStream().map(s -> s.at("/name").asString()))
-                .containsExactly("Lactic serum 5 %", "Tretinoin cream 0.05 %");
+                .containsExactly("Lactic serum 5 %", "Tretinoin cream 0.05 %", "Hand cream, urea 5 %");
         assertThat(now.at("/evening/0/fate").asString()).isEqualTo("USE_LESS");
         assertThat(now.at("/evening/1/fate").asString()).isEqualTo("KEEP");
         assertThat(now.at("/found").valueStream().map(f -> f.at("/flaw").asString()))

@@ -44,7 +44,7 @@ class FileApiTest extends OverHttp {
                 .at("/client")
                 .asString();
         JsonNode file = settled(choose("SHELF&client=" + to, export("what=SHELF&client=" + from + "&form=" + form)));
-        assertThat(file.at("/added").asInt()).isEqualTo(2);
+        assertThat(file.at("/added").asInt()).isEqualTo(4);
         take(file);
         JsonNode there = get("/api/clients/" + from + "/shelf").body();
         JsonNode here = get("/api/clients/" + to + "/shelf").body();

@@ -77,6 +77,9 @@ class Files {
             cells.put("days_a_week", item.use().daysAWeek());
             cells.put("opened", item.use().opened() == null ? "" : item.use().opened());
             cells.put("left", item.use().left());
+            cells.put(
+                    "leaves_tight",
+                    item.use().leavesTight() == null ? "" : item.use().leavesTight());
             cells.put("nights", item.nights());
             rows.add(cells);
         }

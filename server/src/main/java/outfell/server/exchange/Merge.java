@@ -234,7 +234,7 @@ final class Merge {
                 given.contains("days_a_week") ? file.daysAWeek() : before.daysAWeek(),
                 given.contains("opened") ? file.opened() : before.opened(),
                 given.contains("left") ? file.left() : before.left(),
-                before.leavesTight());
+                given.contains("leaves_tight") ? file.leavesTight() : before.leavesTight());
     }
 
     /** Line ends and outer blanks are changed by spreadsheets and mean nothing. */

@@ -46,7 +46,8 @@ class RowReader {
     private static final Pattern SIZED =
             Pattern.compile("\\s*(\\d[\\d.,'’\\s\\u00a0\\u202f]*?)\\s*(\\p{L}[\\p{L}. ]*)");
     /** What the check of a form calls a field, as a column. */
-    private static final Map<String, String> COLUMNS = Map.of("label", "ingredients", "daysAWeek", "days_a_week");
+    private static final Map<String, String> COLUMNS =
+            Map.of("label", "ingredients", "leavesTight", "leaves_tight", "daysAWeek", "days_a_week");
 
     private final Validator validator;
 
@@ -116,7 +117,7 @@ class RowReader {
                     whole("days_a_week", 7),
                     date("opened"),
                     whole("left", 100),
-                    null,
+                    cells.get("leaves_tight").isEmpty() ? null : yes("leaves_tight", false),
                     null,
                     0);
             check(form);

@@ -6,7 +6,7 @@ import java.util.List;
 /** What a file holds; docs/formats/files.md says what each column means. */
 public enum What {
     CATALOGUE("catalogue", List.of("retired")),
-    SHELF("shelf", List.of("weeks", "morning", "evening", "days_a_week", "opened", "left", "nights"));
+    SHELF("shelf", List.of("weeks", "morning", "evening", "days_a_week", "opened", "left", "leaves_tight", "nights"));
 
     private final String word;
     private final List<String> columns;
