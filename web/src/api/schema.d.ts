@@ -2562,6 +2562,7 @@ export interface components {
             nightsSet: boolean;
             on: string;
             optional: boolean;
+            overrule: string;
             secondCoat: boolean;
             when: string;
             words: string;
@@ -3616,6 +3617,7 @@ export interface components {
         Refusal: {
             because: components["schemas"]["Because"];
             name: string;
+            overrulable: boolean;
             /** @enum {string} */
             part: "MORNING" | "EVENING";
             product: string;
@@ -4071,6 +4073,7 @@ export interface components {
             /** @enum {string|null} */
             on?: "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "EYE_AREA" | "NECK" | null;
             optional: boolean;
+            overrule?: string | null;
             /** @enum {string} */
             part: "MORNING" | "EVENING";
             product: string;

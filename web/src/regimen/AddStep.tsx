@@ -5,12 +5,14 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import { api, ask, type Part } from '../api/client'
+import TextField from '@mui/material/TextField'
+import { api, ask, Refused, type Part } from '../api/client'
 import { useShelf } from '../api/hooks'
 import type { Picked } from '../products/ProductPicker'
 import { later } from '../shared/later'
 import type { VisitContext } from '../visit/VisitShell'
-import { putIn } from './byHandEdits'
+import { useTyped } from '../shared/typed'
+import { putIn, putInAgainst } from './byHandEdits'
 import { say } from '../words/say'
 import '../words/regimen'
 
@@ -19,7 +21,10 @@ const ProductPicker = later(
   (m) => m.ProductPicker,
 )
 
-/** Puts any product into a routine by hand; what a rule forbids is refused with the reason. */
+/** Longest reason, in letters. */
+const LONGEST = 200
+
+/** Puts any product into a routine by hand; what a rule forbids is refused with the reason, and a rule that is no ban gives way to hers. */
 export function AddStep({ context, part }: { context: VisitContext; part: Part }) {
   const [open, setOpen] = useState(false)
   const [product, setProduct] = useState<Picked | null>(null)
@@ -42,9 +47,20 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
       setProduct(null)
     },
   })
+  // a rule that is no ban gives way to a reason
+  const against = add.error instanceof Refused && add.error.code === 'against-a-rule'
+  const [kept, keep, forget] = useTyped<{ why?: string }>(`overrule-${part}`, visit.id)
+  const typed = kept?.why ?? ''
+  const why = typed.trim()
   const close = () => {
     setOpen(false)
     add.reset()
+  }
+  const overrule = (id: string) => {
+    work.change((d) => putInAgainst(d, part, id, why))
+    forget()
+    setProduct(null)
+    close()
   }
   return (
     <>
@@ -79,12 +95,32 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
               {add.error.message}
             </p>
           )}
+          {against && (
+            <TextField
+              label={say('regimen.whyAllTheSame')}
+              fullWidth
+              margin="normal"
+              slotProps={{ htmlInput: { maxLength: LONGEST } }}
+              value={typed}
+              onChange={(e) => keep({ why: e.target.value })}
+              helperText={say('regimen.overruleStays')}
+            />
+          )}
         </DialogContent>
         <DialogActions>
           <Button onClick={close}>{say('regimen.notNow')}</Button>
+          {against && (
+            <Button
+              variant="contained"
+              disabled={!product || why === ''}
+              onClick={() => product && overrule(product.id)}
+            >
+              {say('regimen.allTheSame')}
+            </Button>
+          )}
           <Button
-            variant="contained"
-            disabled={!product || add.isPending}
+            variant={against ? 'outlined' : 'contained'}
+            disabled={!product || add.isPending || against}
             onClick={() => product && add.mutate(product.id)}
           >
             {say('regimen.putItIn')}

@@ -83,6 +83,7 @@ test('what a rule did not let in stands beside it', () => {
       product: 'cream',
       name: 'Rich cream',
       because: because('Another strong step has that night.'),
+      overrulable: false,
     },
   ])
   expect(screen.getByText(/Not followed: Another strong step has that night\./)).toBeVisible()

@@ -136,6 +136,7 @@ test('what comes off has no second coat, and what a rule forbids is said', () =>
       product: 'serum',
       name: 'Calm serum',
       because: { sentence: 'The wash is never left out.', evidence: 'CONVENTION', source: 'custom' },
+      overrulable: false,
     },
   ])
   expect(screen.queryByRole('button', { name: 'Second coat' })).toBeNull()

@@ -86,6 +86,11 @@ export function StepDetail({
               <b>{say('regimen.movedByHand')}</b> {step.hand.movedBecause}
             </li>
           )}
+          {step.hand.overrule !== '' && (
+            <li>
+              <b>{say('regimen.againstARule')}</b> {step.hand.overrule}
+            </li>
+          )}
           <OwnRuleDid context={context} part={part} product={step.product} />
           {step.heed.map((h) => (
             <li key={h.sentence} className="heed">

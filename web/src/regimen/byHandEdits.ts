@@ -23,6 +23,14 @@ export const takeOut = (d: VisitDocument, part: Part, product: string): VisitDoc
   steps: d.steps.filter(not(part, product)),
 })
 
+/** The same against a rule, with her reason. */
+export const putInAgainst = (
+  d: VisitDocument,
+  part: Part,
+  product: string,
+  overrule: string,
+): VisitDocument => adjust(putIn(d, part, product), part, product, { overrule })
+
 export const swap = (d: VisitDocument, part: Part, from: string, to: string): VisitDocument =>
   putIn(takeOut(d, part, from), part, to)
 
@@ -55,6 +63,7 @@ const unchanged = (s: StepByHand) =>
   s.when == null &&
   !s.secondCoat &&
   s.words === '' &&
+  (s.overrule ?? '') === '' &&
   s.move == null
 
 /** Changes something on one step. A move is done last of all moves, so it lands where it was put. */

@@ -64,7 +64,8 @@ public final class Adjustments {
                 when,
                 coat,
                 a.words(),
-                a.move()));
+                a.move(),
+                a.overrule()));
     }
 
     private boolean allowed(Adjustment a, Product p, Optional<Because> against) {

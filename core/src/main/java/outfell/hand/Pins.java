@@ -19,6 +19,7 @@ import outfell.knowledge.Because;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
+import outfell.routine.Adjustment;
 import outfell.routine.Part;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
@@ -89,13 +90,18 @@ public final class Pins {
                 continue;
             }
             safety.tellPrescriber(product.get()).ifPresent(notices::add);
-            Optional<Because> refusal = refusal(product.get(), pin.part(), follow);
+            Optional<Because> refusal =
+                    forbids(product.get(), pin.part(), follow).or(() -> unlessOverruled(product.get(), pin, follow));
             if (refusal.isPresent() && byHabit.contains(pin)) {
                 // nobody asked for it: what becomes of her things tells why it stops
                 continue;
             } else if (refusal.isPresent()) {
-                refusals.add(
-                        new Refusal(pin.part(), pin.product(), product.get().name(), refusal.get()));
+                refusals.add(new Refusal(
+                        pin.part(),
+                        pin.product(),
+                        product.get().name(),
+                        refusal.get(),
+                        forbids(product.get(), pin.part(), follow).isEmpty()));
             } else {
                 follow.add(pin);
             }
@@ -117,7 +123,49 @@ public final class Pins {
         return consultation.find(pin.product()).map(uses::weeks).orElse(0);
     }
 
-    private Optional<Because> refusal(Product p, Part part, List<Choice> kept) {
+    /** What a therapist may overrule with a reason: then it stands, and rule and reason are told with the plan. */
+    private Optional<Because> unlessOverruled(Product p, Choice pin, List<Choice> kept) {
+        Optional<Because> rule = overrulable(p, pin.part(), kept);
+        String reason = Adjustment.of(consultation.byHand().adjustments(), pin.part(), p.id())
+                .overrule();
+        if (rule.isPresent() && !reason.isEmpty()) {
+            notices.add(rule.get()
+                    .withSentence("Against a rule, by hand: %s Because: %s"
+                            .formatted(rule.get().sentence(), reason)));
+            return Optional.empty();
+        }
+        return rule;
+    }
+
+    private Optional<Because> overrulable(Product p, Part part, List<Choice> kept) {
+        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
+            return Optional.of(
+                    Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
+        }
+        if (part == Part.MORNING
+                && p.kind() == StepKind.SUNSCREEN
+                && p.spf() < asked.spf().value()) {
+            return Optional.of(lowSpf(p));
+        }
+        return beginsStrong(p)
+                ? kept.stream()
+                        .map(k -> consultation.find(k.product()))
+                        .flatMap(Optional::stream)
+                        .filter(o -> !o.id().equals(p.id()) && beginsStrong(o))
+                        .findFirst()
+                        .map(o -> secondNew(p, o))
+                : Optional.empty();
+    }
+
+    private Because lowSpf(Product p) {
+        return asked.spf()
+                .because()
+                .withSentence("%s has SPF %d. %s"
+                        .formatted(p.name(), p.spf(), asked.spf().because().sentence()));
+    }
+
+    /** What no reason overrules: a ban, light and a strong step, a skin that bears none, two that must not meet. */
+    private Optional<Because> forbids(Product p, Part part, List<Choice> kept) {
         Optional<Because> ban = barred.in(part, p);
         if (ban.isPresent()) {
             return ban;
@@ -129,23 +177,15 @@ public final class Pins {
             return Optional.of(Because.custom(
                     "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
         }
-        if (part == Part.EVENING && (p.kind() == StepKind.BASE)) {
+        if (part == Part.EVENING && p.kind() == StepKind.BASE) {
             return Optional.of(Because.custom("Make-up has no work in the evening: it comes off."));
-        }
-        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
-            return Optional.of(
-                    Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
         }
         if (part == Part.EVENING && p.kind() == StepKind.SUNSCREEN) {
             return Optional.of(Because.custom("A sunscreen has no work in the evening."));
         }
-        if (part == Part.MORNING
-                && p.kind() == StepKind.SUNSCREEN
-                && p.spf() < asked.spf().value()) {
-            return Optional.of(asked.spf()
-                    .because()
-                    .withSentence("%s has SPF %d. %s"
-                            .formatted(p.name(), p.spf(), asked.spf().because().sentence())));
+        int least = safety.sun().least().map(l -> l.spf()).orElse(0);
+        if (part == Part.MORNING && p.kind() == StepKind.SUNSCREEN && p.spf() < least) {
+            return Optional.of(lowSpf(p));
         }
         if (p.rationed() && !p.prescription() && uses.now(p) == 0) {
             return Optional.of(noNight(p));
@@ -153,17 +193,6 @@ public final class Pins {
         if (uses.daily(p, part) == 0) {
             return Optional.of(Because.custom(
                     "%s is new and dries: it begins in the evening, every other night.".formatted(p.name())));
-        }
-        Optional<Because> secondNew = beginsStrong(p)
-                ? kept.stream()
-                        .map(k -> consultation.find(k.product()))
-                        .flatMap(Optional::stream)
-                        .filter(o -> !o.id().equals(p.id()) && beginsStrong(o))
-                        .findFirst()
-                        .map(o -> secondNew(p, o))
-                : Optional.empty();
-        if (secondNew.isPresent()) {
-            return secondNew;
         }
         return kept.stream()
                 .map(k -> consultation

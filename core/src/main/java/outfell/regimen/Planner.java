@@ -180,13 +180,13 @@ public final class Planner {
     }
 
     /** Why a product may not be put into this plan by hand, or nothing when it may. */
-    public static Optional<Because> refusal(Consultation consultation, Consultation.Choice pin) {
+    public static Optional<Refusal> refusal(Consultation consultation, Consultation.Choice pin) {
         if (!(plan(consultation.with(pin)) instanceof Outcome.Planned planned)) {
-            return Optional.of(Because.house("No plan is made until the referral is settled."));
+            return Optional.of(new Refusal(
+                    pin.part(), pin.product(), "", Because.house("No plan is made until the referral is settled.")));
         }
         return planned.regimen().refusals().stream()
                 .filter(r -> r.part() == pin.part() && r.product().equals(pin.product()))
-                .map(Refusal::because)
                 .findFirst();
     }
 }

@@ -15,6 +15,7 @@ import outfell.product.ProductId;
  * @param secondCoat whether a second coat goes on where it is needed
  * @param words own words for the client's sheet; empty for the computed ones
  * @param move to another place in the routine
+ * @param overrule why it stands against a rule that may be overruled, in her own words; empty when it does not
  */
 public record Adjustment(
         Part part,
@@ -25,9 +26,13 @@ public record Adjustment(
         Optional<Condition> when,
         boolean secondCoat,
         String words,
-        Optional<Move> move) {
+        Optional<Move> move,
+        String overrule) {
     /** Longest own wording, in characters: what fits under a step on the sheet. */
     public static final int LONGEST_WORDS = 160;
+
+    /** Longest reason against a rule, in characters. */
+    public static final int LONGEST_REASON = 200;
 
     /**
      * A place beside a neighbour; when that one has left the plan, beside the other.
@@ -44,7 +49,26 @@ public record Adjustment(
         }
     }
 
+    /** One that stands against no rule. */
+    public Adjustment(
+            Part part,
+            ProductId product,
+            boolean optional,
+            Optional<Coverage> on,
+            List<DayOfWeek> nights,
+            Optional<Condition> when,
+            boolean secondCoat,
+            String words,
+            Optional<Move> move) {
+        this(part, product, optional, on, nights, when, secondCoat, words, move, "");
+    }
+
     public Adjustment {
+        overrule = overrule.strip();
+        if (overrule.length() > LONGEST_REASON) {
+            throw new IllegalArgumentException(
+                    "A reason may have %d characters, not %d.".formatted(LONGEST_REASON, overrule.length()));
+        }
         nights = nights.stream().distinct().sorted().toList();
         if (!nights.isEmpty() && when.isPresent()) {
             throw new IllegalArgumentException("A step has days of its own or a condition, not both.");
@@ -63,12 +87,13 @@ public record Adjustment(
 
     /** The same on other days. */
     public Adjustment on(List<DayOfWeek> days) {
-        return new Adjustment(part, product, optional, on, days, Optional.empty(), secondCoat, words, move);
+        return new Adjustment(part, product, optional, on, days, Optional.empty(), secondCoat, words, move, overrule);
     }
 
     /** The same on days that nobody can say beforehand. */
     public Adjustment when(Condition condition) {
-        return new Adjustment(part, product, optional, on, List.of(), Optional.of(condition), secondCoat, words, move);
+        return new Adjustment(
+                part, product, optional, on, List.of(), Optional.of(condition), secondCoat, words, move, overrule);
     }
 
     public static Adjustment of(List<Adjustment> all, Part part, ProductId product) {

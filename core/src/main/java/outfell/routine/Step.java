@@ -79,6 +79,7 @@ public record Step(
      * @param when its condition, in words; empty when it has none
      * @param words her own for the sheet; empty for the computed ones
      * @param movedBecause her reason for another place; empty when it was not moved against a rule
+     * @param overrule her reason why it stands at all, against a rule; empty where none speaks against it
      */
     public record Hand(
             boolean kept,
@@ -89,9 +90,10 @@ public record Step(
             boolean secondCoat,
             String words,
             boolean moved,
-            String movedBecause) {
+            String movedBecause,
+            String overrule) {
         /** Nothing by hand. */
-        public static final Hand NONE = new Hand(false, false, "", false, "", false, "", false, "");
+        public static final Hand NONE = new Hand(false, false, "", false, "", false, "", false, "", "");
 
         static Hand of(Adjustment a, boolean kept) {
             return new Hand(
@@ -103,7 +105,8 @@ public record Step(
                     a.secondCoat(),
                     a.words(),
                     a.move().isPresent(),
-                    a.move().map(Adjustment.Move::why).orElse(""));
+                    a.move().map(Adjustment.Move::why).orElse(""),
+                    a.overrule());
         }
     }
 

@@ -220,7 +220,8 @@ class FindingsTest {
                         Consultations.NOTHING,
                         Life.USUAL)
                 .with(new Choice(Part.EVENING, a.id()));
-        Optional<Because> refusal = Planner.refusal(tolerant, new Choice(Part.EVENING, b.id()));
+        Optional<Because> refusal =
+                Planner.refusal(tolerant, new Choice(Part.EVENING, b.id())).map(r -> r.because());
         assertThat(refusal.map(Because::sentence).orElse("Peroxide")).contains("Peroxide");
         return refusal.isEmpty();
     }

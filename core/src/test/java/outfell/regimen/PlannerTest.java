@@ -129,7 +129,8 @@ class PlannerTest {
     void what_is_banned_cannot_be_put_in_by_hand() {
         Consultation pregnant = with(OILY, Consultations.NOTHING.yes("pregnant"));
         Choice retinal = new Choice(Part.EVENING, new ProductId("retinal-cream-005"));
-        assertThat(Planner.refusal(pregnant, retinal).orElseThrow().sentence()).contains("Retinal");
+        assertThat(Planner.refusal(pregnant, retinal).orElseThrow().because().sentence())
+                .contains("Retinal");
         Regimen r = planned(pregnant.with(retinal));
         assertThat(r.refusals()).hasSize(1);
         assertThat(r.products()).doesNotContain(retinal.product());
@@ -145,6 +146,7 @@ class PlannerTest {
     void what_belongs_to_the_other_half_of_the_day_is_refused(Part part, String product, String because) {
         assertThat(Planner.refusal(with(OILY, Consultations.NOTHING), new Choice(part, new ProductId(product)))
                         .orElseThrow()
+                        .because()
                         .sentence())
                 .contains(because);
     }

@@ -85,6 +85,7 @@ class SafetyInPlanTest {
         assertThat(planned(c).products()).doesNotContain(strong);
         assertThat(Planner.refusal(c, new Consultation.Choice(outfell.routine.Part.EVENING, strong))
                         .orElseThrow()
+                        .because()
                         .sentence())
                 .contains("failed its patch test");
     }

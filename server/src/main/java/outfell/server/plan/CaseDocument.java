@@ -210,7 +210,8 @@ public record CaseDocument(
             @Schema(types = {"object", "null"}) @Nullable OnCondition when,
             boolean secondCoat,
             String words,
-            @Schema(types = {"object", "null"}) @Nullable MovedTo move) {}
+            @Schema(types = {"object", "null"}) @Nullable MovedTo move,
+            @Schema(types = {"string", "null"}) @Nullable String overrule) {}
 
     /** For some days only: which, and how many a week they usually are. */
     public record OnCondition(String kind, int usual) {}

@@ -151,7 +151,8 @@ public final class Cases {
                         .map(m -> new Adjustment.Move(
                                 Optional.ofNullable(m.after()).map(ProductId::new),
                                 Optional.ofNullable(m.before()).map(ProductId::new),
-                                m.why().strip())));
+                                m.why().strip())),
+                Optional.ofNullable(s.overrule()).orElse(""));
     }
 
     /** @throws Problem when no method of that id ships */

@@ -80,7 +80,8 @@ class StepPartStore {
                     .set(VISIT_STEP.MOVED, move != null)
                     .set(VISIT_STEP.GOES_AFTER, move == null ? null : move.after())
                     .set(VISIT_STEP.GOES_BEFORE, move == null ? null : move.before())
-                    .set(VISIT_STEP.MOVED_WHY, move == null ? "" : move.why()));
+                    .set(VISIT_STEP.MOVED_WHY, move == null ? "" : move.why())
+                    .set(VISIT_STEP.OVERRULE, s.overrule() == null ? "" : s.overrule()));
             s.nights().stream()
                     .distinct()
                     .forEach(day -> all.add(db.insertInto(VISIT_STEP_DAY)
@@ -117,7 +118,8 @@ class StepPartStore {
                         r.getOwnWords(),
                         r.getMoved()
                                 ? new CaseDocument.MovedTo(r.getGoesAfter(), r.getGoesBefore(), r.getMovedWhy())
-                                : null));
+                                : null,
+                        r.getOverrule().isEmpty() ? null : r.getOverrule()));
     }
 
     private List<CaseDocument.Choice> choices(UUID visit, boolean out) {

@@ -28,6 +28,7 @@ import outfell.changes.Compared;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
+import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.knowledge.RuleId;
 import outfell.method.Methods;
@@ -342,10 +343,12 @@ public class Visits {
     /** @throws Problem when a rule forbids the product, with the reason */
     public void check(UUID id, CaseDocument.Choice choice) {
         known(choice.product());
-        Optional<Because> refusal = Planner.refusal(
+        Optional<Refusal> refusal = Planner.refusal(
                 consultations.of(find(id)), Cases.choices(List.of(choice)).getFirst());
-        refusal.ifPresent(because -> {
-            throw Problem.refused("forbidden", because.sentence());
+        refusal.ifPresent(r -> {
+            throw Problem.refused(
+                    r.overrulable() ? "against-a-rule" : "forbidden",
+                    r.because().sentence());
         });
     }
 
