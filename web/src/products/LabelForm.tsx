@@ -234,9 +234,6 @@ function alsoCalled({ printed, inci, known }: Product['lines'][number]) {
   return apart.length > 0 ? ` (${apart.join(', ')})` : ''
 }
 
-/** What a page that lists the pack's directions by themselves does not tell twice. */
-const BY_THE_PACK = 'by the pack'
-
 export function Findings({
   product,
   meant,
@@ -251,6 +248,8 @@ export function Findings({
   /** takes an offered spelling; without it none is offered */
   meant?: (printed: string, inci: string) => void
 }) {
+  // a page that lists the pack's directions by themselves does not tell them twice
+  const directed = product.directions.map((d) => d.words)
   return (
     <>
       <h3>
@@ -268,7 +267,7 @@ export function Findings({
       )}
       <ul className="dots">
         {product.findings
-          .filter((f) => !(inFull && f.about === BY_THE_PACK))
+          .filter((f) => !(inFull && directed.includes(f.found)))
           .map((f) => (
             <li key={f.about + f.found}>
               <b>

@@ -114,6 +114,33 @@ class CatalogueApiTest extends OverHttp {
     }
 
     @Test
+    void what_a_pack_directs_is_asked_said_and_taken_back() throws Exception {
+        String id = "cream-fisher";
+        JsonNode before = direction(get("/api/products/" + id).body(), "TIMES");
+        assertThat(before.at("/value").asString()).isEmpty();
+        assertThat(before.at("/question").asString()).isEqualTo("How often in a week, at most?");
+        JsonNode said = direction(correct(id, "DIRECTION", "TIMES", "3").body(), "TIMES");
+        assertThat(said.at("/words").asString()).isEqualTo("at most 3 days a week");
+        assertThat(said.at("/because/sentence").asString()).startsWith("Said by ");
+        Answer wrong = correct(id, "DIRECTION", "TIMES", "9");
+        assertThat(wrong.status()).isEqualTo(400);
+        assertThat(wrong.body().at("/errors/0/sentence").asString()).contains("a number from 1 to 7");
+        assertThat(correct(id, "DIRECTION", "SMELL", "9").status()).isEqualTo(400);
+        assertThat(direction(correct(id, "DIRECTION", "TIMES", "").body(), "TIMES")
+                        .at("/value")
+                        .asString())
+                .isEmpty();
+    }
+
+    private static JsonNode direction(JsonNode detail, String of) {
+        return detail.at("/product/directions")
+                .valueStream()
+                .filter(d -> d.at("/direction").asString().equals(of))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
     void kind_and_texture_are_put_right_within_what_there_is() throws Exception {
         String id = add("Bottle without a word", "Aqua, Glycerin");
         assertThat(correct(id, "KIND", "", "ESSENCE").body().at("/product/kind").asString())

@@ -203,6 +203,33 @@ class VisitApiTest extends OverHttp {
     }
 
     @Test
+    void a_rule_that_is_no_ban_is_refused_as_one_and_a_reason_stays_with_the_visit() throws Exception {
+        String visit = newVisit("Overruled");
+        Answer refused = post(
+                "/api/visits/" + visit + "/choices/check",
+                "{\"part\": \"MORNING\", \"product\": \"oil-cleanse-clear\"}");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.body().at("/code").asString()).isEqualTo("against-a-rule");
+
+        ObjectNode mine = document(visit);
+        mine.withArray("/pins").addObject().put("part", "MORNING").put("product", "oil-cleanse-clear");
+        mine.withArray("/steps")
+                .addObject()
+                .put("part", "MORNING")
+                .put("product", "oil-cleanse-clear")
+                .put("optional", false)
+                .putNull("on")
+                .put("secondCoat", false)
+                .put("words", "")
+                .put("overrule", "sleeps in an ointment")
+                .putArray("nights");
+        assertThat(put("/api/visits/" + visit, mine).status()).isEqualTo(200);
+        assertThat(document(visit).at("/steps/0/overrule").asString()).isEqualTo("sleeps in an ointment");
+        ((ObjectNode) mine.at("/steps/0")).put("overrule", "x".repeat(201));
+        assertThat(put("/api/visits/" + visit, mine).status()).isEqualTo(400);
+    }
+
+    @Test
     void what_a_rule_forbids_is_refused_by_hand_with_the_reason() throws Exception {
         String ines = lastVisit("Ines Varro");
         Answer refused = post(
