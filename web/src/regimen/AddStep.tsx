@@ -109,7 +109,7 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
         </DialogContent>
         <DialogActions>
           <Button onClick={close}>{say('regimen.notNow')}</Button>
-          {against && (
+          {against ? (
             <Button
               variant="contained"
               disabled={!product || why === ''}
@@ -117,14 +117,15 @@ export function AddStep({ context, part }: { context: VisitContext; part: Part }
             >
               {say('regimen.allTheSame')}
             </Button>
+          ) : (
+            <Button
+              variant="contained"
+              disabled={!product || add.isPending}
+              onClick={() => product && add.mutate(product.id)}
+            >
+              {say('regimen.putItIn')}
+            </Button>
           )}
-          <Button
-            variant={against ? 'outlined' : 'contained'}
-            disabled={!product || add.isPending || against}
-            onClick={() => product && add.mutate(product.id)}
-          >
-            {say('regimen.putItIn')}
-          </Button>
         </DialogActions>
       </Dialog>
     </>

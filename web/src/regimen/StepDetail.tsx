@@ -145,7 +145,7 @@ export function StepDetail({
         </ul>
         {step.feel.length > 0 && (
           <>
-            <h3>{say('regimen.feelTitle')}</h3>
+            <h3 style={{ marginTop: 12 }}>{say('regimen.feelTitle')}</h3>
             <ul className="dots">
               {step.feel.map((f) => (
                 <li key={f.sign}>
