@@ -15,7 +15,8 @@ import tools.jackson.databind.node.ObjectNode;
 class ByHandApiTest extends OverHttp {
     private static final String STEP = """
             {"part": "%s", "product": "%s", "optional": true, "on": "CHEEKS", "nights": ["MONDAY", "FRIDAY"],
-             "when": null, "secondCoat": true, "words": "press, do not rub", "move": {"after": %s, "before": null, "why": "so she bears it"}}""";
+             "when": null, "secondCoat": true, "words": "press, do not rub", "move": {"after": %s, "before": null, "why": "so she bears it"},
+             "overrule": null}""";
 
     @Test
     void a_step_changed_by_hand_comes_back_as_it_was_sent_and_stands_in_the_plan() throws Exception {
