@@ -36,6 +36,8 @@ function when({ from, until, title }: Schemas['SheetLine']): string {
 const MANY = 9
 /** What the evenings by their dates take of a side, in steps. */
 const DATED = 2
+/** What is told of how a layer should not feel takes, in steps. */
+const TOLD = 1
 
 /** The client's sheet: two lists, the week, the cautions; of a kept plan with its number and day, else marked as a draft. */
 export function Paper({
@@ -66,7 +68,8 @@ export function Paper({
     .map((p) => p.product)
   const dated = weeks?.byDate ?? false
   const steps = regimen.morning.steps.length + regimen.evening.steps.length
-  const many = steps + (dated ? DATED : 0) + Math.ceil(year.length / 2) > MANY
+  const told = (regimen.feel ?? []).length > 0 ? TOLD : 0
+  const many = steps + (dated ? DATED : 0) + told + Math.ceil(year.length / 2) > MANY
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article
@@ -131,20 +134,13 @@ export function Paper({
             <b>{capital(c.name)}</b> {c.forClient}
           </p>
         ))}
+        {/* a plan that was kept before this was told has none */}
+        {(regimen.feel ?? []).map((f) => (
+          <p key={f.sign}>
+            <b>{f.sign}</b> {f.then}
+          </p>
+        ))}
       </section>
-      {/* a plan that was kept before this was told has none */}
-      {(regimen.feel ?? []).length > 0 && (
-        <section className="paper-feel">
-          <h2>{say('sheet.feelTitle')}</h2>
-          <div className="paper-notes">
-            {regimen.feel.map((f) => (
-              <p key={f.sign}>
-                <b>{f.sign}</b> {f.then}
-              </p>
-            ))}
-          </div>
-        </section>
-      )}
       {year.length > 0 && (
         <section className="paper-year">
           <h2>{say('sheet.throughTheYear')}</h2>
