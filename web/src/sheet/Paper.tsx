@@ -36,6 +36,8 @@ function when({ from, until, title }: Schemas['SheetLine']): string {
 const MANY = 9
 /** What the evenings by their dates take of a side, in steps. */
 const DATED = 2
+/** A plan of more steps than this is printed smaller still. */
+const FULL = 11
 /** What is told of how a layer should not feel takes, in steps. */
 const TOLD = 1
 
@@ -73,7 +75,7 @@ export function Paper({
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article
-      className={`paper ${many ? 'many' : ''} ${dated ? 'dated' : ''} ${year.length > 0 ? 'yearly' : ''}`}
+      className={`paper ${many ? 'many' : ''} ${steps > FULL ? 'full' : ''} ${dated ? 'dated' : ''} ${year.length > 0 ? 'yearly' : ''}`}
       data-paper
       aria-label={say('sheet.planFor', { name: client.name })}
     >
@@ -134,8 +136,8 @@ export function Paper({
             <b>{capital(c.name)}</b> {c.forClient}
           </p>
         ))}
-        {/* a plan that was kept before this was told has none */}
-        {(regimen.feel ?? []).map((f) => (
+        {/* a plan that was kept before this was told has none; beside the year there is room for the weightiest */}
+        {(regimen.feel ?? []).slice(0, many && year.length > 0 ? 1 : undefined).map((f) => (
           <p key={f.sign}>
             <b>{f.sign}</b> {f.then}
           </p>
