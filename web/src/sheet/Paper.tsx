@@ -136,8 +136,8 @@ export function Paper({
             <b>{capital(c.name)}</b> {c.forClient}
           </p>
         ))}
-        {/* a plan that was kept before this was told has none; beside the year there is room for the weightiest */}
-        {(regimen.feel ?? []).slice(0, many && year.length > 0 ? 1 : undefined).map((f) => (
+        {/* a plan that was kept before this was told has none; a full side has no room for them */}
+        {(regimen.feel ?? []).slice(0, many && year.length > 0 ? 0 : undefined).map((f) => (
           <p key={f.sign}>
             <b>{f.sign}</b> {f.then}
           </p>
