@@ -191,7 +191,7 @@ public final class Weigher {
                 spend(p, part, days * (hand.on().isPresent() ? hand.times() : hand.times() * share(p)));
         if (!p.prescription()) {
             boolean strong = p.strong();
-            takes[Scarcity.NIGHTS.ordinal()] = rationed && !p.kind().onlyHers() || strong ? days : 0;
+            takes[Scarcity.NIGHTS.ordinal()] = p.nightsByStrength() ? days : 0;
             takes[Scarcity.LOAD.ordinal()] = days * Tolerance.points(p);
             takes[Scarcity.EXFOLIATIONS.ordinal()] = days * Tolerance.exfoliation(p);
             takes[Scarcity.STRONG.ordinal()] = strong ? 1 : 0;

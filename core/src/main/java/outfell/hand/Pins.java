@@ -92,8 +92,10 @@ public final class Pins {
             safety.tellPrescriber(product.get()).ifPresent(notices::add);
             Optional<Because> refusal =
                     forbids(product.get(), pin.part(), follow).or(() -> unlessOverruled(product.get(), pin, follow));
-            if (refusal.isPresent() && byHabit.contains(pin)) {
-                // nobody asked for it: what becomes of her things tells why it stops
+            if (refusal.isPresent()
+                    && byHabit.contains(pin)
+                    && barred.in(pin.part(), product.get()).isPresent()) {
+                // nobody asked for it: what becomes of her things tells the ban
                 continue;
             } else if (refusal.isPresent()) {
                 refusals.add(new Refusal(
@@ -172,6 +174,10 @@ public final class Pins {
         }
         if (part == Part.MORNING && p.kind().someEvenings() && p.byDay() && !p.strong()) {
             return Optional.of(Because.custom("%s has evenings of its own: it takes its minutes.".formatted(p.name())));
+        }
+        if (part == Part.MORNING && p.byDay() && p.rationedByPackAlone()) {
+            return Optional.of(Because.custom(
+                    "%s is for some days of the week, as its pack says: those are evenings here.".formatted(p.name())));
         }
         if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
             return Optional.of(Because.custom(

@@ -124,8 +124,6 @@ public record Directions(Map<Direction, Told> told) {
         }
     }
 
-    public static final Directions NONE = new Directions(Map.of());
-
     private static final String NUMBERS = "\\d{1,2}(?:[.,]\\d{1,2})?(?:\\s*(?:-|–|to|or|bis|oder|à|ou)\\s*\\d{1,2})?";
     private static final Pattern NUMBER = Pattern.compile("\\d{1,2}(?:[.,]\\d{1,2})?");
     private static final Pattern SENTENCE = Pattern.compile("[.!?]\\s+|[\\n;•]");

@@ -288,6 +288,11 @@ public record Product(
         return rationed() && !kind.someEvenings() && !prescription && !holdsRationed();
     }
 
+    /** Whether it is what is in it, or that it rubs and dries, by which it has nights of its own: not its pack alone, nor a mild mask. */
+    public boolean nightsByStrength() {
+        return rationed() && !rationedByPackAlone() && (strong() || !kind.onlyHers());
+    }
+
     /** Whether its pack keeps it to some days of a week. */
     private boolean packKeepsIt() {
         return directions.times().isPresent() && directions.times().getAsInt() < 7;

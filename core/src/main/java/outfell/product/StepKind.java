@@ -80,7 +80,7 @@ public enum StepKind {
     }
 
     /**
-     * Whether no plan chooses it by itself: it stands where the client does it already, or where somebody puts it in. kinds.yaml says
+     * Whether no plan chooses it by itself: it stands where the client does it already, or where somebody puts it in. hers.yaml says
      * when such a thing is done.
      */
     public boolean onlyHers() {

@@ -280,9 +280,8 @@ final class Draft {
                         .toList()),
                 SheetNotes.of(
                         evening.stream()
-                                .filter(c -> c.rationed() && !c.product().prescription())
-                                .filter(c -> !c.product().kind().onlyHers()
-                                        || c.product().strong())
+                                .filter(c -> c.product().nightsByStrength()
+                                        && !c.product().prescription())
                                 .map(c -> c.product().name())
                                 .toList(),
                         consultation.life(),

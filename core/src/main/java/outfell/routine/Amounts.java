@@ -135,8 +135,11 @@ public final class Amounts {
         Use use = of(product.kind());
         Directions pack = product.directions();
         boolean dry = pack.dry().orElse(!use.damp());
-        boolean othersDamp = !dry && !use.damp() && !use.dampTechnique().isEmpty();
-        String way = pack.wiped() && !use.wipedTechnique().isEmpty()
+        // a pad with a thin water is one way on dry and damp skin, and is never rinsed
+        boolean byPad = custom.equals(use.thinTechnique());
+        boolean othersDamp =
+                !byPad && !dry && !use.damp() && !use.dampTechnique().isEmpty();
+        String way = !byPad && pack.wiped() && !use.wipedTechnique().isEmpty()
                 ? use.wipedTechnique()
                 : othersDamp ? use.dampTechnique() : custom;
         String skin = dry == !use.damp() || othersDamp ? "" : dry ? "on dry skin: " : "on damp skin: ";
@@ -144,7 +147,8 @@ public final class Amounts {
         String eyes = pack.roundTheEyes()
                 .map(yes -> yes ? ", round the eyes too" : said ? "" : ", not round the eyes")
                 .orElse("");
-        return skin + way + eyes;
+        boolean off = pack.rinsed() && !product.kind().comesOff();
+        return skin + way + eyes + (off ? ", then rinse off" : "");
     }
 
     private static String custom(Product product) {

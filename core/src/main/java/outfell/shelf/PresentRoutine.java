@@ -196,7 +196,7 @@ public final class PresentRoutine {
         if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
             return Optional.of(Because.custom("It takes off sunscreen: to the evening, where there is one."));
         }
-        if (part == Part.MORNING && (!p.byDay() || p.rationed()) && !p.prescription()) {
+        if (part == Part.MORNING && (!p.byDay() || p.nightsByStrength()) && !p.prescription()) {
             return Optional.of(Because.custom("A strong step and daylight do not go together: to the evening."));
         }
         return part == Part.EVENING && p.kind() == StepKind.SUNSCREEN
@@ -206,7 +206,7 @@ public final class PresentRoutine {
 
     private Optional<Because> useLess(Used used) {
         Product p = used.product();
-        if (!p.rationed() || p.prescription()) {
+        if (!p.nightsByStrength() || p.prescription()) {
             return Optional.empty();
         }
         int bears = tolerance.usesPerWeek(p, used.weeks());
@@ -314,8 +314,8 @@ public final class PresentRoutine {
             all.add(gap("Nothing takes the day off in the evening."));
         }
         boolean dries = in(Part.EVENING)
-                .anyMatch(u -> u.product().kind() == StepKind.CLAY_MASK
-                        || (u.product().rationed() && !u.product().kind().comesOff()));
+                .anyMatch(u ->
+                        u.product().kind() == StepKind.CLAY_MASK || u.product().strong());
         if (kind(Part.EVENING, StepKind.MOISTURISER).isEmpty()
                 && kind(Part.EVENING, StepKind.SEAL).isEmpty()) {
             all.add(gap(dries ? "No cream after a step that dries." : "Nothing keeps water in overnight."));

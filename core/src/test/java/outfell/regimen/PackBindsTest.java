@@ -55,6 +55,34 @@ class PackBindsTest {
     }
 
     @Test
+    void a_thin_water_stays_on_its_pad_though_its_pack_says_no_rinsing() {
+        String water = "Ingredients: Aqua, Glycerin, Poloxamer 184, Phenoxyethanol. ";
+        String silent = step("Micellar water", water, Part.EVENING).technique();
+        assertThat(step("Micellar water", water + "No need to rinse.", Part.EVENING)
+                        .technique())
+                .isEqualTo(silent)
+                .startsWith("soaked pad");
+    }
+
+    @Test
+    void a_peel_that_its_pack_has_rinsed_off_is_told_to_be_rinsed_off() {
+        String peel = "Ingredients: Aqua, Salicylic Acid 2 %, Propanediol. Leave on for 10 minutes, then rinse.";
+        Step step = step("Salicylic peel", peel, Part.EVENING);
+        assertThat(step.contact()).isEqualTo(600);
+        assertThat(step.technique()).endsWith(", then rinse off");
+    }
+
+    @Test
+    void a_mild_serum_that_its_pack_keeps_to_some_days_is_refused_in_the_morning_by_its_pack_and_not_by_light() {
+        Product p = product("Peptide serum", CREAM + "Use twice a week.");
+        List<Product> catalogue = new ArrayList<>(PLAIN.catalogue());
+        catalogue.add(p);
+        assertThat(Planner.refusal(PLAIN.parts().catalogue(catalogue).together(), new Choice(Part.MORNING, p.id())))
+                .hasValueSatisfying(r -> assertThat(r.because().sentence()).contains("as its pack says"));
+        assertThat(p.nightsByStrength()).isFalse();
+    }
+
+    @Test
     void a_cream_keeps_off_the_eyes_or_goes_round_them_as_its_pack_says() {
         assertThat(step("Day cream", CREAM, Part.MORNING).technique()).doesNotContain("eyes");
         assertThat(step("Day cream", CREAM + "Avoid the eye area.", Part.MORNING)
