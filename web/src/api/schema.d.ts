@@ -1811,6 +1811,7 @@ export interface components {
             because: components["schemas"]["Because"];
             /** Format: double */
             grams: number;
+            places: components["schemas"]["AtPlace"][];
             where: string;
             words: string;
         };
@@ -1837,6 +1838,7 @@ export interface components {
         };
         Asked: {
             air: components["schemas"]["Air"];
+            bare: components["schemas"]["Least"];
             carrier: components["schemas"]["Carried"];
             creamAmount: components["schemas"]["Portion"];
             exfoliantsHalved: components["schemas"]["Whether"];
@@ -1880,6 +1882,14 @@ export interface components {
             unit: string;
             /** Format: double */
             usual: number;
+            words: string;
+        };
+        AtPlace: {
+            /** Format: double */
+            grams: number;
+            label: string;
+            /** @enum {string} */
+            place: "FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY";
             words: string;
         };
         Backup: {
@@ -2239,9 +2249,12 @@ export interface components {
             product: string;
         };
         CoverageWords: {
+            /** Format: double */
+            cm2: number;
             /** @enum {string} */
-            coverage: "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "EYE_AREA" | "NECK";
+            coverage: "FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY";
             label: string;
+            onTheFace: boolean;
         };
         CurrencyChange: {
             /** Format: date-time */
@@ -2560,7 +2573,7 @@ export interface components {
             moved: boolean;
             movedBecause: string;
             nightsSet: boolean;
-            on: string;
+            on: string[];
             optional: boolean;
             overrule: string;
             secondCoat: boolean;
@@ -3087,7 +3100,7 @@ export interface components {
         MovedByAir: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "OIL_PLACE" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            lever: "SPF" | "SUN_AGAIN" | "BARE" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "OIL_PLACE" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
             words: string;
         };
         MovedTo: {
@@ -3120,6 +3133,11 @@ export interface components {
             /** Format: date */
             date: string;
             name: string;
+        };
+        NotOn: {
+            because: components["schemas"]["Because"];
+            /** @enum {string} */
+            place: "FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY";
         };
         Now: {
             because: components["schemas"]["Because"];
@@ -4042,6 +4060,7 @@ export interface components {
             kindLabel: string;
             /** Format: double */
             left: number;
+            leftOut: components["schemas"]["NotOn"][];
             letter: string;
             maker: string;
             name: string;
@@ -4058,6 +4077,7 @@ export interface components {
             prescription: boolean;
             product: string;
             purpose: components["schemas"]["Because"][];
+            rest: ("FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY")[];
             /** Format: int32 */
             settle: number;
             settleBecause: components["schemas"]["Because"];
@@ -4066,16 +4086,19 @@ export interface components {
             technique: string;
             /** Format: double */
             texture: number;
+            toldWhere: string;
+            zones: components["schemas"]["Because"][];
         };
         StepByHand: {
             move?: components["schemas"]["MovedTo"];
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             /** @enum {string|null} */
-            on?: "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "EYE_AREA" | "NECK" | null;
+            on?: "FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY" | null;
             optional: boolean;
             overrule?: string | null;
             /** @enum {string} */
             part: "MORNING" | "EVENING";
+            places: ("FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY")[];
             product: string;
             secondCoat: boolean;
             when?: components["schemas"]["OnCondition"];
@@ -4306,7 +4329,7 @@ export interface components {
             /** Format: date */
             day: string;
             /** @enum {string} */
-            lever: "SPF" | "SUN_AGAIN" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "OIL_PLACE" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
+            lever: "SPF" | "SUN_AGAIN" | "BARE" | "WATER_FAST" | "EVENING_CREAM" | "DAY_CREAM" | "DAY_CREAM_NEEDED" | "AMOUNT" | "SEAL" | "OIL" | "OIL_PLACE" | "WASH" | "TONER" | "CARRIER" | "LIPS" | "EXFOLIATION" | "RETINOID" | "NEW_RETINOID" | "NEW_ACID" | "MIST" | "HANDS" | "AIR";
             words: string;
         };
         TwoCases: {

@@ -11,11 +11,15 @@ import '../words/regimen'
 /** What is changed on a step, in a few words each. */
 function inWords(s: StepByHand, { coverages, weeks }: Vocabulary): string[] {
   const when = weeks.conditions.find((c) => c.id === s.when?.kind)?.label
-  const on = coverages.find((c) => c.coverage === s.on)?.label
+  const places = s.places ?? (s.on ? [s.on] : [])
+  const on = coverages
+    .filter((c) => places.includes(c.coverage))
+    .map((c) => c.label)
+    .join(', ')
   return [
     s.move && (s.move.why === '' ? say('regimen.isMoved') : say('regimen.moved', { why: s.move.why })),
     s.optional && say('regimen.mayBeLeftOut'),
-    on !== undefined && say('regimen.onlyOn', { on }),
+    on !== '' && say('regimen.onlyOn', { on }),
     s.nights.length > 0 && say('regimen.onOnly', { join: s.nights.map(dayShort).join(', ') }),
     when !== undefined && say('regimen.onlyWhenAbout', { when, usual: s.when?.usual ?? 0 }),
     s.secondCoat && say('regimen.secondCoat'),

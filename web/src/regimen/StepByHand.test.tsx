@@ -5,14 +5,27 @@ import type { Part, Regimen, Step, VisitDocument } from '../api/client'
 import type { VisitContext } from '../visit/VisitShell'
 import { StepByHand } from './StepByHand'
 
+vi.mock('../shared/Behind', () => ({ Behind: () => null }))
+
 const week = ['MONDAY', 'TUESDAY', 'WEDNESDAY', 'THURSDAY', 'FRIDAY', 'SATURDAY', 'SUNDAY']
-const none = { kept: false, optional: false, on: '', words: '', moved: false, movedBecause: '' }
+const none = { kept: false, optional: false, on: [], words: '', moved: false, movedBecause: '' }
+const because = (sentence: string) => ({ sentence, evidence: 'PROPOSED', source: 'house' })
 const step = (over: Partial<Step> = {}): Step =>
   ({
     number: 2,
     product: 'serum',
     name: 'Calm serum',
     part: '',
+    shares: { water: 1, oils: 0, sealing: 0, filter: 0 },
+    amount: {
+      words: '5 drops',
+      where: 'face',
+      places: [{ place: 'FACE', label: 'face', words: '5 drops', grams: 0.25 }],
+      because: because('0.25 g for face.'),
+    },
+    rest: ['NECK'],
+    leftOut: [{ place: 'EARS', because: because('what the collar covers needs none; the ears do') }],
+    zones: [],
     nights: week,
     aWeek: 7,
     comesOff: false,
@@ -33,7 +46,12 @@ function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
   useEffect(() => seen(draft.document), [draft.document])
   const context = {
     words: {
-      coverages: [{ coverage: 'CHEEKS', label: 'cheeks' }],
+      coverages: [
+        { coverage: 'FACE', label: 'face', onTheFace: true },
+        { coverage: 'CHEEKS', label: 'cheeks', onTheFace: true },
+        { coverage: 'EARS', label: 'ears', onTheFace: false },
+        { coverage: 'NECK', label: 'neck', onTheFace: false },
+      ],
       weeks: { conditions: [{ id: 'dry', label: 'the skin feels dry', usual: 3 }] },
     },
     work: {
@@ -75,7 +93,7 @@ test('keep puts the step among those that planning again keeps, and lets it go w
   fireEvent.click(screen.getByRole('button', { name: 'Keep' }))
   expect(now().pins).toEqual([{ part: 'EVENING', product: 'serum' }])
   unmount()
-  open(step({ hand: { ...none, kept: true } as Step['hand'] }))
+  open(step({ hand: { ...none, kept: true } as unknown as Step['hand'] }))
   fireEvent.click(screen.getByRole('button', { name: 'Second coat' }))
   expect(now().steps).toHaveLength(1)
   fireEvent.click(screen.getByRole('button', { name: 'Keep' }))
@@ -87,11 +105,16 @@ test('what may be left out, a second coat, part of the face and days stand on th
   fireEvent.click(screen.getByRole('button', { name: 'May be left out' }))
   fireEvent.click(screen.getByRole('button', { name: 'Second coat' }))
   fireEvent.click(screen.getByRole('button', { name: 'Sun' }))
-  await userEvent.click(screen.getByRole('combobox', { name: 'Only on' }))
-  await userEvent.click(screen.getByRole('option', { name: 'cheeks' }))
+  fireEvent.click(screen.getByRole('button', { name: 'Where: face' }))
+  expect(await screen.findAllByText('5 drops')).toHaveLength(2)
+  expect(screen.getByText('what is left on the hands')).toBeVisible()
+  expect(screen.getByText(/the ears do/)).toBeVisible()
+  await userEvent.click(screen.getByRole('button', { name: 'cheeks' }))
   expect(now().steps).toMatchObject([
-    { product: 'serum', optional: true, secondCoat: true, on: 'CHEEKS', nights: week.slice(0, 6) },
+    { product: 'serum', optional: true, secondCoat: true, places: ['CHEEKS'], nights: week.slice(0, 6) },
   ])
+  await userEvent.click(screen.getByRole('button', { name: 'Back to the computed places' }))
+  expect(now().steps[0]?.places).toEqual([])
   fireEvent.click(screen.getByRole('button', { name: 'Computed days' }))
   expect(now().steps[0]?.nights).toEqual([])
 })

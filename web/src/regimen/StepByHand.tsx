@@ -1,10 +1,12 @@
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
+import { useState } from 'react'
 import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Part, Regimen, Step } from '../api/client'
 import { DAYS, dayShort } from '../shared/format'
+import { later } from '../shared/later'
 import type { Move } from '../strip/Movable'
 import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
@@ -20,6 +22,11 @@ import { say } from '../words/say'
 import '../words/regimen'
 
 const LONGEST_WORDS = 160
+
+const Where = later(
+  () => import('./Where'),
+  (m) => m.Where,
+)
 
 /** What may be changed on one step by hand: its place, whether it is kept, where, when, how much, and in which words. */
 export function StepByHand({
@@ -39,10 +46,11 @@ export function StepByHand({
   refusals: Regimen['refusals']
   move: Move
 }) {
-  const { work, words } = context
+  const { work } = context
   const now = byHandOf(work.draft.document, part, step.product)
   const change = (next: ByHandChange) => work.change((d) => adjust(d, part, step.product, next))
   const days = step.nights as readonly string[]
+  const [where, setWhere] = useState(false)
   return (
     <section className="by-hand-row" aria-label={say('regimen.byHand')}>
       <div className="row">
@@ -90,26 +98,9 @@ export function StepByHand({
                 {say('regimen.secondCoat2')}
               </ToggleButton>
             )}
-            <TextField
-              select
-              label={say('regimen.onlyOn2')}
-              size="small"
-              value={now.on ?? ''}
-              onChange={(e) =>
-                change({ on: e.target.value === '' ? null : (e.target.value as Changed['on']) })
-              }
-              sx={{ minWidth: 150 }}
-              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-            >
-              <MenuItem value="">
-                {step.part === '' ? say('regimen.theWholeFace') : say('regimen.asComputed2')}
-              </MenuItem>
-              {words.coverages.map((c) => (
-                <MenuItem key={c.coverage} value={c.coverage}>
-                  {c.label}
-                </MenuItem>
-              ))}
-            </TextField>
+            <Button aria-expanded={where} onClick={() => setWhere((open) => !open)}>
+              {say('regimen.whereItGoes', { where: step.amount.where })}
+            </Button>
           </>
         )}
       </div>
@@ -137,6 +128,7 @@ export function StepByHand({
         {!step.prescription && <OnlyWhen context={context} now={now} most={step.aWeek} change={change} />}
         <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
       </div>
+      {where && <Where context={context} part={part} step={step} />}
       {refusals.map((r) => (
         <p key={r.because.sentence} role="alert" className="refusal">
           {say('regimen.notFollowed', { sentence: r.because.sentence })}

@@ -46,19 +46,23 @@ const computed = (part: Part, product: string): StepByHand => ({
   part,
   product,
   optional: false,
-  on: null,
+  places: [],
   nights: [],
   secondCoat: false,
   words: '',
 })
 
 /** What is changed on a step; as computed where nothing is. */
-export const byHandOf = (d: VisitDocument, part: Part, product: string): StepByHand =>
-  d.steps.find((s) => s.part === part && s.product === product) ?? computed(part, product)
+export function byHandOf(d: VisitDocument, part: Part, product: string): StepByHand {
+  const { on, ...step } =
+    d.steps.find((s) => s.part === part && s.product === product) ?? computed(part, product)
+  // what was typed before a step could go on several places
+  return on ? { ...step, places: [on] } : step
+}
 
 const unchanged = (s: StepByHand) =>
   !s.optional &&
-  s.on == null &&
+  (s.places ?? []).length === 0 &&
   s.nights.length === 0 &&
   s.when == null &&
   !s.secondCoat &&

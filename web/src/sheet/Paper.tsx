@@ -257,7 +257,7 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
               {waits.includes(s.product) && <em>{say('sheet.notBeforeItsPatchTestIsRead')}</em>}
             </b>
             <span>
-              {s.amount.words}; {s.hand.on !== '' && `${s.part}; `}
+              {s.amount.words}; {s.toldWhere && `${s.toldWhere}; `}
               {s.hand.words === '' ? s.technique : s.hand.words}
               {s.settle > 0 && say('sheet.wait', { settle: secondsWords(s.settle) })}
               {s.contact > 0 && say('sheet.leave', { contact: secondsWords(s.contact) })}

@@ -2,36 +2,8 @@ import { useRef } from 'react'
 import type { Zone } from '../api/client'
 import { say } from '../words/say'
 import '../words/visit'
-
-/** Outlines of the zones on a 420 × 470 drawing; the left side of the client is the mirror of the right. */
-const RIGHT = {
-  EYE: 'M112 196C126 182 160 180 184 192C188 202 188 212 184 220C164 232 132 230 114 216C110 209 109 203 112 196Z',
-  CHEEK:
-    'M105 224C128 240 160 242 182 230C184 244 180 256 176 268C170 280 170 292 174 302C166 312 158 326 153 346C132 328 116 302 109 272C105 256 104 240 105 224Z',
-}
-const MIDDLE: Partial<Record<Zone, string>> = {
-  FOREHEAD:
-    'M108 178C106 142 120 112 150 98C188 86 232 86 270 98C300 112 314 142 312 178C290 166 258 168 238 178C220 184 200 184 182 178C162 168 130 166 108 178Z',
-  NOSE: 'M200 194C206 190 214 190 220 194C221 222 226 246 238 262C244 276 234 288 222 286C214 292 206 292 198 286C186 288 176 276 182 262C194 246 199 222 200 194Z',
-  UPPER_LIP:
-    'M180 304C194 298 226 298 240 304C245 310 248 316 249 324C238 317 224 314 210 318C196 314 182 317 171 324C172 316 175 310 180 304Z',
-  LIPS: 'M172 329C184 320 200 317 210 322C220 317 236 320 248 329C238 342 224 347 210 347C196 347 182 342 172 329Z',
-  CHIN: 'M162 334C174 352 192 358 210 358C228 358 246 352 258 334C264 344 266 356 263 366C248 390 230 401 210 401C190 401 172 390 157 366C154 356 156 344 162 334Z',
-  NECK: 'M156 378C174 402 192 410 210 410C228 410 246 402 264 378C264 404 268 426 282 446C256 460 164 460 138 446C152 426 156 404 156 378Z',
-}
-
-/** Places beyond the drawn face: a collar below the neck, both ears, the jaw, the crown, and a hand beside it. */
-const BEYOND: Partial<Record<Zone, string>> = {
-  DECOLLETE:
-    'M132 449C156 462 264 462 288 449C312 458 334 464 352 472C340 478 332 480 320 480L100 480C88 480 80 478 68 472C86 464 108 458 132 449Z',
-  EARS: 'M102 209C88 201 81 214 84 232C86 250 95 264 105 261C103 246 102 226 102 209ZM318 209C332 201 339 214 336 232C334 250 325 264 315 261C317 246 318 226 318 209Z',
-  BEARD:
-    'M120 292C130 326 142 346 157 366C172 390 190 401 210 401C230 401 248 390 263 366C278 346 290 326 300 292C302 330 292 352 274 374C254 402 232 412 210 412C188 412 166 402 146 374C128 352 118 330 120 292Z',
-  SCALP:
-    'M104 160C104 112 128 74 168 68C196 62 224 62 252 68C292 74 316 112 316 160C306 118 284 96 250 88C224 83 196 83 170 88C136 96 114 118 104 160Z',
-  HANDS:
-    'M352 424C350 412 352 396 356 388C359 383 363 385 363 391L365 406L368 380C369 373 375 373 375 380L376 405L381 383C383 377 388 379 387 385L385 409L391 396C394 391 398 394 397 399C395 412 392 424 386 436C380 446 362 446 356 436Z',
-}
+import { Backdrop, Features } from './FaceDrawing'
+import { mirrored, outline } from './outlines'
 
 const SPOT: Record<Zone, [number, number]> = {
   FOREHEAD: [210, 126],
@@ -297,14 +269,6 @@ function ZoneTarget({
   )
 }
 
-const mirrored = (zone: Zone) => zone.endsWith('_L')
-
-function outline(zone: Zone): string {
-  if (zone.startsWith('EYE')) return RIGHT.EYE
-  if (zone.startsWith('CHEEK')) return RIGHT.CHEEK
-  return MIDDLE[zone] ?? BEYOND[zone] ?? ''
-}
-
 const fill = (grade: number | null) => (grade === null ? 'none' : `url(#grade-${grade})`)
 
 /** Grades by density of one cool tone, never by warmth: warm colours would tint how redness is judged. */
@@ -331,39 +295,5 @@ function Patterns() {
         </pattern>
       ))}
     </defs>
-  )
-}
-
-/** Hair, ears, neck and shoulders: plain thin lines that fit any age, sex and skin. */
-function Backdrop() {
-  return (
-    <g fill="none" stroke="var(--edge)" strokeWidth="1.3" strokeLinecap="round">
-      <path d="M97 210C82 150 100 76 160 68C190 60 232 60 262 68C320 78 338 150 323 210" />
-      <path d="M112 150C128 116 150 100 176 96M308 150C292 116 270 100 244 96M146 84C176 74 244 74 274 84" />
-      <path d="M100 208C88 202 82 214 85 232C87 250 95 262 104 260M320 208C332 202 338 214 335 232C333 250 325 262 316 260" />
-      <path d="M103 214C103 262 118 314 152 360C172 388 190 401 210 401C230 401 248 388 268 360C302 314 317 262 317 214" />
-      <path d="M156 376C157 404 152 426 138 446C112 456 84 462 62 476M264 376C263 404 268 426 282 446C308 456 336 462 358 476" />
-    </g>
-  )
-}
-
-function Features() {
-  const eye = (
-    <g fill="none" stroke="var(--ink2)" strokeLinecap="round">
-      <path d="M124 206C134 196 160 195 172 207" strokeWidth="1.8" />
-      <path d="M126 207C138 213 160 213 171 207" strokeWidth="1" />
-      <circle cx="148" cy="205" r="4.5" fill="var(--ink2)" stroke="none" />
-      <path d="M118 182C134 173 158 173 176 180" strokeWidth="1.6" />
-    </g>
-  )
-  return (
-    <g>
-      {eye}
-      <g transform="translate(420 0) scale(-1 1)">{eye}</g>
-      <g fill="none" stroke="var(--ink2)" strokeLinecap="round">
-        <path d="M176 330C194 333 202 331 210 333C218 331 226 333 244 330" strokeWidth="1.5" />
-        <path d="M194 282q7 4 12 0M226 282q-7 4 -12 0" strokeWidth="1.2" />
-      </g>
-    </g>
   )
 }

@@ -21,6 +21,7 @@ import type visit from './en/visit.json'
 import type weather from './en/weather.json'
 import type week from './en/week.json'
 import type whatif from './en/whatif.json'
+import type where from './en/where.json'
 import type year from './en/year.json'
 
 /** Words of one area of the screens in one language, by key. */
@@ -48,6 +49,7 @@ export type Key = keyof (typeof api &
   typeof weather &
   typeof week &
   typeof whatif &
+  typeof where &
   typeof year)
 type Values = Record<string, string | number | boolean | null | undefined>
 

@@ -9,6 +9,8 @@ import outfell.choice.Option;
 import outfell.choice.Worth.Aim;
 import outfell.consultation.Consultation;
 import outfell.consultation.Yardstick;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
@@ -20,9 +22,11 @@ import outfell.routine.ByAir;
 import outfell.routine.Coverage;
 import outfell.routine.Layout;
 import outfell.routine.Part;
+import outfell.routine.Where;
 import outfell.season.Asked;
 import outfell.skin.Band;
 import outfell.skin.Concern;
+import outfell.skin.FaceBands;
 import outfell.skin.SkinVerdict;
 import outfell.skin.SkinVerdict.RankedConcern;
 import outfell.supply.Supply;
@@ -30,6 +34,11 @@ import outfell.week.Tolerance;
 
 /** Weighs single products for a consultation: what each brings to every aim, what it takes, what it clashes with. */
 public final class Weigher {
+    private static final Row MARKS = KnowledgeFile.yaml("zones.yaml").row("marks");
+    private static final List<ActiveKind> MARKS_ACTIVES = MARKS.several("actives", ActiveKind.class);
+    private static final List<Concern> MARKS_CONCERNS = MARKS.several("concerns", Concern.class);
+    private static final double MARKS_MOST = MARKS.number("most", 0, 1);
+
     private final Consultation consultation;
     private final SkinVerdict skin;
     private final ByAir byAir;
@@ -183,12 +192,11 @@ public final class Weigher {
 
     private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
         double[] takes = new double[Scarcity.COUNT];
-        takes[Scarcity.minutes(part).ordinal()] = freeOfLimits(p) ? 0 : seconds(p, hand.coats()) / 60.0;
+        takes[Scarcity.minutes(part).ordinal()] = freeOfLimits(p) ? 0 : seconds(p, hand.coats(), where(p, hand)) / 60.0;
         // chapped lips are a place of their own, not a step of the face; lips that are only kept so are a step more
         boolean chapped = skin.concerns().stream().anyMatch(c -> c.concern() == Concern.CHAPPED_LIPS);
         takes[Scarcity.steps(part).ordinal()] = stepOfTheFace(p, chapped) ? 1 : 0;
-        takes[Scarcity.MONEY.ordinal()] =
-                spend(p, part, days * (hand.on().isPresent() ? hand.times() : hand.times() * share(p)));
+        takes[Scarcity.MONEY.ordinal()] = spend(p, part, days * hand.coats(), where(p, hand));
         if (!p.prescription()) {
             boolean strong = p.strong();
             takes[Scarcity.NIGHTS.ordinal()] = p.nightsByStrength() ? days : 0;
@@ -230,13 +238,15 @@ public final class Weigher {
      */
     public Balance.Layer layer(Part part, Product p, boolean needed, boolean bothTimes, ByAir air) {
         Adjustment hand = byHand(part, p);
-        double times = (hand.on().isPresent() ? 0 : hand.coats()) * (bothTimes ? Amounts.oneBottleByDay(p, part) : 1);
+        double times = (where(p, hand).wholeFace() || hand.on().isEmpty() ? hand.coats() : 0)
+                * (bothTimes ? Amounts.oneBottleByDay(p, part) : 1);
         return new Balance.Layer(
                 p.id(),
                 p.name(),
                 Balance.points(
-                        p.composition(), times * air.share(p, part) * Amounts.density(p, band(), layers(p, air), part)),
-                times * air.share(p, part) * Amounts.grams(p, band(), layers(p, air), part),
+                        p.composition(),
+                        times * air.share(p, part) * Amounts.density(p, bands(), layers(p, air), part)),
+                times * air.share(p, part) * Amounts.grams(p, bands(), layers(p, air), part),
                 p.kind() == StepKind.SUNSCREEN,
                 dosed(p.kind()),
                 needed);
@@ -250,20 +260,46 @@ public final class Weigher {
         };
     }
 
-    /** The part of the face that asks for a product: what unblocks is kept to an oily T-zone beside other cheeks. */
+    /**
+     * The part of the face that asks for a product: what unblocks is kept to an oily T-zone beside other cheeks, what only lightens to marks
+     * that are few.
+     */
     public Optional<Coverage> zone(Product p) {
+        if (onlyLightens(p) && fewMarks()) {
+            return Optional.of(Coverage.MARKS);
+        }
         boolean mixed = skin.type().bandT() == Band.OILY && skin.type().bandU() != Band.OILY;
         return mixed && p.hasAny(Suits.T_ZONE_ONLY) && !p.prescription() && p.rationed()
                 ? Optional.of(Coverage.T_ZONE)
                 : Optional.empty();
     }
 
-    private double share(Product p) {
-        return zone(p).map(Coverage::share).orElse(1.0);
+    /** What lightens and helps nothing else that this skin shows. */
+    private boolean onlyLightens(Product p) {
+        boolean carrier = p.kind() == StepKind.SERUM || p.kind() == StepKind.TREATMENT;
+        return carrier
+                && !p.prescription()
+                && p.hasAny(MARKS_ACTIVES)
+                && given.serving().of(p, 7).helps().stream().allMatch(h -> MARKS_CONCERNS.contains(h.concern()));
     }
 
-    private Band band() {
-        return skin.type().bandU();
+    /** Where marks are named, and on no more than the share of what was looked at that makes them few. */
+    private boolean fewMarks() {
+        List<RankedConcern> marks = skin.concerns().stream()
+                .filter(c -> MARKS_CONCERNS.contains(c.concern()))
+                .toList();
+        return !marks.isEmpty()
+                && marks.stream()
+                        .allMatch(c -> c.zonesLooked() > 1 && c.zonesTouched() <= MARKS_MOST * c.zonesLooked());
+    }
+
+    /** Where it goes, as far as the choice reckons with it: hers, the skin's, or custom's. */
+    private Where where(Product p, Adjustment hand) {
+        return hand.where(zone(p).map(Where::of).orElseGet(() -> Where.of(p.kind())));
+    }
+
+    private FaceBands bands() {
+        return skin.type().bands();
     }
 
     private int layers(Product p, ByAir air) {
@@ -271,10 +307,10 @@ public final class Weigher {
     }
 
     /** What is owned is paid for. */
-    private double spend(Product p, Part part, double times) {
+    private double spend(Product p, Part part, double times, Where where) {
         return uses.owns(p)
                 ? 0
-                : Supply.monthByWeight(p, Amounts.grams(p, band(), layers(p, ByAir.AS_USUAL), part) * times);
+                : Supply.monthByWeight(p, Amounts.grams(p, bands(), layers(p, ByAir.AS_USUAL), part, where) * times);
     }
 
     private double spendLeast(Product p) {
@@ -282,9 +318,14 @@ public final class Weigher {
     }
 
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
-    private int seconds(Product p, int coats) {
+    private int seconds(Product p, int coats, Where where) {
         int own = Layout.seconds(
-                consultation.method(), ByAir.AS_USUAL, skin.sensitivity().treatAsSensitive(), p, coats);
+                        consultation.method(),
+                        ByAir.AS_USUAL,
+                        skin.sensitivity().treatAsSensitive(),
+                        p,
+                        coats)
+                + coats * where.secondsMore(p.kind());
         boolean over = p.kind() == StepKind.SUNSCREEN
                 && consultation.method().sunscreenAndCream() != Method.SunscreenAndCream.MIXED_IN_PALM;
         return over ? own + Layout.creamBeforeSunscreen(consultation.method()) : own;

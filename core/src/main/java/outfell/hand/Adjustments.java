@@ -13,7 +13,9 @@ import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Condition;
+import outfell.routine.Coverage;
 import outfell.routine.Part;
+import outfell.routine.Where;
 import outfell.week.Tolerance;
 
 /** What of the therapist's changes to single steps is followed; what a hard limit forbids is refused with the reason. */
@@ -50,7 +52,7 @@ public final class Adjustments {
         boolean optional = a.optional() && allowed(a, p, mayBeLeftOut(a.part(), p));
         boolean nights = !a.nights().isEmpty() && allowed(a, p, mayHaveNights(a, p));
         Optional<Condition> when = a.when().filter(w -> allowed(a, p, mayHaveCondition(a, w, p)));
-        boolean on = a.on().isPresent() && allowed(a, p, mayBeKeptToPart(p));
+        boolean on = !a.on().isEmpty() && allowed(a, p, mayGoOn(a.on(), p));
         boolean coat = a.secondCoat() && allowed(a, p, mayHaveSecondCoat(p));
         if (nights && p.rationed()) {
             strongNights.addAll(a.nights());
@@ -59,7 +61,7 @@ public final class Adjustments {
                 a.part(),
                 a.product(),
                 optional,
-                on ? a.on() : Optional.empty(),
+                on ? a.on() : Set.of(),
                 nights ? a.nights() : List.of(),
                 when,
                 coat,
@@ -127,13 +129,35 @@ public final class Adjustments {
         return day.name().charAt(0) + day.name().substring(1).toLowerCase(java.util.Locale.ROOT);
     }
 
-    private static Optional<Because> mayBeKeptToPart(Product p) {
+    /** What may be more is anybody's choice; what a place may not lack, or never gets, is not. */
+    private static Optional<Because> mayGoOn(Set<Coverage> places, Product p) {
         return prescribed(p).or(() -> switch (p.kind()) {
-            case SUNSCREEN -> Optional.of(Because.custom("The sunscreen covers face and neck; a bare place burns."));
-            case EYE, LIP ->
-                Optional.of(Because.custom("%s goes on a small place of its own already.".formatted(p.name())));
-            default -> Optional.empty();
+            case SUNSCREEN ->
+                places.containsAll(Where.of(p.kind()).places())
+                        ? Optional.empty()
+                        : Optional.of(Because.custom("The sunscreen covers face and neck; a bare place burns."));
+            case EYE, LIP, LIP_SCRUB, LIP_MASK ->
+                places.equals(Set.copyOf(Where.of(p.kind()).places()))
+                        ? Optional.empty()
+                        : Optional.of(
+                                Because.custom("%s goes on a small place of its own already.".formatted(p.name())));
+            default ->
+                ofTheBody(places, p)
+                        ? Optional.of(Because.custom("Arms and legs are a step of their own, with its own bottle."))
+                        : tooStrong(places, p);
         });
+    }
+
+    /** Arms and legs are a step of their own. */
+    private static boolean ofTheBody(Set<Coverage> places, Product p) {
+        return places.contains(Coverage.BODY) && p.kind() != StepKind.BODY;
+    }
+
+    private static Optional<Because> tooStrong(Set<Coverage> places, Product p) {
+        return p.strong() && places.contains(Coverage.EYE_AREA)
+                ? Optional.of(Because.custom(
+                        "%s is strong: the thin skin round the eye does not bear it.".formatted(p.name())))
+                : Optional.empty();
     }
 
     private static Optional<Because> mayHaveSecondCoat(Product p) {

@@ -33,10 +33,10 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.StepKind;
-import outfell.routine.ByAir;
 import outfell.routine.Feel;
 import outfell.routine.Layout;
 import outfell.routine.Part;
+import outfell.routine.Room;
 import outfell.routine.Routine;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
@@ -123,7 +123,7 @@ final class Draft {
     /** The steps of the same plan without their reasons. */
     Bare bare() {
         Sides sides = sides(choose());
-        Layout layout = laying(amounts(sides)).layout(sides.morning(), sides.evening());
+        Layout layout = laying(room(sides)).layout(sides.morning(), sides.evening());
         return new Bare(
                 layout.bare(Part.MORNING, products(sides.morning())),
                 layout.bare(Part.EVENING, products(sides.evening())));
@@ -139,7 +139,7 @@ final class Draft {
                         uses,
                         rations,
                         tolerance,
-                        laying(amounts(sides)),
+                        laying(room(sides)),
                         sides,
                         laid(sides, chosen),
                         now)
@@ -230,13 +230,22 @@ final class Draft {
         return new Sides(all.getOrDefault(Part.MORNING, List.of()), all.getOrDefault(Part.EVENING, List.of()));
     }
 
-    private Laying laying(ByAir amounts) {
-        return new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher, rations, amounts);
+    private Laying laying(Room room) {
+        return new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher, rations, room);
     }
 
-    private ByAir amounts(Sides sides) {
-        return new Amounting(consultation, air -> laying(air).layout(sides.morning(), sides.evening()))
-                .byAir(weigher.byAir(), products(sides.morning()), products(sides.evening()));
+    private Room room(Sides sides) {
+        return new Amounting(
+                        consultation,
+                        room -> laying(room).layout(sides.morning(), sides.evening()),
+                        products(sides.morning()),
+                        products(sides.evening()))
+                .room(
+                        weigher.byAir(),
+                        new ZoneCare(consultation.reading().observations(), skin)
+                                .any(Stream.concat(sides.morning().stream(), sides.evening().stream())
+                                        .map(Candidate::product)),
+                        asked.bare().value());
     }
 
     private Regimen laid(Sides sides, Chosen chosen) {
@@ -244,8 +253,8 @@ final class Draft {
         Posed.Found found = chosen.found();
         List<Candidate> morning = sides.morning();
         List<Candidate> evening = sides.evening();
-        ByAir amounts = amounts(sides);
-        Layout layout = laying(amounts).layout(morning, evening);
+        Room room = room(sides);
+        Layout layout = laying(room).layout(morning, evening);
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =
@@ -264,7 +273,7 @@ final class Draft {
                 found.helps(),
                 skin.type() instanceof TypeVerdict.NotYet
                         ? List.of()
-                        : new Balanced(weigher, asked, slots, found, explainer, amounts).parts(),
+                        : new Balanced(weigher, asked, slots, found, explainer, room.air()).parts(),
                 new Versions(consultation, adjustments, places).tonight(slots, found, layout),
                 asked,
                 explainer.alternatives(),

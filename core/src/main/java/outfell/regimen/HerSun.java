@@ -14,6 +14,7 @@ import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Amounts;
+import outfell.routine.Where;
 import outfell.skin.Concern;
 import outfell.skin.PhototypeReader;
 import outfell.sun.SunOfDay;
@@ -60,7 +61,12 @@ public record HerSun(SunOfDay sun, double dose, double share, List<Because> rais
                         med,
                         spf,
                         share),
-                Amounts.sunscreenGrams(Amounts.FACE_AND_NECK_CM2),
+                plan.morning().steps().stream()
+                        .filter(s -> s.kind() == StepKind.SUNSCREEN)
+                        .mapToDouble(s -> s.amount().grams())
+                        .findFirst()
+                        .orElse(Amounts.sunscreenGrams(
+                                Where.of(StepKind.SUNSCREEN).cm2())),
                 share,
                 raised(c, planned),
                 cautions(c, uv));

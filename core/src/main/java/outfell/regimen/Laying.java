@@ -31,10 +31,13 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
-import outfell.routine.ByAir;
 import outfell.routine.Condition;
+import outfell.routine.Coverage;
 import outfell.routine.Layout;
 import outfell.routine.Part;
+import outfell.routine.Room;
+import outfell.routine.Step;
+import outfell.routine.Where;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.season.Asked.Oil;
@@ -53,7 +56,8 @@ final class Laying {
     private final Uses uses;
     private final Adjustments adjustments;
     private final Weigher weigher;
-    private final ByAir byAir;
+    private final Room room;
+    private final ZoneCare zones;
     private final Rations rations;
 
     Laying(
@@ -66,7 +70,7 @@ final class Laying {
             Adjustments adjustments,
             Weigher weigher,
             Rations rations,
-            ByAir byAir) {
+            Room room) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
@@ -75,19 +79,22 @@ final class Laying {
         this.uses = uses;
         this.adjustments = adjustments;
         this.weigher = weigher;
-        this.byAir = byAir;
+        this.room = room;
+        this.zones = new ZoneCare(consultation.reading().observations(), skin);
         this.rations = rations;
     }
 
     Layout layout(List<Candidate> morning, List<Candidate> evening) {
+        List<Candidate> all = Stream.concat(morning.stream(), evening.stream()).toList();
         Layout layout = new Layout(
                 consultation.method(),
-                skin.type().bandU(),
+                skin.type().bands(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(morning, evening),
-                id -> said(Stream.concat(morning.stream(), evening.stream()).toList(), id),
+                p -> said(find(all, p)),
+                p -> used(all, p),
                 byHand(),
-                byAir,
+                room.air(),
                 skin.sensitivity().treatAsSensitive());
         return movedOil()
                 .map(place -> layout.withOil(place, asked.oilPlace().because()))
@@ -205,18 +212,52 @@ final class Laying {
                         .formatted(often, tolerance.label(), alone, found.fewer(thing), halved, since));
     }
 
-    private Layout.Said said(List<Candidate> all, ProductId id) {
-        Candidate candidate = all.stream()
-                .filter(c -> c.product().id().equals(id))
+    private static Candidate find(List<Candidate> all, Product p) {
+        return all.stream()
+                .filter(c -> c.product().id().equals(p.id()))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private Layout.Said said(Candidate candidate) {
         return new Layout.Said(
                 InSixWords.of(candidate.product(), helped(candidate)),
                 purpose(candidate),
-                safety.unknownIn(candidate.product()).stream().toList(),
-                weigher.zone(candidate.product()),
-                all.stream().filter(c -> c.product().id().equals(id)).count() > 1,
-                uses.someDays(candidate.product()));
+                safety.unknownIn(candidate.product()).stream().toList());
+    }
+
+    private Layout.Used used(List<Candidate> all, Product p) {
+        return new Layout.Used(
+                where(p, all),
+                () -> leftOut(p),
+                room.zones() ? zones.of(p) : List.of(),
+                all.stream().filter(c -> c.product().id().equals(p.id())).count() > 1,
+                uses.someDays(p));
+    }
+
+    private Where where(Product p, List<Candidate> beside) {
+        Where where = where(p);
+        return room.zones() && zones.roundTheEyes(p, beside.stream().map(Candidate::product))
+                ? where.with(List.of(Coverage.EYE_AREA))
+                : where;
+    }
+
+    private Where where(Product p) {
+        return weigher.zone(p).map(Where::of).orElseGet(() -> Where.of(p, room.reach()));
+    }
+
+    /** Places that it goes on elsewhere, and here does not: the sun does not reach them, or there is no room. */
+    private List<Step.NotOn> leftOut(Product p) {
+        List<Coverage> covered = where(p).places();
+        List<Coverage> further = Where.further(p.kind());
+        return further.stream()
+                .filter(place -> !covered.contains(place))
+                .map(place -> new Step.NotOn(
+                        place,
+                        further.indexOf(place) < asked.bare().value()
+                                ? room.full().get()
+                                : asked.bare().because()))
+                .toList();
     }
 
     /** Concerns that an active of it helps, heaviest first: what only waters, softens or seals is told as that. */

@@ -3,13 +3,14 @@ package outfell.routine;
 import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import outfell.product.ProductId;
 
 /**
  * What the therapist has changed on one step by hand. A step that is changed stays in the plan.
  *
  * @param optional whether the client may leave it out on any day
- * @param on which part of the face, when not what its kind covers by itself
+ * @param on all places that it goes on; empty for the computed ones
  * @param nights on which days only; empty for the computed ones
  * @param when on which days, where nobody can say beforehand; absent for a step without a condition
  * @param secondCoat whether a second coat goes on where it is needed
@@ -21,7 +22,7 @@ public record Adjustment(
         Part part,
         ProductId product,
         boolean optional,
-        Optional<Coverage> on,
+        Set<Coverage> on,
         List<DayOfWeek> nights,
         Optional<Condition> when,
         boolean secondCoat,
@@ -54,7 +55,7 @@ public record Adjustment(
             Part part,
             ProductId product,
             boolean optional,
-            Optional<Coverage> on,
+            Set<Coverage> on,
             List<DayOfWeek> nights,
             Optional<Condition> when,
             boolean secondCoat,
@@ -64,6 +65,7 @@ public record Adjustment(
     }
 
     public Adjustment {
+        on = Set.copyOf(on);
         overrule = overrule.strip();
         if (overrule.length() > LONGEST_REASON) {
             throw new IllegalArgumentException(
@@ -81,8 +83,7 @@ public record Adjustment(
 
     /** A step as it is computed. */
     public static Adjustment none(Part part, ProductId product) {
-        return new Adjustment(
-                part, product, false, Optional.empty(), List.of(), Optional.empty(), false, "", Optional.empty());
+        return new Adjustment(part, product, false, Set.of(), List.of(), Optional.empty(), false, "", Optional.empty());
     }
 
     /** The same on other days. */
@@ -103,9 +104,9 @@ public record Adjustment(
                 .orElseGet(() -> none(part, product));
     }
 
-    /** How many times the computed amount goes on: less on part of the face, twice with a second coat. */
-    public double times() {
-        return on.map(Coverage::share).orElse(1.0) * coats();
+    /** Hers, or where it goes without her. */
+    public Where where(Where computed) {
+        return on.isEmpty() ? computed : new Where(List.copyOf(on));
     }
 
     public int coats() {

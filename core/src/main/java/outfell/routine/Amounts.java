@@ -2,11 +2,8 @@ package outfell.routine;
 
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.stream.Collectors;
 import org.apache.commons.lang3.StringUtils;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
@@ -17,21 +14,16 @@ import outfell.product.Directions;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.skin.Band;
+import outfell.skin.FaceBands;
 import outfell.sun.Film;
 
 /** How much, how, and how long, from amounts.yaml. */
 public final class Amounts {
     private static final Row FILE = KnowledgeFile.yaml("amounts.yaml");
-    private static final Row FACE = FILE.row("face");
     /** Face alone when height and weight are not known, cm². */
-    public static final double FACE_CM2 = FACE.number("cm2", 100, 1000);
-    /** Face and front of the neck. */
-    public static final double FACE_AND_NECK_CM2 =
-            Math.round(FACE_CM2 * FACE.number("parts-with-neck", 1, 10) / FACE.number("parts", 1, 10));
+    public static final double FACE_CM2 = Coverage.FACE.cm2();
 
-    private static final double TEASPOON_GRAMS = FILE.number("teaspoon", 1, 10);
     private static final double THIN_UNDER = FILE.number("thin-under", 1, 8);
-    private static final double DRIPS_UNDER = FILE.number("drips-under", 1, 8);
     private static final double SUNSCREEN_GRAMS_A_ML = FILE.number("sunscreen-weighs", 0.5, 2);
     static final int SHORT_WAIT = FILE.whole("short-wait", 0, 600);
 
@@ -40,15 +32,26 @@ public final class Amounts {
      *
      * @param words "4 peas", "¼ teaspoon"
      * @param grams per use
-     * @param where zones covered, in words
+     * @param where places covered, in words
+     * @param places the same one by one, each with what it gets
      */
-    public record Amount(String words, double grams, String where, Because because) {}
+    public record Amount(String words, double grams, String where, List<AtPlace> places, Because because) {}
+
+    /**
+     * What one place gets of it.
+     *
+     * @param label "chest"
+     * @param words "1 pea"
+     */
+    public record AtPlace(Coverage place, String label, String words, double grams) {}
 
     record Use(
             StepKind kind,
             double grams,
             String measure,
-            boolean withNeck,
+            Where where,
+            List<Coverage> further,
+            List<Coverage> rest,
             List<Double> byType,
             double byDay,
             String technique,
@@ -64,24 +67,9 @@ public final class Amounts {
 
     private record ByActive(ActiveKind active, int settle, String technique) {}
 
-    /** What people measure with, and the grams of one. */
-    private record Household(String id, String words, double grams) {
-        static Household read(Row row) {
-            row.because("grams");
-            return new Household(row.text("id"), row.text("words"), row.number("grams", 0.001, 10));
-        }
-    }
-
-    /** A part of the face, with its share of the whole. */
-    record Covered(Coverage id, String words, double share) {}
-
     private static final Map<StepKind, Use> USES = uses();
     private static final List<ByActive> BY_ACTIVE =
             Row.unique(FILE.rows("by-active"), Amounts::readActive, ByActive::active);
-    private static final Map<Coverage, Covered> COVERED = covered();
-    private static final Map<String, Household> MEASURES =
-            Row.unique(FILE.rows("measures"), Household::read, Household::id).stream()
-                    .collect(Collectors.toMap(Household::id, m -> m));
     private static final double ONE_BOTTLE_BY_DAY = FILE.number("one-bottle-by-day", 0.1, 1);
     private static final Because BY_DAY_HALF =
             Because.custom("One bottle for day and night, chosen for the night; half as much by day.");
@@ -95,14 +83,6 @@ public final class Amounts {
             throw new IllegalStateException("amounts.yaml has no row for " + kind);
         }
         return use;
-    }
-
-    static Covered coverage(Coverage coverage) {
-        Covered covered = COVERED.get(coverage);
-        if (covered == null) {
-            throw new IllegalStateException("amounts.yaml has no coverage " + coverage);
-        }
-        return covered;
     }
 
     /** Seconds between this step and the next. */
@@ -170,29 +150,50 @@ public final class Amounts {
         return Math.round(Film.TESTED * cm2 / 10) / 100.0;
     }
 
-    /** Grams of one use, all layers together. */
-    public static double grams(Product product, Band band, int layers, Part part) {
-        Use use = of(product.kind());
+    /** Grams of one use on the places of custom, all layers together. */
+    public static double grams(Product product, FaceBands bands, int layers, Part part) {
+        return grams(product, bands, layers, part, Where.of(product.kind()));
+    }
+
+    /** Grams of one use on these places, all layers together. */
+    public static double grams(Product product, FaceBands bands, int layers, Part part, Where where) {
         if (product.kind() == StepKind.SUNSCREEN) {
-            return sunscreenGrams(FACE_AND_NECK_CM2);
+            return sunscreenGrams(where.cm2());
         }
-        if (product.prescription()) {
-            return use.grams();
+        return product.prescription()
+                ? of(product.kind()).grams()
+                : Math.round(100 * oneLayer(product, bands, part, where)) / 100.0 * layers;
+    }
+
+    private static double oneLayer(Product product, FaceBands bands, Part part, Where where) {
+        return where.places().stream()
+                .mapToDouble(place -> on(product, bands, part, place))
+                .sum();
+    }
+
+    /** Grams of one layer on one place. */
+    private static double on(Product product, FaceBands bands, Part part, Coverage place) {
+        if (product.kind() == StepKind.SUNSCREEN) {
+            return sunscreenGrams(place.cm2());
         }
-        double area = use.withNeck() ? FACE_AND_NECK_CM2 / FACE_CM2 : 1;
-        return Math.round(use.grams() * factor(use, band, part) * area * 100) / 100.0 * layers;
+        Use use = of(product.kind());
+        double measuredOn = use.where().wholeFace() ? FACE_CM2 : use.where().cm2();
+        double factor = place == Coverage.FACE
+                ? overTheFace(use, bands, part)
+                : factor(use, place == Coverage.T_ZONE ? bands.t() : bands.u(), part);
+        return use.grams() * place.cm2() / measuredOn * factor;
     }
 
     /**
      * How thick a daily layer lies on the face, mg/cm²: grams × 1000 / area, a film on the dry places as its mean. Nought for what
      * comes off, for make-up and masks, and for what is not the face as a whole.
      */
-    public static double density(Product product, Band band, int layers, Part part) {
+    public static double density(Product product, FaceBands bands, int layers, Part part) {
         Use use = of(product.kind());
         return switch (product.kind()) {
             case SUNSCREEN -> Film.TESTED;
             case TONER, ESSENCE, TREATMENT, POWDER, SERUM, MOISTURISER, OIL, SEAL ->
-                use.grams() * factor(use, band, part) * layers * 1000 / FACE_CM2;
+                use.grams() * overTheFace(use, bands, part) * layers * 1000 / FACE_CM2;
             default -> 0;
         };
     }
@@ -202,34 +203,59 @@ public final class Amounts {
         return of(base.kind()).grams() * 1000 / FACE_CM2;
     }
 
+    /** The mean of its sides, each by its own band and its share of the face. */
+    private static double overTheFace(Use use, FaceBands bands, Part part) {
+        double t = Coverage.T_ZONE.cm2() / FACE_CM2;
+        return bands.part()
+                ? t * factor(use, bands.t(), part) + (1 - t) * factor(use, bands.u(), part)
+                : factor(use, bands.u(), part);
+    }
+
     /** Bands run dry, normal, oily; the file lists oily, normal, dry. */
     private static double factor(Use use, Band band, Part part) {
         double byType = use.byType().isEmpty() ? 1 : use.byType().get(2 - band.ordinal());
         return part == Part.MORNING ? byType * use.byDay() : byType;
     }
 
-    public static Amount amount(Product product, Band band, int layers, Part part) {
+    /** On the places of custom. */
+    public static Amount amount(Product product, FaceBands bands, int layers, Part part) {
+        return amount(product, bands, layers, part, Where.of(product.kind()));
+    }
+
+    private static Amount amount(Product product, FaceBands bands, int layers, Part part, Where where) {
         Use use = of(product.kind());
         if (product.kind() == StepKind.SUNSCREEN) {
-            return sunscreen(use);
+            return sunscreen(product, use, where);
         }
         if (product.prescription()) {
             return new Amount(
                     "as prescribed",
                     use.grams(),
-                    where(product.kind(), use.withNeck()),
+                    where.words(),
+                    List.of(),
                     new Because("The amount is the prescriber's.", Evidence.CONTROLLED, "label"));
         }
-        double grams = grams(product, band, 1, part);
+        double grams = grams(product, bands, 1, part, where);
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
-        String where = where(product.kind(), use.withNeck());
         return new Amount(
-                measured(product, grams) + layered,
+                Measures.words(product, grams) + layered,
                 grams * layers,
-                where,
+                where.words(),
+                shares(product, bands, part, where, layers),
                 use.because()
                         .withSentence("%.2f g for %s%s%s."
-                                .formatted(grams, where, typeWords(use, band), dayWords(use, part))));
+                                .formatted(grams, where.words(), typeWords(use, bands), dayWords(use, part))));
+    }
+
+    /** Each place with what it gets. */
+    private static List<AtPlace> shares(Product product, FaceBands bands, Part part, Where where, double times) {
+        return where.places().stream()
+                .map(place -> share(product, place, times * on(product, bands, part, place)))
+                .toList();
+    }
+
+    private static AtPlace share(Product product, Coverage place, double grams) {
+        return new AtPlace(place, place.words(), Measures.small(product, grams), Math.round(100 * grams) / 100.0);
     }
 
     /** Share of its amount by day that a product has which stands at night, too: one cream for both is chosen for the night. */
@@ -239,49 +265,78 @@ public final class Amounts {
     }
 
     /**
-     * The same kept to part of the face by what the skin is, or by hand, where there may be a second coat.
+     * The same on places of the skin's or of hers, where there may be a second coat.
      *
+     * @param byHand hers
+     * @param where it goes, hers or not
      * @param bothTimes whether it stands in the other routine, too
+     * @param coat a second one on a part of the face
      */
     static Amount amount(
             Product product,
-            Band band,
+            FaceBands bands,
             ByAir byAir,
             int layers,
             Part part,
             Adjustment byHand,
-            Optional<Coverage> zone,
+            Where where,
+            boolean bothTimes,
+            Optional<ZoneStep> coat) {
+        Amount amount = amount(product, bands, byAir, layers, part, byHand, where, bothTimes);
+        return coat.map(c -> coated(product, amount, where, c)).orElse(amount);
+    }
+
+    /** And a part of the face once more. */
+    private static Amount coated(Product product, Amount amount, Where where, ZoneStep coat) {
+        double more = amount.grams() * coat.amount() * coat.cm2() / where.cm2();
+        return new Amount(
+                "%s, %s more on the %s".formatted(amount.words(), Measures.small(product, more), coat.places()),
+                Math.round(100 * (amount.grams() + more)) / 100.0,
+                amount.where(),
+                amount.places(),
+                amount.because()
+                        .withSentence("%s %.2f g more on the %s."
+                                .formatted(amount.because().sentence(), more, coat.places())));
+    }
+
+    private static Amount amount(
+            Product product,
+            FaceBands bands,
+            ByAir byAir,
+            int layers,
+            Part part,
+            Adjustment byHand,
+            Where where,
             boolean bothTimes) {
         double air = byAir.share(product, part);
-        Amount usual = amount(product, band, layers, part);
+        Amount usual = amount(product, bands, layers, part, where);
         Amount whole = air == 1 ? usual : times(product, usual, air, byAir.because());
-        Optional<Coverage> on = byHand.on().or(() -> zone);
-        if (byHand.times() == 1 && on.isEmpty()) {
+        if (byHand.coats() == 1 && (where.wholeFace() || where.equals(Where.of(product.kind())))) {
             double share = bothTimes ? oneBottleByDay(product, part) : 1;
             return share == 1 ? whole : times(product, whole, share, BY_DAY_HALF);
         }
-        Use use = of(product.kind());
-        double share = air * on.map(Coverage::share).orElse(1.0);
-        double grams = grams(product, band, 1, part) * share;
-        double times = byHand.on().isEmpty() ? byHand.times() * share / air : byHand.times();
-        String where = on.map(Coverage::words).orElse(whole.where());
+        double grams = grams(product, bands, 1, part, where) * air;
         String layered = layers > 1 ? ", %d layers".formatted(layers) : "";
         String coats = byHand.secondCoat() ? ", 2 coats" : "";
         String why =
                 byHand.on().isEmpty() && !byHand.secondCoat() ? "only there does the skin ask for it" : "set by hand";
         return new Amount(
-                measured(product, grams) + layered + coats,
-                Math.round(whole.grams() * times * 100) / 100.0,
-                where,
-                Because.custom("%.2f g for %s%s, %s.".formatted(grams, where, coats, why)));
+                Measures.words(product, grams) + layered + coats,
+                Math.round(100 * whole.grams() * byHand.coats()) / 100.0,
+                where.words(),
+                shares(product, bands, part, where, air * layers * byHand.coats()),
+                Because.custom("%.2f g for %s%s, %s.".formatted(grams, where.words(), coats, why)));
     }
 
     private static Amount times(Product product, Amount whole, double share, Because why) {
         double grams = Math.round(whole.grams() * share * 100) / 100.0;
         return new Amount(
-                measured(product, grams),
+                Measures.words(product, grams),
                 grams,
                 whole.where(),
+                whole.places().stream()
+                        .map(s -> share(product, s.place(), s.grams() * share))
+                        .toList(),
                 why.withSentence(
                         "%.2f g for %s: %s".formatted(grams, whole.where(), StringUtils.uncapitalize(why.sentence()))));
     }
@@ -290,125 +345,51 @@ public final class Amounts {
         return part == Part.MORNING && use.byDay() < 1 ? ", less under a sunscreen" : "";
     }
 
-    private static String typeWords(Use use, Band band) {
-        return use.byType().isEmpty()
-                ? ""
-                : switch (band) {
+    private static String typeWords(Use use, FaceBands bands) {
+        if (use.byType().isEmpty()) {
+            return "";
+        }
+        return bands.part()
+                ? ", %s on the T-zone, %s on the cheeks".formatted(film(bands.t()), film(bands.u()))
+                : switch (bands.u()) {
                     case OILY -> ", a thin film for oily skin";
                     case NORMAL -> "";
                     case DRY -> ", more for dry skin";
                 };
     }
 
-    private static String where(StepKind kind, boolean withNeck) {
-        String part = partOf(kind);
-        return part.isEmpty() ? withNeck ? "face and neck" : "face" : part;
-    }
-
-    /** Where a step goes that is not for the whole face, in words; empty for one that is. */
-    static String partOf(StepKind kind) {
-        return switch (kind) {
-            case EYE -> "eyes only";
-            case LIP, LIP_SCRUB, LIP_MASK -> "lips only";
-            case SEAL -> "dry places";
-            case HAND -> "hands";
-            case BODY -> "body";
-            case BEARD_OIL -> "beard";
-            default -> "";
+    private static String film(Band band) {
+        return switch (band) {
+            case OILY -> "a thin film";
+            case NORMAL -> "as usual";
+            case DRY -> "more";
         };
     }
 
-    private static Amount sunscreen(Use use) {
+    /** Spoons for the face, peas for the rest; what the other school of measuring would say stands beside it. */
+    private static Amount sunscreen(Product product, Use use, Where where) {
+        double grams = sunscreenGrams(where.cm2());
         double face = sunscreenGrams(FACE_CM2);
-        double grams = sunscreenGrams(FACE_AND_NECK_CM2);
-        int neckPeas = (int) Math.ceil((grams - face) / household("pea").grams());
-        double ml = grams / SUNSCREEN_GRAMS_A_ML;
+        String rest = where.places().size() < 2 ? "" : ", %s %s".formatted(Measures.peas(grams - face), where.beside());
         return new Amount(
-                "¼ teaspoon face, %d peas neck".formatted(neckPeas),
+                "%s face%s".formatted(Measures.teaspoons(face / SUNSCREEN_GRAMS_A_ML), rest),
                 grams,
-                "face and neck",
+                where.words(),
+                shares(product, FaceBands.NORMAL, Part.MORNING, where, 1),
                 use.because()
                         .withSentence(
-                                "2 mg on each of %.0f cm² is %.2f g, about %.1f ml: less gives far less than the label's number."
-                                        .formatted(FACE_AND_NECK_CM2, grams, ml)));
-    }
-
-    /** What is too thick to drip is measured in peas, what drips in drops. */
-    private static String measure(Use use, Product product) {
-        boolean peasOrDrops = use.measure().equals("drop") || use.measure().equals("pea");
-        return peasOrDrops ? (product.texture() < DRIPS_UNDER ? "drop" : "pea") : use.measure();
-    }
-
-    /** By the pack's own pump where it is known, else by what people measure with. */
-    private static String measured(Product product, double grams) {
-        OptionalDouble dose = product.directions().dose();
-        if (dose.isPresent()) {
-            return strokes(grams / dose.getAsDouble());
-        }
-        String measure = measure(of(product.kind()), product);
-        return switch (measure) {
-            case "splash" -> splashes(grams);
-            case "teaspoon" -> teaspoons(grams);
-            default -> {
-                Household one = household(measure);
-                yield counted(grams / one.grams(), one.words());
-            }
-        };
-    }
-
-    /** Halves are pressed halfway; more than three are counted whole. */
-    private static String strokes(double count) {
-        double halves = Math.max(0.5, Math.round(2 * count) / 2.0);
-        double n = halves > 3 ? Math.round(count) : halves;
-        boolean half = n != Math.rint(n);
-        String whole = "%.0f".formatted(Math.floor(n));
-        return half ? (n < 1 ? "½ stroke" : whole + "½ strokes") : n == 1 ? "1 stroke" : whole + " strokes";
-    }
-
-    private static Household household(String measure) {
-        Household one = MEASURES.get(measure);
-        if (one == null) {
-            throw new IllegalStateException("amounts.yaml has no measure " + measure);
-        }
-        return one;
-    }
-
-    private static String splashes(double grams) {
-        long n = Math.max(1, Math.round(grams));
-        return n == 1 ? "1 splash into the palm" : "%d splashes into the palm".formatted(n);
-    }
-
-    private static String counted(double count, String unit) {
-        long n = Math.max(1, Math.round(count));
-        return n == 1 ? "1 " + unit : "%d %ss".formatted(n, unit);
-    }
-
-    private static String teaspoons(double grams) {
-        double spoons = grams / TEASPOON_GRAMS;
-        return spoons < 0.2
-                ? "⅛ teaspoon"
-                : spoons < 0.38
-                        ? "¼ teaspoon"
-                        : spoons < 0.75
-                                ? "½ teaspoon"
-                                : spoons < 1.5 ? "1 teaspoon" : String.format(Locale.ROOT, "%.0f teaspoons", spoons);
+                                "2 mg on each of %.0f cm² is %.2f g, about %.1f ml: less gives far less than the label's number. Along the fingers, as others measure, it is %s."
+                                        .formatted(
+                                                where.cm2(),
+                                                grams,
+                                                grams / SUNSCREEN_GRAMS_A_ML,
+                                                Measures.fingers(where.cm2() / FACE_CM2))));
     }
 
     private static Map<StepKind, Use> uses() {
         Map<StepKind, Use> map = new EnumMap<>(StepKind.class);
         Row.unique(FILE.rows("amounts"), Amounts::readUse, Use::kind).forEach(u -> map.put(u.kind(), u));
         return map;
-    }
-
-    private static Map<Coverage, Covered> covered() {
-        Map<Coverage, Covered> map = new EnumMap<>(Coverage.class);
-        Row.unique(FILE.rows("coverages"), Amounts::readCovered, Covered::id).forEach(c -> map.put(c.id(), c));
-        return map;
-    }
-
-    private static Covered readCovered(Row row) {
-        row.because("share");
-        return new Covered(row.one("id", Coverage.class), row.text("words"), row.number("share", 0.01, 1));
     }
 
     private static Use readUse(Row row) {
@@ -421,7 +402,9 @@ public final class Amounts {
                 kind,
                 kind == StepKind.SUNSCREEN ? sunscreenGrams(FACE_CM2) : row.number("grams", 0.01, 20),
                 row.text("measure"),
-                row.flag("with-neck"),
+                new Where(row.several("where", Coverage.class)),
+                row.several("further", Coverage.class),
+                row.several("rest", Coverage.class),
                 byType,
                 row.number("by-day", 1),
                 row.text("technique"),

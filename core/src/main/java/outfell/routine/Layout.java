@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -25,7 +26,7 @@ import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
-import outfell.skin.Band;
+import outfell.skin.FaceBands;
 
 /** Puts chosen products in order and gives each its place, amount, technique and time. */
 public final class Layout {
@@ -48,10 +49,11 @@ public final class Layout {
     }
 
     private final Method method;
-    private final Band band;
+    private final FaceBands bands;
     private final Set<ProductId> owned;
     private final Map<ProductId, OnNights> nights;
-    private final Function<ProductId, Said> said;
+    private final Function<Product, Said> said;
+    private final Function<Product, Used> used;
     private final ByHand byHand;
     private final ByAir byAir;
     private final boolean reactive;
@@ -86,54 +88,69 @@ public final class Layout {
      * @param does what it does for the client, in six words at most
      * @param purpose what it is for
      * @param heed what of it is to be read before it is used on this skin
-     * @param zone the part of the face that it is kept to, where the skin asks for it in part only
+     */
+    public record Said(String does, List<Because> purpose, List<Because> heed) {}
+
+    /**
+     * How a product is used, as long as she says nothing else.
+     *
+     * @param leftOut where it might go and does not; found out when it is told
+     * @param zones what a part of the face gets of it beside
      * @param bothTimes whether it stands in both routines
      * @param days days a week of what she does on some days, whichever they are; absent for the others
      */
-    public record Said(
-            String does,
-            List<Because> purpose,
-            List<Because> heed,
-            Optional<Coverage> zone,
+    public record Used(
+            Where where,
+            Supplier<List<Step.NotOn>> leftOut,
+            List<ZoneStep> zones,
             boolean bothTimes,
-            OptionalInt days) {}
+            OptionalInt days) {
+        /** By custom, every day, in one routine. */
+        public static Used custom(Product p) {
+            return new Used(Where.of(p.kind()), List::of, List.of(), false, OptionalInt.empty());
+        }
+    }
 
     /**
-     * @param band the skin that amounts are measured for
+     * @param bands the skin that amounts are measured for
      * @param nights of the steps that are not daily
      * @param said what is told of each product
+     * @param used how each is used
      * @param byHand what the therapist has changed
      * @param byAir what the air makes of amounts
      * @param reactive whether the skin is treated as sensitive
      */
     public Layout(
             Method method,
-            Band band,
+            FaceBands bands,
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
-            Function<ProductId, Said> said,
+            Function<Product, Said> said,
+            Function<Product, Used> used,
             ByHand byHand,
             ByAir byAir,
             boolean reactive) {
-        this(method, band, owned, nights, said, byHand, byAir, reactive, Optional.empty());
+        this(method, bands, owned, nights, said, used, byHand, byAir, reactive, Optional.empty());
     }
 
     private Layout(
             Method method,
-            Band band,
+            FaceBands bands,
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
-            Function<ProductId, Said> said,
+            Function<Product, Said> said,
+            Function<Product, Used> used,
             ByHand byHand,
             ByAir byAir,
             boolean reactive,
             Optional<Because> oil) {
         this.oil = oil;
         this.method = method;
-        this.band = band;
+        this.bands = bands;
         this.owned = owned;
         this.nights = nights;
         this.said = said;
+        this.used = used;
         this.byHand = byHand;
         this.byAir = byAir;
         this.reactive = reactive;
@@ -142,7 +159,7 @@ public final class Layout {
     /** The same with an oil where the air has it, by the reason of that. */
     public Layout withOil(Method.OilPlace place, Because because) {
         Method moved = Methods.answering(method, "oil-place", place.name().toLowerCase(Locale.ROOT));
-        return new Layout(moved, band, owned, nights, said, byHand, byAir, reactive, Optional.of(because));
+        return new Layout(moved, bands, owned, nights, said, used, byHand, byAir, reactive, Optional.of(because));
     }
 
     public Routine lay(Part part, List<Product> products, int limitMinutes) {
@@ -218,20 +235,30 @@ public final class Layout {
 
     private BareStep bare(Part part, Product p) {
         Adjustment hand = byHand.of(part, p.id());
-        Amounts.Amount amount = amount(part, p, said.apply(p.id()));
+        Amounts.Amount amount = amount(part, p, used.apply(p), hand);
         return new BareStep(p.id(), days(part, p, hand), amount.words(), amount.grams());
     }
 
-    private Amounts.Amount amount(Part part, Product p, Said about) {
+    private Amounts.Amount amount(Part part, Product p, Used use, Adjustment hand) {
         return Amounts.amount(
                 p,
-                band,
+                bands,
                 byAir,
                 byAir.layers(method, p),
                 part,
-                byHand.of(part, p.id()),
-                about.zone(),
-                about.bothTimes());
+                hand,
+                hand.where(use.where()),
+                use.bothTimes(),
+                coat(part, use, hand));
+    }
+
+    /** A second coat of hers takes the place of the computed one. */
+    private static Optional<ZoneStep> coat(Part part, Used use, Adjustment hand) {
+        return hand.secondCoat() || !hand.on().isEmpty()
+                ? Optional.empty()
+                : use.zones().stream()
+                        .filter(z -> z.in(part) && z.does() == ZoneStep.Does.COAT)
+                        .findFirst();
     }
 
     private Schedule.Task task(Part part, List<Product> sorted, int i) {
@@ -240,10 +267,12 @@ public final class Layout {
         return new Schedule.Task(
                 i + 1,
                 p.kind(),
-                handsOn(method, reactive, p, byAir.layers(method, p) * hand.coats()),
+                handsOn(method, reactive, p, byAir.layers(method, p) * hand.coats())
+                        + hand.coats() * hand.where(used.apply(p).where()).secondsMore(p.kind())
+                        + coat(part, used.apply(p), hand).map(ZoneStep::seconds).orElse(0),
                 contact(p),
                 Math.max(settle(method, p), underSunscreen(sorted, i) ? creamBeforeSunscreen(method) : 0),
-                on(part, p.id(), hand).nights(),
+                on(part, p, hand).nights(),
                 hand.when().isEmpty());
     }
 
@@ -272,10 +301,12 @@ public final class Layout {
         Product p = sorted.get(i);
         Amounts.Use use = Amounts.of(p.kind());
         Adjustment hand = byHand.of(part, p.id());
-        OnNights on = on(part, p.id(), hand);
+        OnNights on = on(part, p, hand);
         Schedule.Task task = task(part, sorted, i);
         boolean underSunscreen = underSunscreen(sorted, i) && task.settle() == creamBeforeSunscreen(method);
-        Said about = said.apply(p.id());
+        Said about = said.apply(p);
+        Used used = this.used.apply(p);
+        Where where = hand.where(used.where());
         return new Step(
                 i + 1,
                 p.id(),
@@ -288,7 +319,7 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                amount(part, p, about),
+                amount(part, p, used, hand),
                 technique(part, sorted, i),
                 damp(p, use),
                 task.handsOn(),
@@ -299,7 +330,16 @@ public final class Layout {
                 days(part, p, hand),
                 on.often(),
                 on.because(),
-                hand.on().or(about::zone).map(Coverage::words).orElse(Amounts.partOf(p.kind())),
+                where.part(),
+                toldWhere(p, where),
+                where.rest(p),
+                used.leftOut().get().stream()
+                        .filter(l -> !where.places().contains(l.place()))
+                        .toList(),
+                used.zones().stream()
+                        .filter(z -> z.in(part))
+                        .map(ZoneStep::because)
+                        .toList(),
                 owned.contains(p.id()),
                 p.prescription(),
                 place(order, sorted, i),
@@ -313,6 +353,11 @@ public final class Layout {
                 Moves.shifts(order, sorted, i));
     }
 
+    /** Where, as the client's sheet tells it: when it is not what goes without saying; a sunscreen's amount says so itself. */
+    private static String toldWhere(Product p, Where where) {
+        return p.kind() == StepKind.SUNSCREEN || where.equals(Where.of(p.kind())) ? "" : where.words();
+    }
+
     /** The pack decides, else custom and the method. */
     private boolean damp(Product p, Amounts.Use use) {
         return p.directions()
@@ -321,14 +366,14 @@ public final class Layout {
                 .orElse(use.damp() && method.betweenLayers() == Method.BetweenLayers.DAMP);
     }
 
-    private OnNights on(Part part, ProductId product, Adjustment hand) {
+    private OnNights on(Part part, Product p, Adjustment hand) {
         if (!hand.nights().isEmpty()) {
             return new OnNights(hand.nights(), BY_HAND);
         }
-        OnNights computed = nights.get(product);
+        OnNights computed = nights.get(p.id());
         OnNights on = part == Part.EVENING && computed != null
                 ? computed
-                : everyDay(said.apply(product).days());
+                : everyDay(used.apply(p).days());
         return hand.when()
                 .map(w -> new OnNights(
                         on.nights(),
@@ -351,8 +396,8 @@ public final class Layout {
 
     /** Days a week that it is counted at. */
     private int days(Part part, Product p, Adjustment hand) {
-        OnNights on = on(part, p.id(), hand);
-        OptionalInt hers = said.apply(p.id()).days();
+        OnNights on = on(part, p, hand);
+        OptionalInt hers = used.apply(p).days();
         return hand.daysOr(
                 on.nights().size() == EVERY_DAY.size() && hers.isPresent()
                         ? hers.getAsInt()

@@ -24,7 +24,11 @@ import outfell.product.StepKind;
  * @param aWeek days a week that it is counted at
  * @param often how often, in words, where its nights do not come by weekday or a condition is upon it; else empty
  * @param nightsBecause why these
- * @param part words for a step that covers part of the face only; empty for the whole face
+ * @param part words for a step that does not cover the whole face; empty for the whole face
+ * @param toldWhere its places as the sheet tells them; empty where they go without saying
+ * @param rest places that get what is left on the hands
+ * @param leftOut places that others put it on, each with why not here
+ * @param zones what a part of the face gets of it that the rest does not
  * @param owned whether it stands on the client's own shelf
  * @param place why it stands here
  * @param does what it does for the client, in six words at most
@@ -60,6 +64,10 @@ public record Step(
         String often,
         Because nightsBecause,
         String part,
+        String toldWhere,
+        List<Coverage> rest,
+        List<NotOn> leftOut,
+        List<Because> zones,
         boolean owned,
         boolean prescription,
         Because place,
@@ -75,7 +83,7 @@ public record Step(
      * What the therapist has changed on it.
      *
      * @param kept whether planning again keeps it
-     * @param on name of the {@link Coverage} that it is kept to; empty for all that its kind covers
+     * @param on names of the {@link Coverage}s that it goes on; empty for the computed ones
      * @param when its condition, in words; empty when it has none
      * @param words her own for the sheet; empty for the computed ones
      * @param movedBecause her reason for another place; empty when it was not moved against a rule
@@ -84,7 +92,7 @@ public record Step(
     public record Hand(
             boolean kept,
             boolean optional,
-            String on,
+            List<String> on,
             boolean nightsSet,
             String when,
             boolean secondCoat,
@@ -93,13 +101,13 @@ public record Step(
             String movedBecause,
             String overrule) {
         /** Nothing by hand. */
-        public static final Hand NONE = new Hand(false, false, "", false, "", false, "", false, "", "");
+        public static final Hand NONE = new Hand(false, false, List.of(), false, "", false, "", false, "", "");
 
         static Hand of(Adjustment a, boolean kept) {
             return new Hand(
                     kept,
                     a.optional(),
-                    a.on().map(Enum::name).orElse(""),
+                    a.on().stream().sorted().map(Enum::name).toList(),
                     !a.nights().isEmpty(),
                     a.when().map(w -> w.kind().words()).orElse(""),
                     a.secondCoat(),
@@ -109,6 +117,9 @@ public record Step(
                     a.overrule());
         }
     }
+
+    /** A place that it does not go on. */
+    public record NotOn(Coverage place, Because because) {}
 
     public boolean everyDay() {
         return nights.size() == 7;

@@ -23,6 +23,7 @@ import outfell.skin.Concern;
  * @param lips whether a lip balm is asked for, chapped or not
  * @param spf least on the pack
  * @param sunAgain hours after which the sunscreen is put on again; 0 for once a day
+ * @param bare so many places beside face and front of the neck get sun and so sunscreen: ears, nape, chest
  * @param waterFast whether the sunscreen is to stay on in water
  * @param exfoliantsHalved whether exfoliation is halved
  * @param retinoidFewer whether a retinoid that is long borne has a night fewer
@@ -46,6 +47,7 @@ public record Asked(
         Whether lips,
         Least spf,
         Least sunAgain,
+        Least bare,
         Whether waterFast,
         Whether exfoliantsHalved,
         Whether retinoidFewer,
@@ -161,6 +163,7 @@ public record Asked(
                 lever == Lever.LIPS ? there.lips : lips,
                 lever == Lever.SPF ? there.spf : spf,
                 lever == Lever.SUN_AGAIN ? there.sunAgain : sunAgain,
+                lever == Lever.BARE ? there.bare : bare,
                 lever == Lever.WATER_FAST ? there.waterFast : waterFast,
                 lever == Lever.EXFOLIATION ? there.exfoliantsHalved : exfoliantsHalved,
                 lever == Lever.RETINOID ? there.retinoidFewer : retinoidFewer,

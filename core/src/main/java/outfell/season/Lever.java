@@ -14,6 +14,7 @@ import outfell.knowledge.Row;
 public enum Lever {
     SPF(Asked::spf),
     SUN_AGAIN(Asked::sunAgain),
+    BARE(Asked::bare),
     WATER_FAST(Asked::waterFast),
     EVENING_CREAM(Asked::moisturiser),
     DAY_CREAM(Asked::moisturiserByDay),
@@ -74,6 +75,7 @@ public enum Lever {
         return switch (this) {
             case SPF -> now.spf().value() > before.spf().value();
             case SUN_AGAIN -> now.sunAgain().value() > 0 && before.sunAgain().value() == 0;
+            case BARE -> now.bare().value() > before.bare().value();
             case WATER_FAST -> now.waterFast().yes() && !before.waterFast().yes();
             default -> false;
         };

@@ -46,6 +46,7 @@ public final class Season {
                 Layers.lips(air),
                 Sunscreens.spf(air, wearer),
                 Sunscreens.again(air, wearer),
+                Sunscreens.bare(air, wearer),
                 Sunscreens.waterFast(air, wearer),
                 StrongWork.halved(air),
                 StrongWork.retinoidFewer(air, wearer),

@@ -19,6 +19,15 @@ final class Sunscreens {
     private static final Row AGAIN = Season.FILE.row("again");
     private static final double AGAIN_FROM = AGAIN.number("from-uv", 0, 20);
     private static final double AGAIN_HOURS = AGAIN.number("hours-outdoors", 0, 24);
+    private static final Row BARE = Season.FILE.row("bare");
+    private static final double BARE_FROM = BARE.number("from-uv", 0, 20);
+    private static final double NAPE_HOURS = BARE.number("nape-from-hours", 0, 24);
+    private static final double CHEST_HOURS = BARE.number("chest-from-hours", NAPE_HOURS, 24);
+    /** So many places beside face and front of the neck, in the order of amounts.yaml. */
+    private static final int EARS = 1;
+
+    private static final int NAPE = 2;
+    private static final int CHEST = 3;
     private static final Row WATER = Season.FILE.row("water-fast");
     private static final double WATER_FROM = WATER.number("from-uv", 0, 20);
     private static final double WATER_HOURS = WATER.number("hours-outdoors", 0, 24);
@@ -67,6 +76,23 @@ final class Sunscreens {
                                         .formatted(Season.n(uv), Season.n(AGAIN_FROM))
                                 : "%s hours outdoors: once a day is enough."
                                         .formatted(Season.n(wearer.outdoorHours()))));
+    }
+
+    /** Beside face and front of the neck: the ears always, nape and chest as far as sun and hours outdoors reach them. */
+    static Least bare(Air air, Wearer wearer) {
+        double uv = air.outdoors().uvIndex();
+        if (uv < BARE_FROM) {
+            return new Least(
+                    EARS,
+                    BARE.because("UV %s lies under %s: what the collar covers needs no sunscreen; the ears do."
+                            .formatted(Season.n(uv), Season.n(BARE_FROM))));
+        }
+        boolean nape = wearer.outdoorHours() >= NAPE_HOURS;
+        boolean chest = wearer.outdoorHours() >= CHEST_HOURS;
+        String what = chest ? "ears, nape and chest get sun" : nape ? "ears and nape get sun" : "the ears get sun";
+        return new Least(
+                chest ? CHEST : nape ? NAPE : EARS,
+                BARE.because("UV %.0f and %s outdoors: %s.".formatted(uv, hours(wearer), what)));
     }
 
     /** Who is on or in water loses another film with the first wave. */

@@ -4,7 +4,7 @@ import java.util.Optional;
 import outfell.product.Product;
 import outfell.routine.Amounts;
 import outfell.routine.Part;
-import outfell.skin.Band;
+import outfell.skin.FaceBands;
 
 /** What a product costs as it is used. */
 public final class Prices {
@@ -21,7 +21,7 @@ public final class Prices {
         return p.price() > 0 && p.size() > 0
                 ? Optional.of(p.price()
                         / p.size()
-                        * Amounts.amount(p, Band.NORMAL, 1, Part.EVENING).grams()
+                        * Amounts.amount(p, FaceBands.NORMAL, 1, Part.EVENING).grams()
                         * DAYS_A_MONTH)
                 : Optional.empty();
     }

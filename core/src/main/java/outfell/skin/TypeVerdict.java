@@ -54,6 +54,11 @@ public sealed interface TypeVerdict {
         };
     }
 
+    /** Both sides, as far as a plan can be built on them. */
+    default FaceBands bands() {
+        return new FaceBands(bandT(), bandU());
+    }
+
     /** Band of the cheeks that a plan can be built on; normal while nothing is known. */
     default Band bandU() {
         return switch (this) {

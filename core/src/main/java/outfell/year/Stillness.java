@@ -67,6 +67,15 @@ final class Stillness {
                         ? "The method lays the oil on wet skin, in any air."
                         : "The plan has no oil.";
             case TONER -> steps(StepKind.TONER).findFirst().isPresent() ? SAME : "The plan has no toner.";
+            case BARE ->
+                steps(StepKind.SUNSCREEN)
+                        .flatMap(s -> s.leftOut().stream())
+                        .map(Step.NotOn::because)
+                        .filter(b -> plan.asked().bare().value() > 0
+                                && !b.equals(plan.asked().bare().because()))
+                        .map(Because::sentence)
+                        .findFirst()
+                        .orElse(SAME);
             case SUN_AGAIN,
                     WATER_FAST,
                     DAY_CREAM_NEEDED,

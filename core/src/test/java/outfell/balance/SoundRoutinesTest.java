@@ -21,6 +21,7 @@ import outfell.product.StepKind;
 import outfell.routine.Amounts;
 import outfell.routine.Part;
 import outfell.skin.Band;
+import outfell.skin.FaceBands;
 
 /** The bands hold routines that practitioners of every school hold up as balanced, and not those that they would mend. */
 class SoundRoutinesTest {
@@ -61,8 +62,8 @@ class SoundRoutinesTest {
             return new Balance.Layer(
                     p.id(),
                     p.name(),
-                    Balance.points(p.composition(), Amounts.density(p, u, many, part)),
-                    Amounts.grams(p, u, many, part),
+                    Balance.points(p.composition(), Amounts.density(p, new FaceBands(t, u), many, part)),
+                    Amounts.grams(p, new FaceBands(t, u), many, part),
                     p.kind() == StepKind.SUNSCREEN,
                     false,
                     true);

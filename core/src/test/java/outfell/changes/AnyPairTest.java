@@ -258,7 +258,7 @@ class AnyPairTest {
                     Part.EVENING,
                     step.product(),
                     false,
-                    Optional.empty(),
+                    java.util.Set.of(),
                     List.of(),
                     Optional.empty(),
                     false,

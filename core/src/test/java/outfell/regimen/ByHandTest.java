@@ -74,7 +74,7 @@ class ByHandTest {
                 Part.MORNING,
                 cream.product(),
                 false,
-                Optional.empty(),
+                java.util.Set.of(),
                 List.of(),
                 Optional.empty(),
                 false,
@@ -101,7 +101,12 @@ class ByHandTest {
         Step cream = step(PLAIN, Part.EVENING, StepKind.MOISTURISER);
         Step part = step(changed(PLAIN, on(cream, Coverage.DRY_PLACES, false)), Part.EVENING, StepKind.MOISTURISER);
         assertThat(part.part()).isEqualTo("dry places");
-        assertThat(part.amount().grams()).isEqualTo(Math.round(cream.amount().grams() * 20) / 100.0);
+        double share = Coverage.DRY_PLACES.cm2()
+                / cream.amount().places().stream()
+                        .mapToDouble(s -> s.place().cm2())
+                        .sum();
+        assertThat(part.amount().grams())
+                .isEqualTo(Math.round(100 * share * cream.amount().grams()) / 100.0);
         Step twice = step(changed(PLAIN, on(cream, null, true)), Part.EVENING, StepKind.MOISTURISER);
         assertThat(twice.amount().grams()).isEqualTo(Math.round(cream.amount().grams() * 200) / 100.0);
         assertThat(twice.amount().words()).endsWith(", 2 coats");
@@ -120,7 +125,7 @@ class ByHandTest {
                 Part.MORNING,
                 sunscreen.product(),
                 true,
-                Optional.of(Coverage.CHEEKS),
+                java.util.Set.of(Coverage.CHEEKS),
                 List.of(DayOfWeek.MONDAY),
                 Optional.empty(),
                 true,
@@ -179,7 +184,7 @@ class ByHandTest {
                 Part.EVENING,
                 tretinoin.id(),
                 true,
-                Optional.of(Coverage.MARKS),
+                java.util.Set.of(Coverage.MARKS),
                 List.of(DayOfWeek.SUNDAY),
                 Optional.empty(),
                 true,
@@ -270,7 +275,7 @@ class ByHandTest {
                         Part.MORNING,
                         new ProductId("x"),
                         false,
-                        Optional.empty(),
+                        java.util.Set.of(),
                         List.of(),
                         Optional.empty(),
                         false,
@@ -279,7 +284,7 @@ class ByHandTest {
                 .hasMessageContaining("160 characters, not 161");
         for (Coverage part : Coverage.values()) {
             assertThat(part.words()).isNotBlank();
-            assertThat(part.share()).isBetween(0.01, 1.0);
+            assertThat(part.cm2()).isBetween(1.0, 20_000.0);
         }
     }
 
@@ -329,7 +334,7 @@ class ByHandTest {
                         Part.EVENING,
                         cream.product(),
                         false,
-                        Optional.empty(),
+                        java.util.Set.of(),
                         List.of(DayOfWeek.MONDAY),
                         Optional.of(when("dry", 1)),
                         false,
@@ -409,7 +414,7 @@ class ByHandTest {
                 Part.EVENING,
                 step.product(),
                 false,
-                Optional.empty(),
+                java.util.Set.of(),
                 List.of(),
                 Optional.empty(),
                 false,
@@ -422,7 +427,7 @@ class ByHandTest {
                 Part.EVENING,
                 step.product(),
                 false,
-                Optional.ofNullable(on),
+                on == null ? java.util.Set.of() : java.util.Set.of(on),
                 List.of(),
                 Optional.empty(),
                 coat,
@@ -435,7 +440,7 @@ class ByHandTest {
                 part,
                 step.product(),
                 false,
-                Optional.empty(),
+                java.util.Set.of(),
                 List.of(nights),
                 Optional.empty(),
                 false,

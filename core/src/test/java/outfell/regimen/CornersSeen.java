@@ -39,6 +39,7 @@ import outfell.safety.Answers;
 import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.skin.Band;
+import outfell.skin.FaceBands;
 import outfell.skin.Faces;
 import outfell.skin.ProbeReading.Quantity;
 import outfell.skin.Sign;
@@ -216,11 +217,11 @@ final class CornersSeen {
                     List<Product> both = List.of(made(one), made(two));
                     Layout layout = new Layout(
                             Methods.find("classic").orElseThrow(),
-                            Band.NORMAL,
+                            FaceBands.even(Band.NORMAL),
                             Set.of(),
                             Map.of(),
-                            _ -> new Layout.Said(
-                                    "", List.of(), List.of(), Optional.empty(), false, java.util.OptionalInt.empty()),
+                            _ -> new Layout.Said("", List.of(), List.of()),
+                            Layout.Used::custom,
                             Layout.ByHand.NOTHING,
                             ByAir.AS_USUAL,
                             false);

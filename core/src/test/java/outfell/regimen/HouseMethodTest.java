@@ -51,7 +51,7 @@ class HouseMethodTest {
         Regimen one = plan(with(Map.of("sunscreen-and-cream", "filter_in_cream")));
         assertThat(one.morning().steps()).noneMatch(s -> s.kind() == StepKind.MOISTURISER);
         assertThat(one.notices())
-                .anySatisfy(n -> assertThat(n.sentence()).endsWith("counts only at the full dose, 1.45 g."));
+                .anySatisfy(n -> assertThat(n.sentence()).endsWith("counts only at the full dose, 1.55 g."));
         assertThat(plan(PLAIN).notices()).noneMatch(n -> n.sentence().contains("full dose"));
     }
 

@@ -94,7 +94,7 @@ class OverruleTest {
                 plain.part(),
                 plain.product(),
                 false,
-                Optional.empty(),
+                java.util.Set.of(),
                 List.of(),
                 Optional.empty(),
                 false,

@@ -14,6 +14,7 @@ import outfell.consultation.Consultation.Owned;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
+import outfell.routine.Amounts;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.skin.Faces;
@@ -99,8 +100,10 @@ class PackBindsTest {
         Step strokes = step("Day cream", CREAM + "0.6 ml per pump.", Part.EVENING);
         assertThat(peas.amount().words()).contains("pea");
         // 0.9 g for face and neck at 0.6 ml a stroke
+        assertThat(strokes.amount().where()).isEqualTo("face and neck");
         assertThat(strokes.amount().grams()).isEqualTo(0.9);
         assertThat(strokes.amount().words()).isEqualTo("1½ strokes");
+        assertThat(strokes.amount().places()).extracting(Amounts.AtPlace::words).contains("1 stroke", "½ stroke");
     }
 
     @Test

@@ -260,7 +260,7 @@ class PlansSaidTest {
                                 Part.EVENING,
                                 changed.product(),
                                 true,
-                                Optional.of(Coverage.values()[random.nextInt(Coverage.values().length)]),
+                                java.util.Set.of(Coverage.values()[random.nextInt(Coverage.values().length)]),
                                 random.nextBoolean() ? List.of(DayOfWeek.MONDAY, DayOfWeek.THURSDAY) : List.of(),
                                 Optional.empty(),
                                 random.nextBoolean(),

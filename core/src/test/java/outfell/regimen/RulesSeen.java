@@ -49,6 +49,7 @@ import outfell.safety.SafetyScreen;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.skin.Band;
+import outfell.skin.FaceBands;
 import outfell.skin.Faces;
 import outfell.skin.ProbeReading.Quantity;
 import outfell.skin.Sign;
@@ -440,8 +441,9 @@ public final class RulesSeen {
                                     p.id(),
                                     part,
                                     band,
-                                    Amounts.amount(p, band, 1, part).words(),
-                                    n(Amounts.grams(p, band, 1, part)),
+                                    Amounts.amount(p, FaceBands.even(band), 1, part)
+                                            .words(),
+                                    n(Amounts.grams(p, FaceBands.even(band), 1, part)),
                                     n(Amounts.oneBottleByDay(p, part))));
                 }
             }
@@ -475,7 +477,7 @@ public final class RulesSeen {
                         Part.EVENING,
                         p.id(),
                         false,
-                        java.util.Optional.of(on),
+                        java.util.Set.of(on),
                         List.of(),
                         java.util.Optional.empty(),
                         true,
@@ -501,16 +503,11 @@ public final class RulesSeen {
                             half / 2.0,
                             new Layout(
                                             Methods.find("classic").orElseThrow(),
-                                            Band.NORMAL,
+                                            FaceBands.even(Band.NORMAL),
                                             Set.of(),
                                             Map.of(),
-                                            _ -> new Layout.Said(
-                                                    "",
-                                                    List.of(),
-                                                    List.of(),
-                                                    java.util.Optional.empty(),
-                                                    false,
-                                                    java.util.OptionalInt.empty()),
+                                            _ -> new Layout.Said("", List.of(), List.of()),
+                                            Layout.Used::custom,
                                             Layout.ByHand.NOTHING,
                                             ByAir.AS_USUAL,
                                             false)
@@ -531,11 +528,11 @@ public final class RulesSeen {
     private static String laid(Method method, Part part, Product p, Layout.ByHand byHand) {
         Layout layout = new Layout(
                 method,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
-                _ -> new Layout.Said(
-                        "", List.of(), List.of(), java.util.Optional.empty(), false, java.util.OptionalInt.empty()),
+                _ -> new Layout.Said("", List.of(), List.of()),
+                Layout.Used::custom,
                 byHand,
                 ByAir.AS_USUAL,
                 false);

@@ -23,10 +23,10 @@ import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.product.StepKind;
 import outfell.skin.Band;
+import outfell.skin.FaceBands;
 
 class StepOrderTest {
-    private static final Layout.Said SAID_NOTHING =
-            new Layout.Said("", List.of(), List.of(), java.util.Optional.empty(), false, java.util.OptionalInt.empty());
+    private static final Layout.Said SAID_NOTHING = new Layout.Said("", List.of(), List.of());
 
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();
@@ -192,10 +192,11 @@ class StepOrderTest {
         Product cream = made("cream", StepKind.MOISTURISER, 6, "Aqua, Glycerin");
         Layout layout = new Layout(
                 method,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
@@ -218,10 +219,11 @@ class StepOrderTest {
     void lips_between_cream_and_sunscreen_do_not_take_the_creams_wait() {
         Layout layout = new Layout(
                 CLASSIC,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
@@ -306,10 +308,11 @@ class StepOrderTest {
     void every_step_says_why_it_stands_where_it_does() {
         Layout layout = new Layout(
                 CLASSIC,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
@@ -330,20 +333,28 @@ class StepOrderTest {
 
     @Test
     void the_sunscreen_is_dosed_at_two_milligrams_on_each_square_centimetre_of_face_and_neck() {
-        assertThat(Amounts.FACE_AND_NECK_CM2).isEqualTo(726);
+        assertThat(Where.of(StepKind.SUNSCREEN).cm2()).isEqualTo(726);
         assertThat(Amounts.sunscreenGrams(565)).isEqualTo(1.13);
         assertThat(Amounts.sunscreenGrams(726)).isEqualTo(1.45);
-        Amounts.Amount amount = Amounts.amount(products("sun-fluid-50").getFirst(), Band.NORMAL, 1, Part.EVENING);
+        Amounts.Amount amount =
+                Amounts.amount(products("sun-fluid-50").getFirst(), FaceBands.even(Band.NORMAL), 1, Part.EVENING);
         assertThat(amount.words()).isEqualTo("¼ teaspoon face, 2 peas neck");
         assertThat(amount.grams()).isEqualTo(1.45);
+        assertThat(amount.places()).extracting(Amounts.AtPlace::words).containsExactly("¼ teaspoon", "2 peas");
     }
 
     @Test
     void dry_skin_gets_more_cream_than_oily() {
         Product cream = products("cream-ceramide-night").getFirst();
-        assertThat(Amounts.amount(cream, Band.OILY, 1, Part.EVENING).grams()).isEqualTo(0.67);
-        assertThat(Amounts.amount(cream, Band.NORMAL, 1, Part.EVENING).grams()).isEqualTo(0.9);
-        assertThat(Amounts.amount(cream, Band.DRY, 1, Part.EVENING).grams()).isEqualTo(1.17);
+        assertThat(Amounts.amount(cream, FaceBands.even(Band.OILY), 1, Part.EVENING)
+                        .grams())
+                .isEqualTo(0.67);
+        assertThat(Amounts.amount(cream, FaceBands.even(Band.NORMAL), 1, Part.EVENING)
+                        .grams())
+                .isEqualTo(0.9);
+        assertThat(Amounts.amount(cream, FaceBands.even(Band.DRY), 1, Part.EVENING)
+                        .grams())
+                .isEqualTo(1.17);
     }
 
     @Test
@@ -353,10 +364,11 @@ class StepOrderTest {
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
         Layout layout = new Layout(
                 CLASSIC,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 nights,
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
@@ -381,7 +393,8 @@ class StepOrderTest {
         assertThat(new ByAir(-1, 1, ByAir.AS_USUAL.because()).layers(CLASSIC, toner))
                 .as("one at least")
                 .isEqualTo(1);
-        assertThat(Amounts.amount(toner, Band.NORMAL, 3, Part.EVENING).words())
+        assertThat(Amounts.amount(toner, FaceBands.even(Band.NORMAL), 3, Part.EVENING)
+                        .words())
                 .isEqualTo("1 splash into the palm, 3 layers");
         assertThat(toner.kind()).isEqualTo(StepKind.TONER);
     }
@@ -424,10 +437,11 @@ class StepOrderTest {
     private static Amounts.Amount cream(ByAir byAir, Part part) {
         return new Layout(
                         CLASSIC,
-                        Band.NORMAL,
+                        FaceBands.even(Band.NORMAL),
                         Set.of(),
                         Map.of(),
                         id -> SAID_NOTHING,
+                        Layout.Used::custom,
                         Layout.ByHand.NOTHING,
                         byAir,
                         false)
@@ -441,19 +455,21 @@ class StepOrderTest {
     void a_retinoid_on_reactive_skin_goes_between_two_thin_coats_of_cream() {
         Layout reactive = new Layout(
                 CLASSIC,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 true);
         Layout calm = new Layout(
                 CLASSIC,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
@@ -482,10 +498,11 @@ class StepOrderTest {
                 false));
         Layout layout = new Layout(
                 LAYERED,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(),
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);
@@ -505,10 +522,11 @@ class StepOrderTest {
                 new Layout.OnNights(List.of(DayOfWeek.TUESDAY), outfell.knowledge.Because.house("x")));
         Layout layout = new Layout(
                 retone,
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 nights,
                 id -> SAID_NOTHING,
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);

@@ -25,6 +25,7 @@ import outfell.routine.Layout;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.skin.Band;
+import outfell.skin.FaceBands;
 
 class SupplyTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
@@ -151,10 +152,11 @@ class SupplyTest {
         List<DayOfWeek> three = List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY);
         Layout layout = new Layout(
                 Methods.find("classic").orElseThrow(),
-                Band.NORMAL,
+                FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(serum.id(), new Layout.OnNights(three, Because.house("As it was wished."))),
-                _ -> new Layout.Said("", List.of(), List.of(), Optional.empty(), false, java.util.OptionalInt.empty()),
+                _ -> new Layout.Said("", List.of(), List.of()),
+                Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
                 false);

@@ -14,7 +14,7 @@ import tools.jackson.databind.node.ObjectNode;
 @TestPropertySource(properties = {"outfell.memory=by-hand", "outfell.demo=true", "outfell.probe.port=0"})
 class ByHandApiTest extends OverHttp {
     private static final String STEP = """
-            {"part": "%s", "product": "%s", "optional": true, "on": "CHEEKS", "nights": ["MONDAY", "FRIDAY"],
+            {"part": "%s", "product": "%s", "optional": true, "on": null, "places": ["CHEEKS", "NECK"], "nights": ["MONDAY", "FRIDAY"],
              "when": null, "secondCoat": true, "words": "press, do not rub", "move": {"after": %s, "before": null, "why": "so she bears it"},
              "overrule": null}""";
 
@@ -30,7 +30,9 @@ class ByHandApiTest extends OverHttp {
         assertThat(get("/api/visits/" + visit).body().at("/steps")).isEqualTo(d.at("/steps"));
 
         JsonNode step = stepOf(plan(visit).at("/regimen/evening/steps"), toner);
-        assertThat(step.at("/part").asString()).isEqualTo("cheeks");
+        assertThat(step.at("/part").asString()).isEqualTo("cheeks and neck");
+        assertThat(step.at("/amount/places").valueStream().map(p -> p.at("/place").asString()))
+                .containsExactly("CHEEKS", "NECK");
         assertThat(step.at("/nights")).hasSize(2);
         assertThat(step.at("/hand/words").asString()).isEqualTo("press, do not rub");
         assertThat(step.at("/hand/kept").asBoolean()).isTrue();
@@ -49,6 +51,26 @@ class ByHandApiTest extends OverHttp {
                 .containsExactly("MONEY", "MORNING_MINUTES", "EVENING_MINUTES", "STEPS");
         assertThat(ladders.at("/1/rungs").valueStream().map(r -> r.at("/where").asString()))
                 .contains("STANDS");
+    }
+
+    @Test
+    void a_step_kept_to_one_place_as_files_had_it_once_is_kept_to_it_still() throws Exception {
+        String visit = newVisit("Anselm Roake");
+        ObjectNode d = document(visit);
+        String cream = productOf(plan(visit).at("/regimen/evening/steps"), "MOISTURISER");
+        d.withArray("/steps")
+                .addObject()
+                .put("part", "EVENING")
+                .put("product", cream)
+                .put("optional", false)
+                .put("on", "CHEEKS")
+                .put("secondCoat", false)
+                .put("words", "")
+                .putArray("nights");
+        assertThat(put("/api/visits/" + visit, d).status()).isEqualTo(200);
+        assertThat(document(visit).at("/steps/0/on").isNull()).isTrue();
+        assertThat(document(visit).at("/steps/0/places").valueStream().map(p -> p.asString()))
+                .containsExactly("CHEEKS");
     }
 
     @Test

@@ -200,12 +200,18 @@ public record CaseDocument(
             int daysAWeek,
             @Schema(types = {"boolean", "null"}) @Nullable Boolean leavesTight) {}
 
-    /** What is changed on one step by hand. */
+    /**
+     * What is changed on one step by hand.
+     *
+     * @param on the one place that it is kept to, as files had it before there could be several; never written
+     * @param places all that it goes on; as computed when absent or empty
+     */
     public record StepByHand(
             Part part,
             String product,
             boolean optional,
             @Schema(types = {"string", "null"}) @Nullable Coverage on,
+            @Nullable List<Coverage> places,
             List<DayOfWeek> nights,
             @Schema(types = {"object", "null"}) @Nullable OnCondition when,
             boolean secondCoat,

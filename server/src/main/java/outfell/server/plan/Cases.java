@@ -27,6 +27,7 @@ import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.routine.Adjustment;
 import outfell.routine.Condition;
+import outfell.routine.Coverage;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
@@ -127,12 +128,19 @@ public final class Cases {
                         Cases::adjustment));
     }
 
+    /** Hers; none where they are computed. */
+    public static Set<Coverage> places(CaseDocument.StepByHand s) {
+        Coverage on = s.on();
+        List<Coverage> places = s.places();
+        return places != null && !places.isEmpty() ? Set.copyOf(places) : on == null ? Set.of() : Set.of(on);
+    }
+
     private static Adjustment adjustment(CaseDocument.StepByHand s) {
         return new Adjustment(
                 s.part(),
                 new ProductId(s.product()),
                 s.optional(),
-                Optional.ofNullable(s.on()),
+                places(s),
                 s.nights(),
                 Optional.ofNullable(s.when())
                         .map(w -> new Condition(

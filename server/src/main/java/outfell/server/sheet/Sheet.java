@@ -145,7 +145,7 @@ public record Sheet(
         }
         String how = Stream.of(
                         s.amount().words(),
-                        s.hand().on().isEmpty() ? "" : s.part(),
+                        s.toldWhere(),
                         s.hand().words().isEmpty() ? s.technique() : s.hand().words(),
                         s.settle() > 0 ? "wait %s".formatted(seconds(s.settle())) : "",
                         s.contact() > 0 ? "leave %s".formatted(seconds(s.contact())) : "")

@@ -5,16 +5,20 @@ import static outfell.store.Tables.VISIT_STEP;
 import static outfell.store.Tables.VISIT_STEP_DAY;
 
 import java.time.DayOfWeek;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Query;
 import org.jooq.Record2;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Repository;
 import outfell.routine.Coverage;
 import outfell.routine.Part;
 import outfell.server.plan.CaseDocument;
+import outfell.server.plan.Cases;
 
 /** What was put in, taken out and set by hand in a visit's plan. */
 @Repository
@@ -64,7 +68,6 @@ class StepPartStore {
         for (int i = 0; i < steps.size(); i++) {
             CaseDocument.StepByHand s = steps.get(i);
             CaseDocument.MovedTo move = s.move();
-            Coverage on = s.on();
             CaseDocument.OnCondition when = s.when();
             all.add(db.insertInto(VISIT_STEP)
                     .set(VISIT_STEP.VISIT_ID, visit)
@@ -72,7 +75,7 @@ class StepPartStore {
                     .set(VISIT_STEP.PRODUCT_ID, s.product())
                     .set(VISIT_STEP.PLACE, i)
                     .set(VISIT_STEP.LEFT_OUT, s.optional())
-                    .set(VISIT_STEP.KEPT_TO, on == null ? null : on.name())
+                    .set(VISIT_STEP.KEPT_TO, places(s))
                     .set(VISIT_STEP.WHEN_KIND, when == null ? null : when.kind())
                     .set(VISIT_STEP.WHEN_USUAL, when == null ? null : when.usual())
                     .set(VISIT_STEP.SECOND_COAT, s.secondCoat())
@@ -92,6 +95,18 @@ class StepPartStore {
         }
     }
 
+    /** In the order of the body, with commas; absent for the computed ones. */
+    private static @Nullable String places(CaseDocument.StepByHand s) {
+        String written = Cases.places(s).stream().sorted().map(Enum::name).collect(Collectors.joining(","));
+        return written.isEmpty() ? null : written;
+    }
+
+    private static List<Coverage> places(@Nullable String written) {
+        return written == null
+                ? List.of()
+                : Arrays.stream(written.split(",")).map(Coverage::valueOf).toList();
+    }
+
     private List<CaseDocument.StepByHand> steps(UUID visit) {
         Map<Record2<String, String>, List<DayOfWeek>> days = db.select(
                         VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID, VISIT_STEP_DAY.WEEKDAY)
@@ -107,7 +122,8 @@ class StepPartStore {
                         Part.valueOf(r.getPart()),
                         r.getProductId(),
                         r.getLeftOut(),
-                        r.getKeptTo() == null ? null : Coverage.valueOf(r.getKeptTo()),
+                        null,
+                        places(r.getKeptTo()),
                         days.getOrDefault(r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID), List.of()).stream()
                                 .sorted()
                                 .toList(),

@@ -68,7 +68,8 @@ class VocabularyController {
 
     record SiteWords(String id, String name, String note) {}
 
-    record CoverageWords(Coverage coverage, String label) {}
+    /** @param onTheFace whether it is a part of the face */
+    record CoverageWords(Coverage coverage, String label, double cm2, boolean onTheFace) {}
 
     private static final Vocabulary WORDS = words();
 
@@ -99,7 +100,7 @@ class VocabularyController {
                         .toList(),
                 Sites.all().stream().map(VocabularyController::site).toList(),
                 Arrays.stream(Coverage.values())
-                        .map(c -> new CoverageWords(c, c.words()))
+                        .map(c -> new CoverageWords(c, c.words(), c.cm2(), c.onTheFace()))
                         .toList(),
                 SafetyScreen.groups(),
                 PhototypeReader.classes(),
