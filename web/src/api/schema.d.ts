@@ -4428,13 +4428,17 @@ export interface components {
         Version: {
             because: components["schemas"]["Because"];
             keep: string[];
+            label: string;
             leave: string[];
             /** Format: double */
             minutes: number;
             /** @enum {string} */
             part: "MORNING" | "EVENING";
+            steps: string[];
+            timeline: components["schemas"]["Timeline"];
+            told: string;
             /** @enum {string} */
-            why: "SHORT_OF_TIME" | "SORE";
+            why: "BARE" | "DRY" | "HOT" | "SORE" | "SHORT_OF_TIME";
         };
         Visit: {
             /** Format: uuid */

@@ -10,7 +10,7 @@ import { Drawers, type Drawer } from './Drawers'
 import { Ladders } from './Ladders'
 import { useOwnDrawer } from './OwnRules'
 import { SupplyTable } from './SupplyTable'
-import { TonightVersions, WHY } from './TonightVersions'
+import { TonightVersions } from './TonightVersions'
 import { WhatMeets } from './WhatMeets'
 import { useSunDrawer } from './SunDrawer'
 import { say } from '../words/say'
@@ -253,7 +253,7 @@ function days(regimen: Regimen): Drawer {
     id: 'days',
     name: say('regimen.drawerDays'),
     line: first
-      ? say('regimen.daysLine', { why: WHY[first.why], minutes: first.minutes })
+      ? say('regimen.daysLine', { why: first.label, minutes: first.minutes })
       : say('regimen.daysNone'),
     inside: <TonightVersions regimen={regimen} />,
   }

@@ -32,6 +32,7 @@ import { putIn, release, takeOut } from './byHandEdits'
 import { useMove } from './useMove'
 import { TwoMonths } from './TwoMonths'
 import { EveningOf, onTheDay } from './EveningOf'
+import { asOn, DrawnAs, Rail, type Version } from './Rail'
 import { useEvening, usePlan, withheld } from './usePlan'
 import { say } from '../words/say'
 import '../words/app'
@@ -379,6 +380,7 @@ function Board({
 }) {
   const [date, setDate] = useState('')
   const evening = useEvening(context, dated ? date : '')
+  const [form, setForm] = useState<{ part: Part; why: Version['why'] } | null>(null)
   const [open, setOpen] = useState<{ part: Part; product: string } | null>(null)
   const routines = [regimen.morning, regimen.evening]
   const unit = units(routines)
@@ -403,8 +405,11 @@ function Board({
         const folded = open !== null && mine === null
         const step = r.steps.find((s) => s.product === mine)
         const ofADay = dated && date !== '' && r.part === 'EVENING'
-        const drawn = ofADay && evening.data ? onTheDay(evening.data) : r
-        const moves = ofADay ? undefined : (product: string, to: number) => move(r.part, product, to)
+        const versions = ofADay ? [] : regimen.tonight.filter((v) => v.part === r.part)
+        const version = versions.find((v) => form?.part === r.part && v.why === form.why)
+        const drawn = ofADay && evening.data ? onTheDay(evening.data) : version ? asOn(r, version) : r
+        const moves =
+          ofADay || version ? undefined : (product: string, to: number) => move(r.part, product, to)
         const toggle = (product: string) =>
           setOpen(openProduct === product && open?.part === r.part ? null : { part: r.part, product })
         return (
@@ -426,6 +431,14 @@ function Board({
                 <Button onClick={() => setOpen(null)}>{say('regimen.unfold')}</Button>
               ) : (
                 !ofADay && <AddStep context={context} part={r.part} />
+              )}
+              {!folded && (
+                <Rail
+                  routine={r}
+                  versions={versions}
+                  drawn={version}
+                  draw={(why) => setForm(why && { part: r.part, why })}
+                />
               )}
               {dated && !folded && !ofADay && r.part === 'EVENING' && (
                 <Button onClick={() => setDate(context.today)}>{say('regimen.ofADay')}</Button>
@@ -462,6 +475,7 @@ function Board({
                   close={() => setOpen(null)}
                 />
               )}
+              {!folded && version && <DrawnAs version={version} />}
               {!folded && <Timeline routine={drawn} />}
             </div>
           </section>

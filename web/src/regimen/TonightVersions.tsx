@@ -3,11 +3,6 @@ import { partName } from '../shared/format'
 import { say } from '../words/say'
 import '../words/regimen'
 
-export const WHY = {
-  SHORT_OF_TIME: say('regimen.shortOfTime'),
-  SORE: say('regimen.ifTheSkinIsSore'),
-} as const
-
 /** A routine on a day that is not like others. */
 export function TonightVersions({ regimen }: { regimen: Regimen }) {
   if (regimen.tonight.length === 0) return <p>{say('regimen.daysNone')}</p>
@@ -20,7 +15,7 @@ export function TonightVersions({ regimen }: { regimen: Regimen }) {
             <b>
               {say('regimen.min2', {
                 capital: partName(v.part),
-                value: WHY[v.why],
+                value: v.label,
                 minutes: v.minutes,
               })}
             </b>{' '}

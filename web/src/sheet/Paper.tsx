@@ -108,6 +108,7 @@ export function Paper({
         <List routine={regimen.morning} waits={waits} />
         <List routine={regimen.evening} waits={waits} />
       </div>
+      <Ifs regimen={regimen} />
       {weeks && dated ? (
         <Dated weeks={weeks} />
       ) : (
@@ -266,5 +267,28 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
         ))}
       </ol>
     </section>
+  )
+}
+
+/** What is done otherwise on days that are not like others, by the numbers of the steps. */
+function Ifs({ regimen }: { regimen: Regimen }) {
+  // a plan that was kept before there were such words has none
+  const told = regimen.tonight.filter((v) => v.told)
+  const parts = [regimen.morning.part, regimen.evening.part].filter((part) =>
+    told.some((v) => v.part === part),
+  )
+  if (parts.length === 0) return null
+  return (
+    <p className="paper-ifs">
+      {parts.map((part) => (
+        <span key={part}>
+          <b>{partName(part)}:</b>{' '}
+          {told
+            .filter((v) => v.part === part)
+            .map((v) => v.told)
+            .join(' ')}{' '}
+        </span>
+      ))}
+    </p>
   )
 }

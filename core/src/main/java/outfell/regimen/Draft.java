@@ -274,7 +274,7 @@ final class Draft {
                 skin.type() instanceof TypeVerdict.NotYet
                         ? List.of()
                         : new Balanced(weigher, asked, slots, found, explainer, room.air()).parts(),
-                new Versions(consultation, adjustments, places).tonight(slots, found, layout),
+                new Versions(consultation, adjustments, places).tonight(slots, found, layout, List.of(am, pm)),
                 asked,
                 explainer.alternatives(),
                 explainer.shelf(barred),

@@ -1,6 +1,7 @@
 package outfell.regimen;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
@@ -12,8 +13,10 @@ import outfell.aims.Slots;
 import outfell.consultation.Consultation;
 import outfell.hand.Adjustments;
 import outfell.product.Product;
+import outfell.routine.Adjustment;
 import outfell.routine.Layout;
 import outfell.routine.Part;
+import outfell.routine.Routine;
 
 /** Shorter and gentler versions of a plan's routines, for one evening or morning. */
 final class Versions {
@@ -27,8 +30,8 @@ final class Versions {
         this.places = places;
     }
 
-    List<Tonight.Version> tonight(List<Slot> slots, Posed.Found found, Layout layout) {
-        List<Tonight.Version> all = new ArrayList<>();
+    List<Tonight.Version> tonight(List<Slot> slots, Posed.Found found, Layout layout, List<Routine> routines) {
+        List<Tonight.Found> all = new ArrayList<>();
         List<Integer> leave = IntStream.range(0, slots.size())
                 .filter(s -> maybeLeftOut(slots.get(s)))
                 .boxed()
@@ -41,15 +44,29 @@ final class Versions {
                             slots,
                             leave,
                             found.chosen(),
+                            (p, conditions) -> waits(part, p, conditions),
                             consultation.life().minutes(part),
                             forOnce::worth,
                             takes)
                     .ifPresent(all::add);
-            if (part == Part.EVENING) {
-                Tonight.sore(part, slots, found.chosen(), takes).ifPresent(all::add);
-            }
         }
-        return all;
+        Tonight.Waits waits = (p, conditions) -> waits(Part.EVENING, p, conditions);
+        Tonight.sore(Part.EVENING, slots, found.chosen(), waits).ifPresent(all::add);
+        all.addAll(
+                Tonight.others(slots, found.chosen(), waits, consultation.life().makeUpDays()));
+        return routines.stream()
+                .flatMap(r -> all.stream()
+                        .filter(v -> v.part() == r.part())
+                        .sorted(Comparator.comparing(Tonight.Found::why))
+                        .map(v -> v.drawn(r)))
+                .toList();
+    }
+
+    private boolean waits(Part part, Product p, List<String> conditions) {
+        return Adjustment.of(adjustments.followed(), part, p.id())
+                .when()
+                .filter(w -> conditions.contains(w.kind().id()))
+                .isPresent();
     }
 
     private static List<Product> of(Part part, List<Slot> slots, List<Optional<Candidate>> plan) {

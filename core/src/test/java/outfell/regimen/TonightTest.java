@@ -11,6 +11,7 @@ import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
 import outfell.product.Kinds;
@@ -18,6 +19,8 @@ import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.regimen.Tonight.Version;
 import outfell.regimen.Tonight.Why;
+import outfell.routine.Adjustment;
+import outfell.routine.Condition;
 import outfell.routine.Part;
 import outfell.routine.Step;
 
@@ -79,6 +82,64 @@ class TonightTest {
         assertThat(seen).isGreaterThan(20);
     }
 
+    @Test
+    void evenings_of_other_kinds_leave_out_what_they_say_and_are_drawn_in_the_order_of_the_routine() {
+        int bare = 0;
+        int dry = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Regimen regimen = regimen("classic", seed);
+            for (Version v : regimen.tonight()) {
+                List<Step> steps = regimen.routine(v.part()).steps();
+                assertThat(v.steps())
+                        .isEqualTo(steps.stream()
+                                .map(Step::product)
+                                .filter(v.steps()::contains)
+                                .toList());
+                assertThat(v.keep()).hasSize(v.steps().size());
+                assertThat(v.minutes()).isEqualTo(v.timeline().minutes());
+                assertThat(v.label()).isNotBlank();
+                bare += v.why() == Why.BARE ? 1 : 0;
+                dry += v.why() == Why.DRY ? 1 : 0;
+                if (v.why() == Why.BARE) {
+                    assertThat(v.leave()).anyMatch(n -> product(n).kind() == StepKind.FIRST_CLEANSE);
+                    assertThat(v.told()).startsWith("If bare-faced: without 1");
+                    assertThat(regimen.morning().steps())
+                            .noneMatch(s -> product(s.name()).waterFast());
+                }
+                if (v.why() == Why.DRY) {
+                    assertThat(v.keep()).noneMatch(n -> product(n).rationed());
+                }
+            }
+        }
+        assertThat(bare).isPositive();
+        assertThat(dry).isPositive();
+    }
+
+    @Test
+    void a_step_that_waits_for_made_up_days_is_left_out_bare_faced_and_one_for_early_evenings_late() {
+        Consultation c = consultation("layered", 3);
+        Step toner = ((Outcome.Planned) Planner.plan(c))
+                .regimen().evening().steps().stream()
+                        .filter(s -> s.kind() == StepKind.TONER)
+                        .findFirst()
+                        .orElseThrow();
+        for (String condition : List.of("made_up", "early", "calm")) {
+            Regimen changed = ((Outcome.Planned) Planner.plan(c.by(c.byHand()
+                            .with(Adjustment.none(Part.EVENING, toner.product())
+                                    .when(new Condition(
+                                            Condition.kind(condition).orElseThrow(), 3))))))
+                    .regimen();
+            Why why = switch (condition) {
+                case "made_up" -> Why.BARE;
+                case "early" -> Why.SHORT_OF_TIME;
+                default -> Why.SORE;
+            };
+            assertThat(changed.tonight())
+                    .filteredOn(v -> v.why() == why && v.part() == Part.EVENING)
+                    .allSatisfy(v -> assertThat(v.leave()).contains(toner.name()));
+        }
+    }
+
     private static Version version(Regimen regimen, Why why) {
         return regimen.tonight().stream()
                 .filter(v -> v.why() == why && v.part() == Part.EVENING)
@@ -94,7 +155,11 @@ class TonightTest {
     }
 
     private static Regimen regimen(String method, int seed) {
-        Outcome outcome = Planner.plan(Consultations.of(
+        return ((Outcome.Planned) Planner.plan(consultation(method, seed))).regimen();
+    }
+
+    private static Consultation consultation(String method, int seed) {
+        return Consultations.of(
                 Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
                 method,
                 Month.NOVEMBER,
@@ -113,7 +178,6 @@ class TonightTest {
                         Taste.ANY,
                         Taste.ANY,
                         Taste.ANY,
-                        OptionalDouble.empty())));
-        return ((Outcome.Planned) outcome).regimen();
+                        OptionalDouble.empty()));
     }
 }

@@ -31,7 +31,9 @@ class ByHandApiTest extends OverHttp {
 
         JsonNode step = stepOf(plan(visit).at("/regimen/evening/steps"), toner);
         assertThat(step.at("/part").asString()).isEqualTo("cheeks and neck");
-        assertThat(step.at("/amount/places").valueStream().map(p -> p.at("/place").asString()))
+        assertThat(step.at("/amount/places")
+                        .valueStream()
+                        .map(p -> p.at("/place").asString()))
                 .containsExactly("CHEEKS", "NECK");
         assertThat(step.at("/nights")).hasSize(2);
         assertThat(step.at("/hand/words").asString()).isEqualTo("press, do not rub");

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import outfell.aims.PatchCall;
 import outfell.product.ProductId;
 import outfell.regimen.Regimen;
+import outfell.regimen.Tonight;
 import outfell.regimen.Weeks;
 import outfell.routine.Routine;
 import outfell.routine.Step;
@@ -48,8 +49,12 @@ public record Sheet(
         List<List<NoteOf>> notes,
         List<NoteOf> year,
         String foot) {
-    /** One routine. */
-    public record ListOf(String title, String minutes, List<StepOf> steps) {}
+    /**
+     * One routine.
+     *
+     * @param ifs what is done otherwise on days that are not like others
+     */
+    public record ListOf(String title, String minutes, List<StepOf> steps, List<String> ifs) {}
 
     /** @param marks what else is to be known of it, in a box each */
     public record StepOf(int number, String name, String does, String nights, List<String> marks, String how) {}
@@ -110,7 +115,7 @@ public record Sheet(
                         ? "Next visit: %s".formatted(days.dayAndTime(f.client().nextVisit()))
                         : "Next visit: about six weeks from now",
                 regimen.unsure().stream().map(b -> b.sentence()).toList(),
-                List.of(list(regimen.morning(), waits), list(regimen.evening(), waits)),
+                List.of(list(regimen, regimen.morning(), waits), list(regimen, regimen.evening(), waits)),
                 alike || evenings.isEmpty()
                         ? ""
                         : "Your evenings, %s to %s"
@@ -126,13 +131,18 @@ public record Sheet(
                 foot(f, days));
     }
 
-    private static ListOf list(Routine r, Set<ProductId> waits) {
+    private static ListOf list(Regimen regimen, Routine r, Set<ProductId> waits) {
         long most = (long) Math.ceil(r.timeline().minutes());
         long least = (long) Math.ceil(r.timeline().shortestMinutes());
         return new ListOf(
                 StringUtils.capitalize(r.part().words()),
                 most == least ? "%d minutes".formatted(most) : "%d to %d minutes".formatted(least, most),
-                r.steps().stream().map(s -> step(s, waits)).toList());
+                r.steps().stream().map(s -> step(s, waits)).toList(),
+                regimen.tonight().stream()
+                        .filter(v -> v.part() == r.part())
+                        .map(Tonight.Version::told)
+                        .filter(StringUtils::isNotBlank)
+                        .toList());
     }
 
     private static StepOf step(Step s, Set<ProductId> waits) {
