@@ -237,7 +237,11 @@ class RegimenIT extends InTheBrowser {
                 .click();
         hand.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sun"))
                 .click();
-        choose(hand, "Only on", "cheeks");
+        Locator where = where();
+        where.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("cheeks").setExact(true))
+                .click();
         assertThat(page.getByRole(AriaRole.REGION, named("Changed by hand"))).containsText("only on cheeks");
         page.getByLabel("Own words on the sheet").fill("three drops, then count to ten");
         page.keyboard().press("Enter");
@@ -248,6 +252,52 @@ class RegimenIT extends InTheBrowser {
         Locator paper = page.locator("[data-paper]");
         assertThat(paper).containsText("three drops, then count to ten");
         assertThat(paper).containsText("may be left out");
+    }
+
+    @Test
+    void a_step_goes_on_more_places_each_with_what_it_gets_and_back() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        step("Morning").last().click();
+        Locator where = where();
+        assertThat(where).containsText("Money is counted");
+        Locator chest = where.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("chest"));
+        chest.click();
+        assertThat(step("Morning").last()).containsText("neck, chest");
+        assertThat(chest).hasAttribute("aria-pressed", "true");
+        assertThat(where.locator("li").filter(new Locator.FilterOptions().setHasText("chest")))
+                .containsText("2 peas");
+        nothingToMend("where it goes");
+        saved();
+        where.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Back to the computed places"))
+                .click();
+        assertThat(step("Morning").last()).not().containsText("chest");
+        saved();
+    }
+
+    @Test
+    void an_evening_is_drawn_bare_faced_and_as_usual_again() {
+        page.navigate(readOnly("Maren Oskell") + "/regimen");
+        step("Evening").first().waitFor();
+        int usual = step("Evening").count();
+        Locator rail = page.getByRole(AriaRole.GROUP, named("How the evening is drawn"));
+        rail.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("bare-faced"))
+                .click();
+        assertThat(step("Evening")).hasCount(usual - 1);
+        assertThat(page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("Left out:")))
+                .containsText("the wash alone takes off the day");
+        nothingToMend("an evening of another kind");
+        rail.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("usual"))
+                .click();
+        assertThat(step("Evening")).hasCount(usual);
+    }
+
+    /** Where the open step goes. */
+    private Locator where() {
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Where: ")))
+                .click();
+        Locator where = page.getByRole(AriaRole.REGION, named("Where it goes"));
+        where.waitFor();
+        return where;
     }
 
     @Test
