@@ -4087,6 +4087,7 @@ export interface components {
             /** Format: double */
             texture: number;
             toldWhere: string;
+            tools: components["schemas"]["Because"][];
             zones: components["schemas"]["Because"][];
         };
         StepByHand: {

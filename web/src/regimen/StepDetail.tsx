@@ -137,6 +137,11 @@ export function StepDetail({
               <Why because={step.settleBecause} quiet />
             </li>
           )}
+          {step.tools.map((t) => (
+            <li key={t.sentence}>
+              <b>{say('regimen.with')}</b> <Why because={t} quiet />
+            </li>
+          ))}
           {step.pack.map((p) => (
             <li key={p.sentence}>
               <b>{say('regimen.byThePack')}</b> <Why because={p} />

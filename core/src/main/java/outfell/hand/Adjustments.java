@@ -9,6 +9,8 @@ import java.util.Set;
 import outfell.aims.Uses;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
+import outfell.product.Direction;
+import outfell.product.Directions;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
@@ -153,7 +155,14 @@ public final class Adjustments {
         return places.contains(Coverage.BODY) && p.kind() != StepKind.BODY;
     }
 
+    /** What its pack keeps from the eyes, and what is strong. */
     private static Optional<Because> tooStrong(Set<Coverage> places, Product p) {
+        boolean kept = !p.directions().roundTheEyes().orElse(true);
+        if (kept && places.contains(Coverage.EYE_AREA)) {
+            Directions.Told told = p.directions().told().get(Direction.EYES);
+            return Optional.of((told == null ? Because.custom("") : told.because())
+                    .withSentence("%s does not go round the eyes, as its pack says.".formatted(p.name())));
+        }
         return p.strong() && places.contains(Coverage.EYE_AREA)
                 ? Optional.of(Because.custom(
                         "%s is strong: the thin skin round the eye does not bear it.".formatted(p.name())))

@@ -91,7 +91,7 @@ final class Laying {
                 skin.type().bands(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(morning, evening),
-                p -> said(find(all, p)),
+                p -> said(find(all, p), all),
                 p -> used(all, p),
                 byHand(),
                 room.air(),
@@ -219,11 +219,12 @@ final class Laying {
                 .orElseThrow();
     }
 
-    private Layout.Said said(Candidate candidate) {
+    private Layout.Said said(Candidate candidate, List<Candidate> all) {
         return new Layout.Said(
                 InSixWords.of(candidate.product(), helped(candidate)),
                 purpose(candidate),
-                safety.unknownIn(candidate.product()).stream().toList());
+                safety.unknownIn(candidate.product()).stream().toList(),
+                new Tools(consultation, skin, uses, all.stream().map(Candidate::product)).of(candidate.product()));
     }
 
     private Layout.Used used(List<Candidate> all, Product p) {

@@ -17,6 +17,7 @@ import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
+import outfell.product.Tag;
 import outfell.routine.Part;
 import outfell.routine.ZoneStep;
 import outfell.skin.Band;
@@ -32,6 +33,7 @@ final class ZoneCare {
     private static final Map<Zone, Double> AREAS = areas();
     private static final List<Proposal> PROPOSALS = Row.unique(FILE.rows("proposals"), Proposal::read, Proposal::id);
     private static final Row EYES = FILE.row("seal-round-the-eyes");
+    private static final List<Tag> SCENTED = EYES.several("never", Tag.class);
     private static final List<Band> EYES_BANDS = EYES.several("bands", Band.class);
     /** Why the seal goes round the eyes, too. */
     static final Because EYES_TOO = EYES.because(EYES.text("text"));
@@ -94,7 +96,11 @@ final class ZoneCare {
 
     /** Whether a seal goes round the eyes, too. */
     boolean roundTheEyes(Product p, Stream<Product> beside) {
-        return p.kind() == StepKind.SEAL && dry && beside.noneMatch(b -> b.kind() == StepKind.EYE);
+        return p.kind() == StepKind.SEAL
+                && dry
+                && p.directions().roundTheEyes().orElse(true)
+                && SCENTED.stream().noneMatch(p.tags()::contains)
+                && beside.noneMatch(b -> b.kind() == StepKind.EYE);
     }
 
     /** By the sign that stands out most, the first in the rule when equal. */

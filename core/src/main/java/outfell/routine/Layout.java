@@ -88,8 +88,9 @@ public final class Layout {
      * @param does what it does for the client, in six words at most
      * @param purpose what it is for
      * @param heed what of it is to be read before it is used on this skin
+     * @param tools what it is done with, and when not
      */
-    public record Said(String does, List<Because> purpose, List<Because> heed) {}
+    public record Said(String does, List<Because> purpose, List<Because> heed, List<Because> tools) {}
 
     /**
      * How a product is used, as long as she says nothing else.
@@ -337,7 +338,9 @@ public final class Layout {
                         .filter(l -> !where.places().contains(l.place()))
                         .toList(),
                 used.zones().stream()
-                        .filter(z -> z.in(part))
+                        .filter(z -> z.in(part)
+                                && (z.does() != ZoneStep.Does.COAT
+                                        || coat(part, used, hand).isPresent()))
                         .map(ZoneStep::because)
                         .toList(),
                 owned.contains(p.id()),
@@ -346,6 +349,7 @@ public final class Layout {
                 about.does(),
                 about.purpose(),
                 about.heed(),
+                about.tools(),
                 p.directions().because(),
                 Feel.of(p),
                 next(part, order, sorted, i),

@@ -34,6 +34,7 @@ import outfell.product.StepKind;
  * @param does what it does for the client, in six words at most
  * @param purpose what it is for, most weighty first
  * @param heed what of it is to be read before it is used on this skin
+ * @param tools what it is done with beside the product, and when not
  * @param pack what its pack directs, which binds it
  * @param feel how it should not feel, and what to do then
  * @param next why it stands before the step after it; for the last step why nothing follows
@@ -74,6 +75,7 @@ public record Step(
         String does,
         List<Because> purpose,
         List<Because> heed,
+        List<Because> tools,
         List<Because> pack,
         List<Feel> feel,
         Because next,

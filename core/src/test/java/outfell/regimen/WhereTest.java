@@ -144,6 +144,22 @@ class WhereTest {
     }
 
     @Test
+    void a_cloth_is_told_of_and_not_while_spots_spread_or_a_barrier_is_strained() {
+        assertThat(step(of(calm(), Month.MAY, PLENTY), Part.EVENING, StepKind.WASH)
+                        .tools())
+                .extracting(Because::sentence)
+                .anySatisfy(s -> assertThat(s).startsWith("A soft cloth, fresh each time"))
+                .anySatisfy(s -> assertThat(s).contains("hairline"));
+        assertThat(step(of(calm().with(Sign.SPOTS, 2, 2, 2, 2, 2), Month.MAY, PLENTY), Part.EVENING, StepKind.WASH)
+                        .tools())
+                .extracting(Because::sentence)
+                .contains("Hands and water only, no cloth and no brush: spots spread by rubbing.");
+        assertThat(step(of(calm(), Month.MAY, PLENTY), Part.MORNING, StepKind.SUNSCREEN)
+                        .tools())
+                .hasSize(1);
+    }
+
+    @Test
     void places_read_in_the_order_of_the_body() {
         assertThat(new Where(List.of(Coverage.CHEST, Coverage.FACE, Coverage.EARS)).words())
                 .isEqualTo("face, ears and chest");

@@ -26,7 +26,7 @@ import outfell.skin.Band;
 import outfell.skin.FaceBands;
 
 class StepOrderTest {
-    private static final Layout.Said SAID_NOTHING = new Layout.Said("", List.of(), List.of());
+    private static final Layout.Said SAID_NOTHING = new Layout.Said("", List.of(), List.of(), List.of());
 
     private static final Method CLASSIC = Methods.find("classic").orElseThrow();
     private static final Method LAYERED = Methods.find("layered").orElseThrow();

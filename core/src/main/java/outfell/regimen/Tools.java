@@ -1,0 +1,116 @@
+package outfell.regimen;
+
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import outfell.aims.Uses;
+import outfell.consultation.Consultation;
+import outfell.knowledge.Because;
+import outfell.knowledge.KnowledgeFile;
+import outfell.knowledge.Row;
+import outfell.product.ActiveKind;
+import outfell.product.Product;
+import outfell.product.StepKind;
+import outfell.skin.Concern;
+import outfell.skin.SkinVerdict;
+
+/** What a step is done with beside its product, how that is kept clean, and when not, from tools.yaml. */
+final class Tools {
+    private static final Row FILE = KnowledgeFile.yaml("tools.yaml");
+    private static final Map<Against, String> REASONS = reasons();
+    private static final List<Tool> TOOLS = Row.unique(FILE.rows("tools"), Tool::read, Tool::id);
+
+    /** What speaks against rubbing for now. */
+    private enum Against {
+        STRAINED,
+        SPOTS,
+        NEW_RETINOID
+    }
+
+    /** To whom alone a tool is told. */
+    private enum For {
+        FULL_MAKE_UP,
+        PUFFINESS
+    }
+
+    private record Tool(
+            String id,
+            List<StepKind> kinds,
+            double thinUnder,
+            List<For> only,
+            List<Against> not,
+            String instead,
+            Because because) {
+        static Tool read(Row row) {
+            return new Tool(
+                    row.text("id"),
+                    row.several("kinds", StepKind.class),
+                    row.number("thin", Double.POSITIVE_INFINITY),
+                    row.several("for", For.class),
+                    row.several("not", Against.class),
+                    row.text("instead", ""),
+                    row.because(row.text("text")));
+        }
+
+        Optional<Because> of(Product p, Set<For> who, Set<Against> against) {
+            boolean told = kinds.contains(p.kind())
+                    && p.texture() < thinUnder
+                    && (only.isEmpty() || only.stream().anyMatch(who::contains));
+            return told
+                    ? Optional.of(not.stream()
+                            .filter(against::contains)
+                            .findFirst()
+                            .map(a -> because.withSentence(instead.replace("{why}", REASONS.getOrDefault(a, ""))))
+                            .orElse(because))
+                    : Optional.empty();
+        }
+    }
+
+    private final Set<For> who;
+    private final Set<Against> against;
+
+    /** @param plan its products */
+    Tools(Consultation consultation, SkinVerdict skin, Uses uses, Stream<Product> plan) {
+        this.who = EnumSet.noneOf(For.class);
+        this.against = EnumSet.noneOf(Against.class);
+        if (consultation.life().fullMakeUp() && consultation.life().makeUpDays() > 0) {
+            who.add(For.FULL_MAKE_UP);
+        }
+        if (has(skin, Concern.PUFFINESS)) {
+            who.add(For.PUFFINESS);
+        }
+        if (skin.barrier().state() == SkinVerdict.BarrierState.STRAINED
+                || skin.barrier().state() == SkinVerdict.BarrierState.BROKEN) {
+            against.add(Against.STRAINED);
+        }
+        if (has(skin, Concern.BREAKOUTS)) {
+            against.add(Against.SPOTS);
+        }
+        if (plan.anyMatch(p -> p.has(ActiveKind.RETINOID) && uses.isNew(p))) {
+            against.add(Against.NEW_RETINOID);
+        }
+    }
+
+    /** In the order of the file. */
+    List<Because> of(Product p) {
+        return TOOLS.stream().flatMap(t -> t.of(p, who, against).stream()).toList();
+    }
+
+    private static boolean has(SkinVerdict skin, Concern concern) {
+        return skin.concerns().stream().anyMatch(c -> c.concern() == concern);
+    }
+
+    private static Map<Against, String> reasons() {
+        Row row = FILE.row("reasons");
+        Map<Against, String> reasons = new EnumMap<>(Against.class);
+        for (Against a : Against.values()) {
+            reasons.put(a, row.text(a.name().toLowerCase(Locale.ROOT)));
+        }
+        return reasons;
+    }
+}
