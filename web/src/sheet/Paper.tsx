@@ -34,6 +34,8 @@ function when({ from, until, title }: Schemas['SheetLine']): string {
 
 /** More steps than this are printed a little smaller, so that one side always holds them. */
 const MANY = 9
+/** A line of other evenings stands for so many steps. */
+const IFS = 1
 /** What the evenings by their dates take of a side, in steps. */
 const DATED = 2
 /** A plan of more steps than this is printed smaller still. */
@@ -71,7 +73,8 @@ export function Paper({
   const dated = weeks?.byDate ?? false
   const steps = regimen.morning.steps.length + regimen.evening.steps.length
   const told = (regimen.feel ?? []).length > 0 ? TOLD : 0
-  const many = steps + (dated ? DATED : 0) + told + Math.ceil(year.length / 2) > MANY
+  const ifs = regimen.tonight.some((v) => v.told) ? IFS : 0
+  const many = steps + (dated ? DATED : 0) + told + ifs + Math.ceil(year.length / 2) > MANY
   const nightly = regimen.evening.steps.filter((s) => s.nights.length < 7)
   return (
     <article
