@@ -38,6 +38,7 @@ import outfell.routine.Part;
 import outfell.routine.Room;
 import outfell.routine.Step;
 import outfell.routine.Where;
+import outfell.routine.ZoneStep;
 import outfell.safety.SafetyVerdict;
 import outfell.season.Asked;
 import outfell.season.Asked.Oil;
@@ -231,16 +232,25 @@ final class Laying {
         return new Layout.Used(
                 where(p, all),
                 () -> leftOut(p),
-                room.zones() ? zones.of(p) : List.of(),
+                room.zones() ? zoneSteps(p, all) : List.of(),
                 all.stream().filter(c -> c.product().id().equals(p.id())).count() > 1,
                 uses.someDays(p));
     }
 
+    private List<ZoneStep> zoneSteps(Product p, List<Candidate> beside) {
+        return roundTheEyes(p, beside)
+                ? Stream.concat(zones.of(p).stream(), Stream.of(ZoneCare.EYES_TOO))
+                        .toList()
+                : zones.of(p);
+    }
+
+    private boolean roundTheEyes(Product p, List<Candidate> beside) {
+        return zones.roundTheEyes(p, beside.stream().map(Candidate::product));
+    }
+
     private Where where(Product p, List<Candidate> beside) {
         Where where = where(p);
-        return room.zones() && zones.roundTheEyes(p, beside.stream().map(Candidate::product))
-                ? where.with(List.of(Coverage.EYE_AREA))
-                : where;
+        return room.zones() && roundTheEyes(p, beside) ? where.with(List.of(Coverage.EYE_AREA)) : where;
     }
 
     private Where where(Product p) {

@@ -18,6 +18,7 @@ import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.product.Tag;
+import outfell.routine.Coverage;
 import outfell.routine.Part;
 import outfell.routine.ZoneStep;
 import outfell.skin.Band;
@@ -36,7 +37,14 @@ final class ZoneCare {
     private static final List<Tag> SCENTED = EYES.several("never", Tag.class);
     private static final List<Band> EYES_BANDS = EYES.several("bands", Band.class);
     /** Why the seal goes round the eyes, too. */
-    static final Because EYES_TOO = EYES.because(EYES.text("text"));
+    static final ZoneStep EYES_TOO = new ZoneStep(
+            ZoneStep.Does.PLACE,
+            Optional.empty(),
+            Coverage.EYE_AREA.words(),
+            Coverage.EYE_AREA.cm2(),
+            0,
+            1,
+            EYES.because(EYES.text("text")));
 
     private record Proposal(
             String id,

@@ -339,6 +339,7 @@ public final class Layout {
                         .toList(),
                 used.zones().stream()
                         .filter(z -> z.in(part)
+                                && (z.does() == ZoneStep.Does.PAD || hand.on().isEmpty())
                                 && (z.does() != ZoneStep.Does.COAT
                                         || coat(part, used, hand).isPresent()))
                         .map(ZoneStep::because)

@@ -19,7 +19,9 @@ public record ZoneStep(
         /** A second thin coat. */
         COAT,
         /** A soaked pad, held. */
-        PAD
+        PAD,
+        /** One place more than custom has it; its amount stands among the places. */
+        PLACE
     }
 
     boolean in(Part routine) {
