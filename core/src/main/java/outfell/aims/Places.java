@@ -36,12 +36,15 @@ final class Places {
         boolean calm = skin.barrier().calmReset();
         List<Place> all = new ArrayList<>();
         all.add(new Place(Part.MORNING, StepKind.SUNSCREEN, 1, Asking.NEEDED));
-        if (method.sunscreenAndCream() != Method.SunscreenAndCream.FILTER_IN_CREAM) {
+        if (method.sunscreenAndCream().cream()) {
             all.add(new Place(Part.MORNING, StepKind.MOISTURISER, 1, creamByDay()));
         }
         all.add(new Place(Part.EVENING, StepKind.MOISTURISER, 1, Asking.NEEDED));
         all.add(new Place(Part.EVENING, StepKind.WASH, 1, Asking.NEEDED));
         morningWash(calm).ifPresent(a -> all.add(new Place(Part.MORNING, StepKind.WASH, 1, a)));
+        if (method.morningWash().firstCleanse() && !calm) {
+            all.add(new Place(Part.MORNING, StepKind.FIRST_CLEANSE, 1, Asking.SCHOOL));
+        }
         firstCleanse(calm).ifPresent(a -> all.add(new Place(Part.EVENING, StepKind.FIRST_CLEANSE, 1, a)));
         if (asked.seal().yes()) {
             all.add(new Place(Part.EVENING, StepKind.SEAL, 1, Asking.WANTED));
@@ -126,12 +129,16 @@ final class Places {
     private Optional<Asking> morningWash(boolean calm) {
         boolean strained = skin.barrier().state() == BarrierState.STRAINED
                 || skin.barrier().state() == BarrierState.BROKEN;
-        if (calm || method.morningWash() == Method.MorningWash.WATER) {
-            return Optional.empty();
-        }
-        if (method.morningWash() == Method.MorningWash.WASH) {
-            return Optional.of(Asking.SCHOOL);
-        }
+        return calm
+                ? Optional.empty()
+                : switch (method.morningWash()) {
+                    case WATER, FIRST_CLEANSE -> Optional.empty();
+                    case WASH, TWICE -> Optional.of(Asking.SCHOOL);
+                    case BY_TYPE -> morningWashByType(strained);
+                };
+    }
+
+    private Optional<Asking> morningWashByType(boolean strained) {
         Washing washing = asked.wash().washing();
         return switch (skin.type().bandT()) {
             case OILY -> Optional.of(strained ? Asking.OPTIONAL : Asking.WANTED);

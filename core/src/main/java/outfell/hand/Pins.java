@@ -140,7 +140,9 @@ public final class Pins {
     }
 
     private Optional<Because> overrulable(Product p, Part part, List<Choice> kept) {
-        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
+        if (part == Part.MORNING
+                && p.kind() == StepKind.FIRST_CLEANSE
+                && !consultation.method().morningWash().firstCleanse()) {
             return Optional.of(
                     Because.custom("%s takes off sunscreen; in the morning there is none.".formatted(p.name())));
         }

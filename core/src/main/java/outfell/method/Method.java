@@ -61,10 +61,18 @@ public record Method(
         ONCE
     }
 
+    /** A wash, water alone, or by type; or what takes off oil with oil, alone or before the wash. */
     public enum MorningWash {
         WASH,
         WATER,
-        BY_TYPE
+        BY_TYPE,
+        FIRST_CLEANSE,
+        TWICE;
+
+        /** Whether a first cleanse has its place in the morning, too. */
+        public boolean firstCleanse() {
+            return this == FIRST_CLEANSE || this == TWICE;
+        }
     }
 
     /** Which of two cleanses comes first. */
@@ -73,12 +81,13 @@ public record Method(
         WATER_FIRST
     }
 
-    /** Acids before the toner, straight on clean skin; after it; between two layers of it; or over the light layers. */
+    /** Acids before the toner, straight on clean skin; after it; between two layers of it; over the light layers; or in its place. */
     public enum AcidPlace {
         BEFORE_TONER,
         AFTER_TONER,
         BETWEEN_TONERS,
-        AFTER_WATER
+        AFTER_WATER,
+        AS_TONER
     }
 
     /** A retinoid that nobody prescribed: under the cream, or between two thin coats of it. */
@@ -123,11 +132,17 @@ public record Method(
         DRY
     }
 
-    /** Two layers; mixed in the palm, which loses protection; or a cream with filters alone. */
+    /** Two layers; mixed in the palm, which loses protection; a cream with filters alone; or the sunscreen alone. */
     public enum SunscreenAndCream {
         TWO_LAYERS,
         MIXED_IN_PALM,
-        FILTER_IN_CREAM
+        FILTER_IN_CREAM,
+        NO_CREAM;
+
+        /** Whether a cream lies under the sunscreen, or in it. */
+        public boolean cream() {
+            return this == TWO_LAYERS || this == MIXED_IN_PALM;
+        }
     }
 
     public enum Cloth {

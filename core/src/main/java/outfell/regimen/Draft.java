@@ -263,7 +263,7 @@ final class Draft {
         notFollowed(layout, Part.EVENING, products(evening));
         Explainer explainer = new Explainer(consultation, skin, safety, suits, weigher, places, slots, found);
         notices.addAll(explainer.notices(barred::anywhere));
-        OverCream.notice(consultation, am).ifPresent(notices::add);
+        OverCream.notice(consultation, asked, am).ifPresent(notices::add);
         Notices whole = new Notices(consultation, skin, safety);
         notices.addAll(whole.unknown(morning, evening));
         return new Regimen(

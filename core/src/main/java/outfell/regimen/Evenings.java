@@ -15,8 +15,10 @@ import outfell.aims.Candidate;
 import outfell.aims.Rations;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
+import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.ProductId;
+import outfell.product.StepKind;
 import outfell.routine.Routine;
 import outfell.routine.Step;
 import outfell.week.Calming;
@@ -253,13 +255,25 @@ final class Evenings {
             Predicate<Step> daily = s -> s.everyDay()
                     || s.nights().contains(date.getDayOfWeek())
                     || own.stream().anyMatch(c -> c.product().id().equals(s.product()));
+            boolean replaced = tonight.stream()
+                    .flatMap(id -> consultation.find(id).stream())
+                    .anyMatch(AcidAsToner::takesItsPlace);
             return regimen.evening().steps().stream()
-                    .filter(s -> withNights.contains(s.product()) ? tonight.contains(s.product()) : daily.test(s))
+                    .filter(s -> withNights.contains(s.product())
+                            ? tonight.contains(s.product())
+                            : mayBeReplaced(s) ? !replaced : daily.test(s))
                     .filter(s -> !diary.doesWithout(s.kind(), date))
                     .filter(s ->
                             diary.courses().stream().noneMatch(c -> c.product().equals(s.product()) && !c.isOn(date)))
                     .toList();
         }
+    }
+
+    /** A toner whose nights are those on which no acid takes its place. */
+    private boolean mayBeReplaced(Step s) {
+        return consultation.method().acidPlace() == Method.AcidPlace.AS_TONER
+                && s.kind() == StepKind.TONER
+                && !s.hand().nightsSet();
     }
 
     /** What the two evenings before carry. */

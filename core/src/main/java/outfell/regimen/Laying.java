@@ -92,7 +92,7 @@ final class Laying {
                 skin.type().bands(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
                 nights(morning, evening),
-                p -> said(find(all, p), all),
+                (part, p) -> said(part, find(all, p), all),
                 p -> used(all, p),
                 byHand(),
                 room.air(),
@@ -149,6 +149,8 @@ final class Laying {
                             nightsBecause(c, found, i),
                             found.often(i)));
         }
+        nights.putAll(AcidAsToner.toners(
+                consultation.method(), evening.stream().map(Candidate::product).toList(), nights));
         return nights;
     }
 
@@ -220,10 +222,10 @@ final class Laying {
                 .orElseThrow();
     }
 
-    private Layout.Said said(Candidate candidate, List<Candidate> all) {
+    private Layout.Said said(Part part, Candidate candidate, List<Candidate> all) {
         return new Layout.Said(
                 InSixWords.of(candidate.product(), helped(candidate)),
-                purpose(candidate),
+                purpose(part, candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
                 new Tools(consultation, skin, uses, all.stream().map(Candidate::product)).of(candidate.product()));
     }
@@ -282,7 +284,7 @@ final class Laying {
     }
 
     /** The concerns that a product serves, heaviest first; else what its kind is for. */
-    private List<Because> purpose(Candidate candidate) {
+    private List<Because> purpose(Part part, Candidate candidate) {
         List<Because> helps = weigher.concerns().stream()
                 .flatMap(rc -> candidate.because().stream().filter(h -> h.concern() == rc.concern()))
                 .map(Benefits.Help::because)
@@ -302,11 +304,16 @@ final class Laying {
                                         : Stream.of(kind.because().withSentence(kind.purpose())))
                         .toList();
             case FIRST_CLEANSE ->
-                asked.waterFast().yes()
-                        ? List.of(
-                                kind.because().withSentence(kind.purpose()),
-                                asked.waterFast().because())
-                        : List.of(kind.because().withSentence(kind.purpose()));
+                part == Part.MORNING
+                        ? List.of(Because.custom(
+                                consultation.method().morningWash() == Method.MorningWash.TWICE
+                                        ? "Takes off what the night's oils left, before the wash."
+                                        : "In place of a wash: takes off what the night's oils left, and little else."))
+                        : asked.waterFast().yes()
+                                ? List.of(
+                                        kind.because().withSentence(kind.purpose()),
+                                        asked.waterFast().because())
+                                : List.of(kind.because().withSentence(kind.purpose()));
             case SEAL -> List.of(asked.seal().because());
             case OIL -> List.of(asked.oil().because());
             case LIP ->

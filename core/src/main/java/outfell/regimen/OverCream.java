@@ -8,18 +8,26 @@ import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Routine;
 import outfell.routine.Step;
+import outfell.season.Asked;
 import outfell.sun.Film;
 
 /** What a method that does not lay the sunscreen over the cream loses, or asks for. */
 final class OverCream {
     private OverCream() {}
 
-    static Optional<Because> notice(Consultation consultation, Routine morning) {
+    /** @param asked what the air asks of this skin */
+    static Optional<Because> notice(Consultation consultation, Asked asked, Routine morning) {
         Optional<Step> sunscreen = morning.steps().stream()
                 .filter(s -> s.kind() == StepKind.SUNSCREEN)
                 .findFirst();
         return sunscreen.flatMap(sun -> switch (consultation.method().sunscreenAndCream()) {
             case TWO_LAYERS -> Optional.empty();
+            case NO_CREAM ->
+                asked.moisturiserNeeded().yes() && cream(morning).isEmpty()
+                        ? Optional.of(Because.custom(
+                                "The %s method puts no cream under the sunscreen; this skin asks for one by day: whether %s alone is enough, an hour after it says."
+                                        .formatted(consultation.method().name(), sun.name())))
+                        : Optional.empty();
             case FILTER_IN_CREAM ->
                 Optional.of(Because.custom(
                         "%s stands for the cream too: its protection counts only at the full dose, %.2f g."

@@ -15,6 +15,7 @@ import outfell.choice.Worth;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
@@ -58,6 +59,7 @@ public final class Tonight {
             boolean nights,
             boolean waterFast,
             boolean madeUpDays,
+            boolean twice,
             List<String> without,
             Because because) {
         static Evening read(Row row) {
@@ -68,6 +70,7 @@ public final class Tonight {
                     row.flag("nights"),
                     row.flag("water-fast"),
                     row.flag("made-up-days"),
+                    row.flag("twice"),
                     row.texts("without"),
                     row.because(row.text("text")));
         }
@@ -270,7 +273,8 @@ public final class Tonight {
     }
 
     /** Evenings of other kinds, each where it leaves out anything. */
-    static List<Found> others(List<Slot> slots, List<Optional<Candidate>> chosen, Waits waits, int makeUpDays) {
+    static List<Found> others(
+            List<Slot> slots, List<Optional<Candidate>> chosen, Waits waits, int makeUpDays, Method method) {
         boolean waterFast = chosen.stream()
                 .flatMap(Optional::stream)
                 .map(Candidate::product)
@@ -278,16 +282,27 @@ public final class Tonight {
         List<Found> all = new ArrayList<>();
         for (Evening e : EVENINGS) {
             boolean here = !(e.waterFast() && waterFast) && !(e.madeUpDays() && makeUpDays == 0);
+            boolean twiceAllTheSame = e.twice() && method.secondCleanse() == Method.SecondCleanse.ALWAYS;
             List<Optional<Candidate>> plan = new ArrayList<>();
             for (int s = 0; s < slots.size(); s++) {
                 boolean evening = slots.get(s).part() == Part.EVENING;
-                plan.add(chosen.get(s).filter(c -> !evening || !e.leaves(c.product(), waits)));
+                plan.add(chosen.get(s)
+                        .filter(c -> !evening
+                                || !e.leaves(c.product(), waits)
+                                || (twiceAllTheSame && c.product().kind() == StepKind.FIRST_CLEANSE)));
             }
             if (here && !plan.equals(chosen)) {
-                all.add(version(Part.EVENING, e.why(), slots, chosen, plan, e.because()));
+                Because because = twiceAllTheSame ? twice(e, method) : e.because();
+                all.add(version(Part.EVENING, e.why(), slots, chosen, plan, because));
             }
         }
         return all;
+    }
+
+    private static Because twice(Evening evening, Method method) {
+        return evening.because()
+                .withSentence("What is for days with make-up waits; the %s method cleanses twice all the same."
+                        .formatted(method.name()));
     }
 
     private static Found version(

@@ -53,7 +53,7 @@ final class Versions {
         Tonight.Waits waits = (p, conditions) -> waits(Part.EVENING, p, conditions);
         Tonight.sore(Part.EVENING, slots, found.chosen(), waits).ifPresent(all::add);
         all.addAll(
-                Tonight.others(slots, found.chosen(), waits, consultation.life().makeUpDays()));
+                Tonight.others(slots, found.chosen(), waits, consultation.life().makeUpDays(), consultation.method()));
         return routines.stream()
                 .flatMap(r -> all.stream()
                         .filter(v -> v.part() == r.part())

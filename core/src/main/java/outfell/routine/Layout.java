@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -52,7 +53,7 @@ public final class Layout {
     private final FaceBands bands;
     private final Set<ProductId> owned;
     private final Map<ProductId, OnNights> nights;
-    private final Function<Product, Said> said;
+    private final BiFunction<Part, Product, Said> said;
     private final Function<Product, Used> used;
     private final ByHand byHand;
     private final ByAir byAir;
@@ -126,7 +127,7 @@ public final class Layout {
             FaceBands bands,
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
-            Function<Product, Said> said,
+            BiFunction<Part, Product, Said> said,
             Function<Product, Used> used,
             ByHand byHand,
             ByAir byAir,
@@ -139,7 +140,7 @@ public final class Layout {
             FaceBands bands,
             Set<ProductId> owned,
             Map<ProductId, OnNights> nights,
-            Function<Product, Said> said,
+            BiFunction<Part, Product, Said> said,
             Function<Product, Used> used,
             ByHand byHand,
             ByAir byAir,
@@ -305,7 +306,7 @@ public final class Layout {
         OnNights on = on(part, p, hand);
         Schedule.Task task = task(part, sorted, i);
         boolean underSunscreen = underSunscreen(sorted, i) && task.settle() == creamBeforeSunscreen(method);
-        Said about = said.apply(p);
+        Said about = said.apply(part, p);
         Used used = this.used.apply(p);
         Where where = hand.where(used.where());
         return new Step(

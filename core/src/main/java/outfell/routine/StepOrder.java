@@ -63,7 +63,7 @@ public final class StepOrder {
         return placed.computeIfAbsent(p.id(), _ -> method.places().first(wanted(p)));
     }
 
-    private Place place(Product p) {
+    Place place(Product p) {
         return placed(p).place();
     }
 
@@ -115,7 +115,7 @@ public final class StepOrder {
     }
 
     /** Whether it works on clean skin at a low pH. */
-    static boolean lowPh(Product p) {
+    public static boolean lowPh(Product p) {
         return (p.kind() == StepKind.TREATMENT || p.kind() == StepKind.SERUM)
                 && p.texture() < Kinds.CREAMS_FROM
                 && p.hasAny(List.of(ActiveKind.AHA, ActiveKind.BHA, ActiveKind.PHA, ActiveKind.VITAMIN_C_ACID));

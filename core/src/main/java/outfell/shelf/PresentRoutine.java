@@ -91,6 +91,7 @@ public final class PresentRoutine {
     private final SkinVerdict skin;
     private final SafetyVerdict safety;
     private final StepOrder order;
+    private final Method method;
     private final Tolerance tolerance;
     private final Conflicts conflicts;
 
@@ -100,6 +101,7 @@ public final class PresentRoutine {
         this.skin = skin;
         this.safety = safety;
         this.order = new StepOrder(method);
+        this.method = method;
         this.conflicts = conflicts;
         this.tolerance = Tolerance.of(skin);
     }
@@ -192,8 +194,10 @@ public final class PresentRoutine {
                 : Optional.empty();
     }
 
-    private static Optional<Because> move(Product p, Part part) {
-        if (part == Part.MORNING && p.kind() == StepKind.FIRST_CLEANSE) {
+    private Optional<Because> move(Product p, Part part) {
+        if (part == Part.MORNING
+                && p.kind() == StepKind.FIRST_CLEANSE
+                && !method.morningWash().firstCleanse()) {
             return Optional.of(Because.custom("It takes off sunscreen: to the evening, where there is one."));
         }
         if (part == Part.MORNING && (!p.byDay() || p.nightsByStrength()) && !p.prescription()) {

@@ -148,6 +148,8 @@ class MethodsTest {
     private static final Set<Set<String>> ALIKE = Set.of(
             Set.of("after_toner", "between_toners"),
             Set.of("before_cream", "drop_in_cream"),
+            Set.of("after_toner", "as_toner"),
+            Set.of("between_toners", "as_toner"),
             Set.of("after_serums", "in_a_wait"));
 
     @Test

@@ -220,7 +220,7 @@ final class CornersSeen {
                             FaceBands.even(Band.NORMAL),
                             Set.of(),
                             Map.of(),
-                            _ -> new Layout.Said("", List.of(), List.of(), List.of()),
+                            (_, _) -> new Layout.Said("", List.of(), List.of(), List.of()),
                             Layout.Used::custom,
                             Layout.ByHand.NOTHING,
                             ByAir.AS_USUAL,

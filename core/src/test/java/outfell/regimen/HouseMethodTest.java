@@ -18,6 +18,7 @@ import outfell.method.MethodId;
 import outfell.method.Methods;
 import outfell.product.StepKind;
 import outfell.routine.Step;
+import outfell.routine.StepOrder;
 import outfell.skin.Concern;
 import outfell.week.Diary;
 
@@ -53,6 +54,81 @@ class HouseMethodTest {
         assertThat(one.notices())
                 .anySatisfy(n -> assertThat(n.sentence()).endsWith("counts only at the full dose, 1.55 g."));
         assertThat(plan(PLAIN).notices()).noneMatch(n -> n.sentence().contains("full dose"));
+    }
+
+    @Test
+    void the_sunscreen_alone_has_no_cream_under_it_and_says_so_where_the_skin_asks_for_one() {
+        int asked = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Consultation c = answering(face(seed), Map.of("sunscreen-and-cream", "no_cream"));
+            Regimen alone = plan(c);
+            assertThat(alone.morning().steps()).noneMatch(s -> s.kind() == StepKind.MOISTURISER);
+            boolean told =
+                    alone.notices().stream().anyMatch(n -> n.sentence().contains("puts no cream under the sunscreen"));
+            assertThat(told).isEqualTo(alone.asked().moisturiserNeeded().yes());
+            asked += told ? 1 : 0;
+        }
+        assertThat(asked).isPositive();
+    }
+
+    @Test
+    void a_morning_may_begin_with_a_first_cleanse_alone_or_before_the_wash() {
+        int milk = 0;
+        int twice = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Consultation usual = face(seed);
+            List<StepKind> alone = morning(plan(answering(usual, Map.of("morning-wash", "first_cleanse"))));
+            assertThat(alone).doesNotContain(StepKind.WASH);
+            milk += alone.contains(StepKind.FIRST_CLEANSE) ? 1 : 0;
+            List<StepKind> both = morning(plan(answering(usual, Map.of("morning-wash", "twice"))));
+            twice += both.containsAll(List.of(StepKind.FIRST_CLEANSE, StepKind.WASH)) ? 1 : 0;
+            assertThat(morning(plan(usual))).doesNotContain(StepKind.FIRST_CLEANSE);
+        }
+        assertThat(milk).isPositive();
+        assertThat(twice).isPositive();
+    }
+
+    @Test
+    void an_acid_as_the_toner_has_its_nights_and_the_toner_has_the_others() {
+        int seen = 0;
+        for (int seed = 0; seed < 30; seed++) {
+            Regimen r = plan(answering(face(seed), Map.of("acid-place", "as_toner")));
+            List<Step> evening = r.evening().steps();
+            List<Step> acids = evening.stream()
+                    .filter(s ->
+                            StepOrder.lowPh(Consultations.product(s.product().value())))
+                    .toList();
+            List<Step> toners =
+                    evening.stream().filter(s -> s.kind() == StepKind.TONER).toList();
+            if (acids.isEmpty() || toners.isEmpty()) {
+                continue;
+            }
+            seen++;
+            Step toner = toners.getFirst();
+            assertThat(toner.nights())
+                    .doesNotContainAnyElementsOf(acids.getFirst().nights())
+                    .hasSize(7 - acids.getFirst().nights().size());
+            assertThat(toner.aWeek()).isEqualTo(toner.nights().size());
+            assertThat(toner.nightsBecause().sentence())
+                    .isEqualTo("On its nights %s is the toner: the House method has it so."
+                            .formatted(acids.getFirst().name()));
+        }
+        assertThat(seen).isPositive();
+    }
+
+    private static Consultation face(int seed) {
+        return Consultations.of(
+                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
+                "classic",
+                Month.NOVEMBER,
+                Consultations.CATALOGUE,
+                List.of(),
+                Consultations.NOTHING,
+                Life.USUAL);
+    }
+
+    private static List<StepKind> morning(Regimen r) {
+        return r.morning().steps().stream().map(Step::kind).toList();
     }
 
     @Test
@@ -115,10 +191,14 @@ class HouseMethodTest {
     }
 
     private static Consultation with(Map<String, String> answers) {
+        return answering(PLAIN, answers);
+    }
+
+    private static Consultation answering(Consultation consultation, Map<String, String> answers) {
         Method classic = Methods.find("classic").orElseThrow();
         Map<String, String> settings = new HashMap<>(classic.settings());
         settings.putAll(answers);
-        return PLAIN.by(Methods.of(new MethodId("house"), "House", "", settings, Because.house("So it is.")));
+        return consultation.by(Methods.of(new MethodId("house"), "House", "", settings, Because.house("So it is.")));
     }
 
     private static Step step(Regimen regimen, StepKind kind) {

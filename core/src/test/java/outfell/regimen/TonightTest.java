@@ -53,6 +53,18 @@ class TonightTest {
         assertThat(sore.keep()).noneMatch(n -> product(n).rationed());
     }
 
+    @Test
+    void a_bare_faced_evening_cleanses_once_but_not_by_a_method_that_always_cleanses_twice() {
+        int once = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            for (Version v : regimen("classic", seed).tonight()) {
+                once += v.why() == Why.BARE ? 1 : 0;
+            }
+            assertThat(regimen("layered", seed).tonight()).noneMatch(v -> v.why() == Why.BARE);
+        }
+        assertThat(once).isPositive();
+    }
+
     /** The sentence and the evening say the same. */
     @Test
     void a_sore_evening_keeps_what_its_sentence_names_and_nothing_else() {

@@ -155,7 +155,7 @@ class SupplyTest {
                 FaceBands.even(Band.NORMAL),
                 Set.of(),
                 Map.of(serum.id(), new Layout.OnNights(three, Because.house("As it was wished."))),
-                _ -> new Layout.Said("", List.of(), List.of(), List.of()),
+                (_, _) -> new Layout.Said("", List.of(), List.of(), List.of()),
                 Layout.Used::custom,
                 Layout.ByHand.NOTHING,
                 ByAir.AS_USUAL,
