@@ -1794,6 +1794,10 @@ export interface components {
             spells: components["schemas"]["SpellTold"][];
             told: boolean;
         };
+        AloneWord: {
+            id: string;
+            label: string;
+        };
         Alternative: {
             because: components["schemas"]["Because"];
             name: string;
@@ -1830,6 +1834,24 @@ export interface components {
             /** Format: int32 */
             to: number;
             told: components["schemas"]["ToldNote"][];
+        };
+        Aside: {
+            again?: string | null;
+            because: components["schemas"]["Because"];
+            before: boolean;
+            byHand: boolean;
+            /** Format: double */
+            grams: number;
+            how: string;
+            /** @enum {string} */
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** Format: int32 */
+            number: number;
+            ofItsOwn: boolean;
+            /** Format: int32 */
+            seconds: number;
+            told: string;
         };
         AskBack: {
             label: string;
@@ -1961,6 +1983,10 @@ export interface components {
             sentence: string;
             source: string;
         };
+        BesideStep: {
+            again?: string | null;
+            alone?: string | null;
+        };
         Book: {
             own: components["schemas"]["OwnView"][];
             tags: components["schemas"]["TagView"][];
@@ -2073,7 +2099,7 @@ export interface components {
             products: string[];
             to: string;
             /** @enum {string} */
-            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "MOVED";
+            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "OTHER_BESIDE" | "MOVED";
         };
         ChangeView: {
             id: string;
@@ -2377,7 +2403,7 @@ export interface components {
             products: string[];
             to: string;
             /** @enum {string} */
-            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "MOVED";
+            what: "TAKEN_OUT" | "PUT_IN" | "REPLACED" | "OTHER_NIGHTS" | "OTHER_AMOUNT" | "OTHER_BESIDE" | "MOVED";
         };
         Dilution: {
             oil: string;
@@ -3851,7 +3877,7 @@ export interface components {
         };
         Segment: {
             /** @enum {string} */
-            doing: "HANDS_ON" | "LEFT_ON" | "WAITING" | "IN_A_WAIT";
+            doing: "HANDS_ON" | "LEFT_ON" | "WAITING" | "IN_A_WAIT" | "ALONE";
             /** Format: int32 */
             seconds: number;
             /** Format: int32 */
@@ -4086,6 +4112,7 @@ export interface components {
             technique: string;
             /** Format: double */
             texture: number;
+            then: components["schemas"]["Aside"][];
             toldWhere: string;
             tools: components["schemas"]["Because"][];
             zones: components["schemas"]["Because"][];
@@ -4102,6 +4129,7 @@ export interface components {
             places: ("FACE" | "T_ZONE" | "CHEEKS" | "CHIN_AND_JAW" | "DRY_PLACES" | "MARKS" | "SPOTS" | "EYE_AREA" | "LIPS" | "BEARD" | "EARS" | "NECK" | "NECK_BACK" | "CHEST" | "PARTING" | "HANDS" | "BODY")[];
             product: string;
             secondCoat: boolean;
+            then: components["schemas"]["BesideStep"][];
             when?: components["schemas"]["OnCondition"];
             words: string;
         };
@@ -4556,6 +4584,7 @@ export interface components {
             uses: number;
         };
         WeekWords: {
+            alone: components["schemas"]["AloneWord"][];
             conditions: components["schemas"]["KindOfCondition"][];
             courses: components["schemas"]["KindOfCourse"][];
             evenings: components["schemas"]["KindOfPause"][];

@@ -9,7 +9,7 @@ import { say } from '../words/say'
 import '../words/regimen'
 
 /** What is changed on a step, in a few words each. */
-function inWords(s: StepByHand, { coverages, weeks }: Vocabulary): string[] {
+function inWords(s: StepByHand, { coverages, weeks }: Vocabulary, name: (id: string) => string): string[] {
   const when = weeks.conditions.find((c) => c.id === s.when?.kind)?.label
   const places = s.places ?? (s.on ? [s.on] : [])
   const on = coverages
@@ -23,6 +23,13 @@ function inWords(s: StepByHand, { coverages, weeks }: Vocabulary): string[] {
     s.nights.length > 0 && say('regimen.onOnly', { join: s.nights.map(dayShort).join(', ') }),
     when !== undefined && say('regimen.onlyWhenAbout', { when, usual: s.when?.usual ?? 0 }),
     s.secondCoat && say('regimen.secondCoat'),
+    ...(s.then ?? []).map((t) =>
+      say('regimen.beside', {
+        what: t.alone
+          ? (weeks.alone.find((a) => a.id === t.alone)?.label.toLowerCase() ?? t.alone)
+          : say('regimen.nameAgain', { name: name(t.again ?? '') }),
+      }),
+    ),
     s.words !== '' && say('regimen.inOwnWords', { words: s.words }),
   ].filter((x) => typeof x === 'string')
 }
@@ -31,8 +38,15 @@ function inWords(s: StepByHand, { coverages, weeks }: Vocabulary): string[] {
 export function ByHand({ context, regimen }: { context: VisitContext; regimen: Regimen }) {
   const { work, words } = context
   const { pins, takenOut, steps } = work.draft.document
-  const told = (s: StepByHand | undefined) => (s ? inWords(s, words) : [])
   const changed = (part: Part, product: string) => steps.find((s) => s.part === part && s.product === product)
+  const named = useProductsNamed([
+    ...new Set([
+      ...[...pins, ...takenOut, ...steps].map((c) => c.product),
+      ...steps.flatMap((s) => s.then ?? []).flatMap((t) => t.again ?? []),
+    ]),
+  ])
+  const name = (id: string) => named.find((q) => q.data?.product.id === id)?.data?.product.name ?? id
+  const told = (s: StepByHand | undefined) => (s ? inWords(s, words, name) : [])
   const entries = [
     ...pins.map((c) => ({ ...c, words: [say('regimen.putInOrKept'), ...told(changed(c.part, c.product))] })),
     ...takenOut.map((c) => ({ ...c, words: [say('regimen.takenOut')] })),
@@ -40,8 +54,6 @@ export function ByHand({ context, regimen }: { context: VisitContext; regimen: R
       .filter((s) => !pins.some((p) => p.part === s.part && p.product === s.product))
       .map((s) => ({ ...s, words: told(s) })),
   ]
-  const named = useProductsNamed(entries.map((e) => e.product))
-  const name = (id: string) => named.find((q) => q.data?.product.id === id)?.data?.product.name ?? id
   if (entries.length === 0) return null
   const refusals = (part: Part, product: string) =>
     regimen.refusals.filter((r) => r.part === part && r.product === product)

@@ -44,6 +44,7 @@ function what({ what, from, to }: Becoming): { step: string; becomes: string } {
       return { step: from, becomes: say('changes.replaced', { to }) }
     case 'OTHER_NIGHTS':
     case 'OTHER_AMOUNT':
+    case 'OTHER_BESIDE':
       return { step: from, becomes: say('changes.otherwise', { to }) }
     case 'MOVED':
       return { step: to, becomes: say('changes.moved') }

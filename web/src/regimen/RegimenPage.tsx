@@ -464,7 +464,7 @@ function Board({
                 <OpenStep
                   part={r.part}
                   step={step}
-                  last={r.steps.length}
+                  steps={r.steps}
                   alternatives={
                     regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)
                       ?.choices ?? []
@@ -482,7 +482,10 @@ function Board({
         )
       })}
       <div className="key-row">
-        <Key strip />
+        <Key
+          strip
+          beside={[regimen.morning, regimen.evening].some((r) => r.steps.some((s) => s.then?.length > 0))}
+        />
       </div>
       {asking && <MoveReason of={context.visit.id} asking={asking} settle={settle} leave={leave} />}
     </>

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react'
+import { fireEvent, render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useEffect, useState } from 'react'
 import type { Part, Regimen, Step, VisitDocument } from '../api/client'
@@ -52,7 +52,10 @@ function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
         { coverage: 'EARS', label: 'ears', onTheFace: false },
         { coverage: 'NECK', label: 'neck', onTheFace: false },
       ],
-      weeks: { conditions: [{ id: 'dry', label: 'the skin feels dry', usual: 3 }] },
+      weeks: {
+        conditions: [{ id: 'dry', label: 'the skin feels dry', usual: 3 }],
+        alone: [{ id: 'residue', label: 'Look for residue' }],
+      },
     },
     work: {
       draft,
@@ -67,7 +70,11 @@ function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
       context={context}
       part={'EVENING' as Part}
       step={of}
-      last={3}
+      steps={[
+        step({ number: 1, product: 'toner', name: 'Water toner' }),
+        of,
+        step({ number: 3, product: 'cream', name: 'Calm cream' }),
+      ]}
       refusals={refusals}
       move={move}
     />
@@ -164,4 +171,20 @@ test('what comes off has no second coat, and what a rule forbids is said', () =>
   ])
   expect(screen.queryByRole('button', { name: 'Second coat' })).toBeNull()
   expect(screen.getByRole('alert')).toHaveTextContent('Not followed: The wash is never left out.')
+})
+
+test('a toner comes again after it, a step without a product stands beside it, and each is taken away again', async () => {
+  open()
+  const user = userEvent.setup()
+  await user.click(screen.getByRole('combobox', { name: /Beside it/ }))
+  await user.click(screen.getByRole('option', { name: 'Water toner again' }))
+  await user.click(screen.getByRole('combobox', { name: /Beside it/ }))
+  expect(screen.queryByRole('option', { name: 'Water toner again' })).toBeNull()
+  expect(screen.queryByRole('option', { name: 'Calm serum again' })).toBeNull()
+  await user.click(screen.getByRole('option', { name: 'Look for residue' }))
+  expect(now().steps[0]?.then).toEqual([{ again: 'toner' }, { alone: 'residue' }])
+  await user.click(
+    within(screen.getByText('Water toner again').closest('.MuiChip-root')!).getByTestId('CancelIcon'),
+  )
+  expect(now().steps[0]?.then).toEqual([{ alone: 'residue' }])
 })

@@ -10,6 +10,7 @@ import { later } from '../shared/later'
 import type { Move } from '../strip/Movable'
 import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
+import { Beside } from './Beside'
 import {
   adjust,
   byHandOf,
@@ -33,15 +34,15 @@ export function StepByHand({
   context,
   part,
   step,
-  last,
+  steps,
   refusals,
   move,
 }: {
   context: VisitContext
   part: Part
   step: Step
-  /** number of the routine's last step */
-  last: number
+  /** of its routine */
+  steps: Step[]
   /** what of it a rule does not allow */
   refusals: Regimen['refusals']
   move: Move
@@ -62,7 +63,7 @@ export function StepByHand({
           {say('regimen.earlier')}
         </Button>
         <Button
-          disabled={step.number === last}
+          disabled={step.number === steps.at(-1)?.number}
           onClick={() => move(step.product, step.number + 1)}
           aria-label={say('regimen.moveLater', { name: step.name })}
         >
@@ -126,6 +127,9 @@ export function StepByHand({
           </>
         )}
         {!step.prescription && <OnlyWhen context={context} now={now} most={step.aWeek} change={change} />}
+        {!step.prescription && (
+          <Beside context={context} step={step} steps={steps} now={now} change={change} />
+        )}
         <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
       </div>
       {where && <Where context={context} part={part} step={step} />}

@@ -18,7 +18,7 @@ export function StepDetail({
   context,
   part,
   step,
-  last,
+  steps,
   alternatives,
   patch,
   refusals,
@@ -28,8 +28,8 @@ export function StepDetail({
   context: VisitContext
   part: Part
   step: Step
-  /** number of the routine's last step */
-  last: number
+  /** of its routine */
+  steps: Step[]
   alternatives: Schemas['Alternative'][]
   /** whether it may begin, for a strong step that is new */
   patch?: Schemas['PatchCall']
@@ -76,7 +76,7 @@ export function StepDetail({
           <li>
             <b>{say('regimen.hereBecause')}</b> <Why because={step.place} />
           </li>
-          {step.number < last && (
+          {step.number < steps.length && (
             <li>
               <b>{say('regimen.before', { value: step.number + 1 })}</b> <Why because={step.next} />
             </li>
@@ -137,6 +137,11 @@ export function StepDetail({
               <Why because={step.settleBecause} quiet />
             </li>
           )}
+          {(step.then ?? []).map((a) => (
+            <li key={a.told}>
+              <b>{a.told}</b>: {a.how}, {secondsWords(a.seconds)}. <Why because={a.because} quiet />
+            </li>
+          ))}
           {step.tools.map((t) => (
             <li key={t.sentence}>
               <b>{say('regimen.with')}</b> <Why because={t} quiet />
@@ -211,7 +216,7 @@ export function StepDetail({
           <Button onClick={close}>{say('regimen.close')}</Button>
         </div>
       </div>
-      <StepByHand context={context} part={part} step={step} last={last} refusals={refusals} move={move} />
+      <StepByHand context={context} part={part} step={step} steps={steps} refusals={refusals} move={move} />
     </div>
   )
 }

@@ -47,6 +47,7 @@ const computed = (part: Part, product: string): StepByHand => ({
   product,
   optional: false,
   places: [],
+  then: [],
   nights: [],
   secondCoat: false,
   words: '',
@@ -68,6 +69,7 @@ const unchanged = (s: StepByHand) =>
   !s.secondCoat &&
   s.words === '' &&
   (s.overrule ?? '') === '' &&
+  (s.then ?? []).length === 0 &&
   s.move == null
 
 /** Changes something on one step. A move is done last of all moves, so it lands where it was put. */

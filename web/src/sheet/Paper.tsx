@@ -265,6 +265,7 @@ function List({ routine, waits }: { routine: Routine; waits: string[] }) {
               {s.hand.words === '' ? s.technique : s.hand.words}
               {s.settle > 0 && say('sheet.wait', { settle: secondsWords(s.settle) })}
               {s.contact > 0 && say('sheet.leave', { contact: secondsWords(s.contact) })}
+              {(s.then ?? []).map((a) => `; ${a.told}: ${a.how}`)}
             </span>
           </li>
         ))}

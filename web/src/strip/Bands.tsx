@@ -92,8 +92,24 @@ export function Bands({
   )
 }
 
+/** A step that comes again, by its number; a hand's stroke where it is one without a product. */
+export function BesideRing({ number }: { number: number }) {
+  return (
+    <>
+      <circle r="10" fill="var(--sheet)" stroke="var(--pri)" strokeWidth="2" />
+      {number > 0 ? (
+        <text y={4.5} fontSize="12" fontWeight="700" textAnchor="middle" fill="var(--pri)">
+          {number}
+        </text>
+      ) : (
+        <path d="M-5 2c3 -6 7 -6 10 0" fill="none" stroke="var(--pri)" strokeWidth="2" />
+      )}
+    </>
+  )
+}
+
 /** What the patterns mean, taught in place; alone for single products, with the marks of a strip beside it. */
-export function Key({ strip = false }: { strip?: boolean }) {
+export function Key({ strip = false, beside = false }: { strip?: boolean; beside?: boolean }) {
   return (
     <ul className="strip-key" aria-label={say('strip.whatThePatternsMean')}>
       {FILLS.map((f, i) => (
@@ -127,6 +143,14 @@ export function Key({ strip = false }: { strip?: boolean }) {
             </svg>
             {say('strip.notEveryEvening')}
           </li>
+          {beside && (
+            <li>
+              <svg width="24" height="24" viewBox="-12 -12 24 24" aria-hidden="true">
+                <BesideRing number={0} />
+              </svg>
+              {say('strip.doneBesideIt')}
+            </li>
+          )}
           <li>{say('strip.widerIsRicher')}</li>
         </>
       )}

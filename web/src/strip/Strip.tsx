@@ -1,7 +1,7 @@
 import { Fragment, useEffect, useState, type ReactNode } from 'react'
 import type { Routine, Step } from '../api/client'
 import { nightsWords, sometimes } from '../shared/format'
-import { Bands } from './Bands'
+import { Bands, BesideRing } from './Bands'
 import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
 import { say } from '../words/say'
@@ -58,6 +58,10 @@ export function Strip({
             folded={!!folded}
           />
         ))}
+        {!folded &&
+          placed.map((b) => (
+            <BesideRings key={b.step.product} block={b} bottom={top + height} scale={scale} />
+          ))}
         <Upright x={WIDTH - Math.max(22, 20 / scale)} y={top + height / 2} scale={scale}>
           <Weather weather={weather} />
         </Upright>
@@ -162,9 +166,24 @@ function Label({
           {nights && ', '}
         </span>
         {nights && <em> {nights}</em>}
+        <BesideMarks step={step} />
         <HandMarks step={step} />
       </span>
     </button>
+  )
+}
+
+/** What is done straight before or after a step. */
+function BesideMarks({ step }: { step: Step }) {
+  // a plan that was kept before there were such words has none
+  const [first, ...more] = step.then ?? []
+  return first === undefined ? null : (
+    <em>
+      {' '}
+      {first.told}
+      {more.length > 0 && <span aria-hidden="true"> +{more.length}</span>}
+      <span className="visually-hidden">{more.map((a) => `, ${a.told}`)}</span>
+    </em>
   )
 }
 
@@ -313,6 +332,16 @@ function Upright({ x, y, scale, children }: { x: number; y: number; scale: numbe
   return <g transform={`translate(${x} ${y}) scale(${1 / scale} 1)`}>{children}</g>
 }
 
+/** At the edge of a block what is done before or after it: a step that comes again by its number, a hand's stroke without a product. */
+function BesideRings({ block, bottom, scale }: { block: Block; bottom: number; scale: number }) {
+  const { step, x, width } = block
+  return (step.then ?? []).map((a, i) => (
+    <Upright key={a.told} x={a.before ? x : x + width} y={bottom - 13 - 23 * i} scale={scale}>
+      <BesideRing number={a.again ? a.number : 0} />
+    </Upright>
+  ))
+}
+
 function Lozenge({ letter }: { letter: string }) {
   const r = 13
   return (
@@ -399,6 +428,7 @@ function ListedStep({ step, open, toggle }: { step: Step; open: boolean; toggle:
           <span className="second">
             {step.amount.words}, {step.technique}
             {nightsWords(step) && `; ${nightsWords(step)}`}
+            <BesideMarks step={step} />
             <HandMarks step={step} />
           </span>
         </span>

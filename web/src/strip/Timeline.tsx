@@ -5,7 +5,7 @@ import '../words/strip'
 
 const W = 1000
 
-/** Minutes in order: ink is hands on, hatching is time left on or waiting, logwood in it is a step done meanwhile, the madder rule is her limit. */
+/** Minutes in order: ink is hands on, an empty frame hands on without a product, hatching is time left on or waiting, logwood in it is a step done meanwhile, the madder rule is her limit. */
 export function Timeline({ routine }: { routine: Routine }) {
   const t = routine.timeline
   // make-up, hands and hair are drawn, too, though no minute of the care is counted for them
@@ -28,7 +28,18 @@ export function Timeline({ routine }: { routine: Routine }) {
         {t.segments.map((s, i) => {
           const x = (starts[i] ?? 0) * scale
           const width = s.seconds * scale
-          return s.doing === 'HANDS_ON' ? (
+          return s.doing === 'ALONE' ? (
+            <rect
+              key={i}
+              x={x + 1}
+              y="3"
+              width={Math.max(3, width - 2.5)}
+              height="18"
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
+          ) : s.doing === 'HANDS_ON' ? (
             <rect key={i} x={x} y="2" width={Math.max(3, width - 1.5)} height="20" fill="var(--ink)" />
           ) : s.doing === 'IN_A_WAIT' ? (
             <g key={i}>

@@ -275,6 +275,31 @@ class RegimenIT extends InTheBrowser {
     }
 
     @Test
+    void a_toner_comes_again_after_a_serum_by_key_and_a_look_for_residue_stands_beside_it() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        Locator serum = step("Evening")
+                .filter(new Locator.FilterOptions().setHasText("Niacinamide serum"))
+                .first();
+        serum.click();
+        Locator beside = page.getByRole(AriaRole.COMBOBOX, named("Beside it"));
+        beside.focus();
+        page.keyboard().press("Enter");
+        page.getByRole(AriaRole.OPTION, named("Water toner, no alcohol again")).focus();
+        page.keyboard().press("Enter");
+        assertThat(serum).containsText("then 3 again");
+        beside.click();
+        page.getByRole(AriaRole.OPTION, named("Look for residue")).click();
+        assertThat(page.getByText("lash line, hairline").first()).isVisible();
+        assertThat(page.getByText("a step again, or hands alone")).isVisible();
+        nothingToMend("what stands beside a step");
+        saved();
+        page.reload();
+        assertThat(serum).containsText("then 3 again");
+        page.navigate(visitOf("Maren Oskell") + "/sheet");
+        assertThat(page.locator(".paper").first()).containsText("then 3 again: 1 splash into the palm");
+    }
+
+    @Test
     void an_evening_is_drawn_bare_faced_and_as_usual_again() {
         page.navigate(readOnly("Maren Oskell") + "/regimen");
         step("Evening").first().waitFor();

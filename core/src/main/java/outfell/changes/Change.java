@@ -35,6 +35,8 @@ public record Change(
         REPLACED,
         OTHER_NIGHTS,
         OTHER_AMOUNT,
+        /** Something else is done straight before or after it. */
+        OTHER_BESIDE,
         MOVED
     }
 

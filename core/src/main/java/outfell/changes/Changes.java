@@ -153,7 +153,8 @@ public final class Changes {
         };
         return switch (what) {
             case TAKEN_OUT, REPLACED -> "%s no longer holds it.".formatted(StringUtils.capitalize(words));
-            case PUT_IN, OTHER_NIGHTS, OTHER_AMOUNT, MOVED -> "Without %s it would not be so.".formatted(words);
+            case PUT_IN, OTHER_NIGHTS, OTHER_AMOUNT, OTHER_BESIDE, MOVED ->
+                "Without %s it would not be so.".formatted(words);
         };
     }
 

@@ -98,6 +98,18 @@ record Effect(
                             .filter(s -> s.aWeek() == was.aWeek())
                             .isPresent()));
         }
+        if (!BareStep.of(was).then().equals(BareStep.of(is).then())) {
+            all.add(new Effect(
+                    part,
+                    is.kind(),
+                    What.OTHER_BESIDE,
+                    beside(was, BareStep.of(was)),
+                    beside(is, BareStep.of(is)),
+                    List.of(is.product()),
+                    r -> find(r, part, was.product())
+                            .filter(s -> s.then().equals(BareStep.of(was).then()))
+                            .isPresent()));
+        }
         if (!same(BareStep.of(was), BareStep.of(is))) {
             all.add(new Effect(
                     part,
@@ -110,6 +122,10 @@ record Effect(
                             .filter(s -> same(s, BareStep.of(was)))
                             .isPresent()));
         }
+    }
+
+    private static String beside(Step step, BareStep bare) {
+        return bare.then().isEmpty() ? step.name() : "%s, %s".formatted(step.name(), bare.then());
     }
 
     /** In words; where those are the same for both, in grams. */

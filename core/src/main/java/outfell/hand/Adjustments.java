@@ -16,7 +16,9 @@ import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Condition;
 import outfell.routine.Coverage;
+import outfell.routine.Moves;
 import outfell.routine.Part;
+import outfell.routine.Then;
 import outfell.routine.Where;
 import outfell.week.Tolerance;
 
@@ -69,7 +71,10 @@ public final class Adjustments {
                 coat,
                 a.words(),
                 a.move(),
-                a.overrule()));
+                a.overrule(),
+                a.then().stream()
+                        .filter(t -> allowed(a, p, mayStandBeside(p, t)))
+                        .toList()));
     }
 
     private boolean allowed(Adjustment a, Product p, Optional<Because> against) {
@@ -166,6 +171,25 @@ public final class Adjustments {
         return p.strong() && places.contains(Coverage.EYE_AREA)
                 ? Optional.of(Because.custom(
                         "%s is strong: the thin skin round the eye does not bear it.".formatted(p.name())))
+                : Optional.empty();
+    }
+
+    /** What may not come again beside a step; a step without a product may stand by any. */
+    private Optional<Because> mayStandBeside(Product step, Then then) {
+        return then.again().flatMap(consultation::find).flatMap(again -> mayComeAgain(step, again));
+    }
+
+    private static Optional<Because> mayComeAgain(Product step, Product again) {
+        if (step.kind() == StepKind.SUNSCREEN || step.kind() == StepKind.BASE) {
+            return Optional.of(Moves.SUNSCREEN_LAST);
+        }
+        if (again.prescription() || again.rationed()) {
+            return Optional.of(Because.custom(
+                    "%s is a strong step: once in a routine is what its nights count on.".formatted(again.name())));
+        }
+        return again.kind().comesOff() && !step.kind().comesOff()
+                ? Optional.of(Because.custom("%s comes off again, and would carry off what %s has left."
+                        .formatted(again.name(), step.name())))
                 : Optional.empty();
     }
 

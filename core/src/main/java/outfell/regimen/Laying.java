@@ -94,7 +94,7 @@ final class Laying {
                 nights(morning, evening),
                 (part, p) -> said(part, find(all, p), all),
                 p -> used(all, p),
-                byHand(),
+                byHand(all),
                 room.air(),
                 skin.sensitivity().treatAsSensitive());
         return movedOil()
@@ -115,7 +115,7 @@ final class Laying {
         return asked.oilPlace().oil() == by ? Optional.of(to) : Optional.empty();
     }
 
-    private Layout.ByHand byHand() {
+    private Layout.ByHand byHand(List<Candidate> all) {
         Map<Part, Set<ProductId>> kept = new EnumMap<>(Part.class);
         for (Part part : Part.values()) {
             kept.put(
@@ -125,7 +125,7 @@ final class Laying {
                             .map(Choice::product)
                             .collect(Collectors.toSet()));
         }
-        return new Layout.ByHand(kept, adjustments.followed());
+        return new Layout.ByHand(kept, adjustments.followed(), tools(all)::against);
     }
 
     private Map<ProductId, Layout.OnNights> nights(List<Candidate> morning, List<Candidate> evening) {
@@ -227,7 +227,11 @@ final class Laying {
                 InSixWords.of(candidate.product(), helped(candidate)),
                 purpose(part, candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
-                new Tools(consultation, skin, uses, all.stream().map(Candidate::product)).of(candidate.product()));
+                tools(all).of(candidate.product()));
+    }
+
+    private Tools tools(List<Candidate> all) {
+        return new Tools(consultation, skin, uses, all.stream().map(Candidate::product));
     }
 
     private Layout.Used used(List<Candidate> all, Product p) {

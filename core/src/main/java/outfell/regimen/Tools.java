@@ -16,21 +16,16 @@ import outfell.knowledge.Row;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
+import outfell.routine.Alone;
+import outfell.routine.NotWhile;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 
 /** What a step is done with beside its product, how that is kept clean, and when not, from tools.yaml. */
 final class Tools {
     private static final Row FILE = KnowledgeFile.yaml("tools.yaml");
-    private static final Map<Against, String> REASONS = reasons();
+    private static final Map<NotWhile, String> REASONS = reasons();
     private static final List<Tool> TOOLS = Row.unique(FILE.rows("tools"), Tool::read, Tool::id);
-
-    /** What speaks against rubbing for now. */
-    private enum Against {
-        STRAINED,
-        SPOTS,
-        NEW_RETINOID
-    }
 
     /** To whom alone a tool is told. */
     private enum For {
@@ -43,7 +38,7 @@ final class Tools {
             List<StepKind> kinds,
             double thinUnder,
             List<For> only,
-            List<Against> not,
+            List<NotWhile> not,
             String instead,
             Because because) {
         static Tool read(Row row) {
@@ -52,12 +47,12 @@ final class Tools {
                     row.several("kinds", StepKind.class),
                     row.number("thin", Double.POSITIVE_INFINITY),
                     row.several("for", For.class),
-                    row.several("not", Against.class),
+                    row.several("not", NotWhile.class),
                     row.text("instead", ""),
                     row.because(row.text("text")));
         }
 
-        Optional<Because> of(Product p, Set<For> who, Set<Against> against) {
+        Optional<Because> of(Product p, Set<For> who, Set<NotWhile> against) {
             boolean told = kinds.contains(p.kind())
                     && p.texture() < thinUnder
                     && (only.isEmpty() || only.stream().anyMatch(who::contains));
@@ -72,12 +67,12 @@ final class Tools {
     }
 
     private final Set<For> who;
-    private final Set<Against> against;
+    private final Set<NotWhile> against;
 
     /** @param plan its products */
     Tools(Consultation consultation, SkinVerdict skin, Uses uses, Stream<Product> plan) {
         this.who = EnumSet.noneOf(For.class);
-        this.against = EnumSet.noneOf(Against.class);
+        this.against = EnumSet.noneOf(NotWhile.class);
         if (consultation.life().fullMakeUp() && consultation.life().makeUpDays() > 0) {
             who.add(For.FULL_MAKE_UP);
         }
@@ -86,13 +81,13 @@ final class Tools {
         }
         if (skin.barrier().state() == SkinVerdict.BarrierState.STRAINED
                 || skin.barrier().state() == SkinVerdict.BarrierState.BROKEN) {
-            against.add(Against.STRAINED);
+            against.add(NotWhile.STRAINED);
         }
         if (has(skin, Concern.BREAKOUTS)) {
-            against.add(Against.SPOTS);
+            against.add(NotWhile.SPOTS);
         }
         if (plan.anyMatch(p -> p.has(ActiveKind.RETINOID) && uses.isNew(p))) {
-            against.add(Against.NEW_RETINOID);
+            against.add(NotWhile.NEW_RETINOID);
         }
     }
 
@@ -101,14 +96,22 @@ final class Tools {
         return TOOLS.stream().flatMap(t -> t.of(p, who, against).stream()).toList();
     }
 
+    /** What speaks for now against a step without a product, and what is done instead. */
+    Optional<Because> against(Alone step) {
+        return step.not().stream()
+                .filter(against::contains)
+                .findFirst()
+                .map(a -> step.because().withSentence(step.instead().replace("{why}", REASONS.getOrDefault(a, ""))));
+    }
+
     private static boolean has(SkinVerdict skin, Concern concern) {
         return skin.concerns().stream().anyMatch(c -> c.concern() == concern);
     }
 
-    private static Map<Against, String> reasons() {
+    private static Map<NotWhile, String> reasons() {
         Row row = FILE.row("reasons");
-        Map<Against, String> reasons = new EnumMap<>(Against.class);
-        for (Against a : Against.values()) {
+        Map<NotWhile, String> reasons = new EnumMap<>(NotWhile.class);
+        for (NotWhile a : NotWhile.values()) {
             reasons.put(a, row.text(a.name().toLowerCase(Locale.ROOT)));
         }
         return reasons;

@@ -17,6 +17,7 @@ import outfell.product.ProductId;
  * @param words own words for the client's sheet; empty for the computed ones
  * @param move to another place in the routine
  * @param overrule why it stands against a rule that may be overruled, in her own words; empty when it does not
+ * @param then what is done beside it: another step again, or one without a product
  */
 public record Adjustment(
         Part part,
@@ -28,7 +29,8 @@ public record Adjustment(
         boolean secondCoat,
         String words,
         Optional<Move> move,
-        String overrule) {
+        String overrule,
+        List<Then> then) {
     /** Longest own wording, in characters: what fits under a step on the sheet. */
     public static final int LONGEST_WORDS = 160;
 
@@ -50,7 +52,10 @@ public record Adjustment(
         }
     }
 
-    /** One that stands against no rule. */
+    /** Most that may stand beside one step. */
+    public static final int MOST_BESIDE = 6;
+
+    /** One that stands against no rule, with nothing beside it. */
     public Adjustment(
             Part part,
             ProductId product,
@@ -61,11 +66,16 @@ public record Adjustment(
             boolean secondCoat,
             String words,
             Optional<Move> move) {
-        this(part, product, optional, on, nights, when, secondCoat, words, move, "");
+        this(part, product, optional, on, nights, when, secondCoat, words, move, "", List.of());
     }
 
     public Adjustment {
         on = Set.copyOf(on);
+        then = then.stream().distinct().toList();
+        if (then.size() > MOST_BESIDE) {
+            throw new IllegalArgumentException(
+                    "Beside a step %d things may stand, not %d.".formatted(MOST_BESIDE, then.size()));
+        }
         overrule = overrule.strip();
         if (overrule.length() > LONGEST_REASON) {
             throw new IllegalArgumentException(
@@ -88,13 +98,34 @@ public record Adjustment(
 
     /** The same on other days. */
     public Adjustment on(List<DayOfWeek> days) {
-        return new Adjustment(part, product, optional, on, days, Optional.empty(), secondCoat, words, move, overrule);
+        return new Adjustment(
+                part, product, optional, on, days, Optional.empty(), secondCoat, words, move, overrule, then);
     }
 
     /** The same on days that nobody can say beforehand. */
     public Adjustment when(Condition condition) {
         return new Adjustment(
-                part, product, optional, on, List.of(), Optional.of(condition), secondCoat, words, move, overrule);
+                part,
+                product,
+                optional,
+                on,
+                List.of(),
+                Optional.of(condition),
+                secondCoat,
+                words,
+                move,
+                overrule,
+                then);
+    }
+
+    /** The same with this beside it, and with the reason why against a rule; empty for none. */
+    public Adjustment beside(List<Then> what, String why) {
+        return new Adjustment(part, product, optional, on, nights, when, secondCoat, words, move, why, what);
+    }
+
+    /** A step as it is computed, on the places of another. */
+    Adjustment on(Adjustment other) {
+        return new Adjustment(part, product, false, other.on, List.of(), Optional.empty(), false, "", Optional.empty());
     }
 
     public static Adjustment of(List<Adjustment> all, Part part, ProductId product) {

@@ -1,5 +1,7 @@
 package outfell.routine;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import outfell.product.ProductId;
 
 /**
@@ -8,14 +10,21 @@ import outfell.product.ProductId;
  * @param aWeek days a week that it is counted at
  * @param words of its amount, "4 peas"
  * @param grams of one use
+ * @param then what the therapist has put beside it, in words; empty for nothing
  */
-public record BareStep(ProductId product, int aWeek, String words, double grams) {
+public record BareStep(ProductId product, int aWeek, String words, double grams, String then) {
     public static BareStep of(Step step) {
         return new BareStep(
                 step.product(),
                 step.aWeek(),
                 step.amount().words(),
-                step.amount().grams());
+                step.amount().grams(),
+                told(step.then()));
+    }
+
+    /** What of it the therapist has put there, in words. */
+    static String told(List<Aside> asides) {
+        return asides.stream().filter(Aside::byHand).map(Aside::told).collect(Collectors.joining(", "));
     }
 
     public double gramsAWeek() {

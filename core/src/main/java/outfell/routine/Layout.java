@@ -21,7 +21,6 @@ import outfell.knowledge.Evidence;
 import outfell.method.Method;
 import outfell.method.Methods;
 import outfell.product.ActiveIn;
-import outfell.product.ActiveKind;
 import outfell.product.Actives;
 import outfell.product.Kinds;
 import outfell.product.Product;
@@ -58,6 +57,7 @@ public final class Layout {
     private final ByHand byHand;
     private final ByAir byAir;
     private final boolean reactive;
+    private final Asides asides;
     /** Why an oil lies where it does, where the air has moved it. */
     private final Optional<Because> oil;
 
@@ -66,9 +66,16 @@ public final class Layout {
      *
      * @param kept steps that planning again keeps, by routine
      * @param adjustments in the order in which they were made
+     * @param against what speaks for now against a step without a product
      */
-    public record ByHand(Map<Part, Set<ProductId>> kept, List<Adjustment> adjustments) {
-        public static final ByHand NOTHING = new ByHand(Map.of(), List.of());
+    public record ByHand(
+            Map<Part, Set<ProductId>> kept, List<Adjustment> adjustments, Function<Alone, Optional<Because>> against) {
+        public static final ByHand NOTHING = new ByHand(Map.of(), List.of(), _ -> Optional.empty());
+
+        /** What speaks against it beside a step; nothing where her reason overrules it. */
+        Optional<Because> against(Part part, ProductId step, Alone alone) {
+            return of(part, step).overrule().isEmpty() ? against.apply(alone) : Optional.empty();
+        }
 
         Adjustment of(Part part, ProductId product) {
             return Adjustment.of(adjustments, part, product);
@@ -156,6 +163,17 @@ public final class Layout {
         this.byHand = byHand;
         this.byAir = byAir;
         this.reactive = reactive;
+        this.asides = new Asides(method, byAir, reactive, nights, byHand, new Asides.Laid() {
+            @Override
+            public List<DayOfWeek> nights(Part part, Product p) {
+                return on(part, p, byHand.of(part, p.id())).nights();
+            }
+
+            @Override
+            public Amounts.Amount layer(Part part, Product p) {
+                return amount(part, p, 1, Adjustment.none(part, p.id()).on(byHand.of(part, p.id())));
+            }
+        });
     }
 
     /** The same with an oil where the air has it, by the reason of that. */
@@ -221,37 +239,37 @@ public final class Layout {
     /** Minutes of the longest day with these products, to one decimal; the same as {@link #lay} finds, without its reasons. */
     public double minutes(Part part, List<Product> products) {
         List<Product> sorted = sorted(part, new StepOrder(method, oil), products);
-        List<Schedule.Task> tasks = new ArrayList<>();
+        List<Schedule.Timed> steps = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i++) {
-            tasks.add(task(part, sorted, i));
+            steps.add(new Schedule.Timed(sorted.get(i).id(), task(part, sorted, i), asides.of(part, sorted, i)));
         }
-        return Routine.timeline(tasks, 0).minutes();
+        return Routine.timeline(Schedule.tasks(steps), 0).minutes();
     }
 
     /** The steps in their order without their reasons; otherwise those that {@link #lay} finds. */
     public List<BareStep> bare(Part part, List<Product> products) {
-        return sorted(part, new StepOrder(method, oil), products).stream()
-                .map(p -> bare(part, p))
+        List<Product> sorted = sorted(part, new StepOrder(method, oil), products);
+        return IntStream.range(0, sorted.size())
+                .mapToObj(i -> bare(part, sorted, i))
                 .toList();
     }
 
-    private BareStep bare(Part part, Product p) {
+    private BareStep bare(Part part, List<Product> sorted, int i) {
+        Product p = sorted.get(i);
         Adjustment hand = byHand.of(part, p.id());
-        Amounts.Amount amount = amount(part, p, used.apply(p), hand);
-        return new BareStep(p.id(), days(part, p, hand), amount.words(), amount.grams());
+        Amounts.Amount amount = amount(part, p, hand);
+        return new BareStep(
+                p.id(), days(part, p, hand), amount.words(), amount.grams(), BareStep.told(asides.of(part, sorted, i)));
     }
 
-    private Amounts.Amount amount(Part part, Product p, Used use, Adjustment hand) {
+    private Amounts.Amount amount(Part part, Product p, Adjustment hand) {
+        return amount(part, p, byAir.layers(method, p), hand);
+    }
+
+    private Amounts.Amount amount(Part part, Product p, int layers, Adjustment hand) {
+        Used use = used.apply(p);
         return Amounts.amount(
-                p,
-                bands,
-                byAir,
-                byAir.layers(method, p),
-                part,
-                hand,
-                hand.where(use.where()),
-                use.bothTimes(),
-                coat(part, use, hand));
+                p, bands, byAir, layers, part, hand, hand.where(use.where()), use.bothTimes(), coat(part, use, hand));
     }
 
     /** A second coat of hers takes the place of the computed one. */
@@ -269,13 +287,14 @@ public final class Layout {
         return new Schedule.Task(
                 i + 1,
                 p.kind(),
-                handsOn(method, reactive, p, byAir.layers(method, p) * hand.coats())
+                handsOn(p, byAir.layers(method, p) * hand.coats())
                         + hand.coats() * hand.where(used.apply(p).where()).secondsMore(p.kind())
                         + coat(part, used.apply(p), hand).map(ZoneStep::seconds).orElse(0),
                 contact(p),
                 Math.max(settle(method, p), underSunscreen(sorted, i) ? creamBeforeSunscreen(method) : 0),
                 on(part, p, hand).nights(),
-                hand.when().isEmpty());
+                hand.when().isEmpty(),
+                false);
     }
 
     /** Whether the sunscreen is the next that goes over what stays on the face, in a layer of its own. */
@@ -295,8 +314,9 @@ public final class Layout {
     /** Moves by hand that are not followed, and why. */
     public List<Moves.NotFollowed> notFollowed(Part part, List<Product> products) {
         StepOrder order = new StepOrder(method, oil);
-        return Moves.apply(order, computed(part, order, products), byHand.in(part))
-                .notFollowed();
+        Moves.Moved moved = Moves.apply(order, computed(part, order, products), byHand.in(part));
+        return Stream.concat(moved.notFollowed().stream(), asides.notFollowed(part, moved.steps()).stream())
+                .toList();
     }
 
     private Step step(Part part, StepOrder order, List<Product> sorted, int i) {
@@ -321,7 +341,7 @@ public final class Layout {
                 p.leading().map(a -> Actives.of(a.kind()).letter()).orElse(""),
                 p.kind().comesOff(),
                 left(sorted, i),
-                amount(part, p, used, hand),
+                amount(part, p, hand),
                 technique(part, sorted, i),
                 damp(p, use),
                 task.handsOn(),
@@ -352,6 +372,7 @@ public final class Layout {
                 about.purpose(),
                 about.heed(),
                 about.tools(),
+                asides.of(part, sorted, i),
                 p.directions().because(),
                 Feel.of(p),
                 next(part, order, sorted, i),
@@ -441,7 +462,10 @@ public final class Layout {
 
     /** Seconds of one use with contact and wait, as this method waits. */
     public static int seconds(Method method, ByAir byAir, boolean reactive, Product p, int coats) {
-        return handsOn(method, reactive, p, byAir.layers(method, p) * coats) + contact(p) + settle(method, p);
+        int halfTheCream = Asides.between(method, reactive, p)
+                ? Amounts.of(StepKind.MOISTURISER).handsOn()
+                : 0;
+        return handsOn(p, byAir.layers(method, p) * coats) + halfTheCream + contact(p) + settle(method, p);
     }
 
     /** Both parts of a two-part step stay on for their time. */
@@ -449,23 +473,8 @@ public final class Layout {
         return p.directions().contact().orElse(Amounts.of(p.kind()).contact()) * (p.twoPart() ? 2 : 1);
     }
 
-    private static int handsOn(Method method, boolean reactive, Product p, int coats) {
-        return Amounts.of(p.kind()).handsOn() * coats * (p.twoPart() ? 2 : 1)
-                + (sandwiched(method, reactive, p)
-                        ? Amounts.of(StepKind.MOISTURISER).handsOn()
-                        : 0);
-    }
-
-    /** Whether a thin coat of the cream goes on before it, too. */
-    private static boolean sandwiched(Method method, boolean reactive, Product p) {
-        return p.has(ActiveKind.RETINOID)
-                && !p.prescription()
-                && p.kind() == StepKind.TREATMENT
-                && switch (method.retinoidPlace()) {
-                    case BEFORE_CREAM -> false;
-                    case BETWEEN_CREAMS_WHEN_REACTIVE -> reactive;
-                    case BETWEEN_CREAMS -> true;
-                };
+    private static int handsOn(Product p, int coats) {
+        return Amounts.of(p.kind()).handsOn() * coats * (p.twoPart() ? 2 : 1);
     }
 
     private Because place(StepOrder order, List<Product> sorted, int i) {
@@ -474,7 +483,7 @@ public final class Layout {
             return oil.get();
         }
         Because place = order.place(p, sorted.subList(0, i), sorted.subList(i + 1, sorted.size()));
-        return sandwiched(method, reactive, p)
+        return asides.cream(sorted, i).isPresent()
                 ? new Because(
                         "Between two thin coats of cream: it irritates less, and may work a little less. %s"
                                 .formatted(place.sentence()),
@@ -517,9 +526,6 @@ public final class Layout {
         if (p.twoPart()) {
             return "part one, leave on; part two over it, leave on; rinse both off together";
         }
-        if (sandwiched(method, reactive, p)) {
-            return "a thin coat of the cream first; then this: " + technique + "; the cream as usual after it";
-        }
         if (p.kind() == StepKind.WASH) {
             return technique + (method.cloth() == Method.Cloth.FRESH ? " with a fresh cloth" : " with the day's cloth");
         }
@@ -532,31 +538,9 @@ public final class Layout {
         if (p.kind() == StepKind.OIL && method.oilPlace() == Method.OilPlace.DROP_IN_SERUM) {
             return "into the serum in the palm, press on together";
         }
-        return p.kind() == StepKind.TONER && byAir.layers(method, p) > 1 ? technique + around(sorted) : technique;
-    }
-
-    /** A method that tones between treatments keeps a layer for before each acid, exfoliation and mask. */
-    private String around(List<Product> sorted) {
-        if (method.acidPlace() != Method.AcidPlace.BETWEEN_TONERS) {
-            return "";
-        }
-        String treatments = sorted.stream()
-                .filter(o -> nights.containsKey(o.id()))
-                .map(Layout::treatment)
-                .filter(word -> !word.isEmpty())
-                .distinct()
-                .collect(Collectors.joining(" and "));
-        return treatments.isEmpty()
-                ? ""
-                : "; on %s nights one layer before it, the others after it".formatted(treatments);
-    }
-
-    private static String treatment(Product p) {
-        return switch (p.kind()) {
-            case CLAY_MASK, RINSE_MASK, LEAVE_ON_MASK -> "mask";
-            case ENZYME, SCRUB -> "exfoliation";
-            default -> StepOrder.lowPh(p) ? "acid" : "";
-        };
+        return p.kind() == StepKind.TONER && byAir.layers(method, p) > 1
+                ? technique + asides.around(sorted)
+                : technique;
     }
 
     private static double left(List<Product> sorted, int i) {

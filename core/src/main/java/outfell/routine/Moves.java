@@ -12,7 +12,8 @@ import outfell.product.StepKind;
 
 /** Steps moved by hand: within what the rules of order allow, or against them with a reason. */
 public final class Moves {
-    private static final Because SUNSCREEN_LAST = Because.custom(
+    /** Why nothing of the care follows the sunscreen. */
+    public static final Because SUNSCREEN_LAST = Because.custom(
             "Nothing goes over the sunscreen but make-up, eyes and lips: a layer on top moves its film, and what it still protects is not known.");
 
     /**

@@ -41,14 +41,13 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
         LEFT_ON,
         WAITING,
         /** Hands on, on another area while something settles. */
-        IN_A_WAIT
+        IN_A_WAIT,
+        /** Hands on, without a product. */
+        ALONE
     }
 
     public static Routine of(Part part, List<Step> steps, int limitMinutes) {
-        return new Routine(
-                part,
-                List.copyOf(steps),
-                timeline(steps.stream().map(Schedule.Task::of).toList(), limitMinutes));
+        return new Routine(part, List.copyOf(steps), timeline(Schedule.tasks(timed(steps)), limitMinutes));
     }
 
     /** The same on one day, on which only these of its steps are done; they keep their numbers. */
@@ -56,13 +55,20 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
         return new Routine(
                 part,
                 List.copyOf(done),
-                timeline(done.stream().map(s -> Schedule.Task.of(s).everyDay()).toList(), timeline.limitMinutes()));
+                timeline(
+                        Schedule.tasks(timed(done).stream()
+                                .map(Schedule.Timed::everyDay)
+                                .toList()),
+                        timeline.limitMinutes()));
     }
 
     /** Elapsed minutes, to one decimal, of an evening or morning on which only these of the steps are done. */
     public static double minutes(List<Step> done) {
-        return minutes(
-                Schedule.of(done.stream().map(Schedule.Task::of).toList()).seconds());
+        return minutes(Schedule.of(Schedule.tasks(timed(done))).seconds());
+    }
+
+    private static List<Schedule.Timed> timed(List<Step> steps) {
+        return steps.stream().map(Schedule.Timed::of).toList();
     }
 
     static Timeline timeline(List<Schedule.Task> tasks, int limitMinutes) {

@@ -6,6 +6,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Routine.Doing;
 import outfell.routine.Routine.Segment;
@@ -25,12 +27,17 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
      *
      * @param nights on which days it is done
      * @param sure whether it is done on all of them, and not only when its condition is met
+     * @param alone whether it is done without a product
      */
-    record Task(int number, StepKind kind, int handsOn, int contact, int settle, List<DayOfWeek> nights, boolean sure) {
-        Task everyDay() {
-            return new Task(number, kind, handsOn, contact, settle, List.of(DayOfWeek.values()), sure);
-        }
-
+    record Task(
+            int number,
+            StepKind kind,
+            int handsOn,
+            int contact,
+            int settle,
+            List<DayOfWeek> nights,
+            boolean sure,
+            boolean alone) {
         static Task of(Step step) {
             return new Task(
                     step.number(),
@@ -39,8 +46,74 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
                     step.contact(),
                     step.settle(),
                     step.nights(),
-                    step.hand().when().isEmpty());
+                    step.hand().when().isEmpty(),
+                    false);
         }
+
+        private Task on(List<DayOfWeek> days, int seconds) {
+            return new Task(number, kind, seconds, contact, settle, days, sure, alone);
+        }
+
+        private Task beside(Aside aside) {
+            return new Task(
+                    aside.number(),
+                    aside.kind(),
+                    aside.seconds(),
+                    0,
+                    0,
+                    aside.nights(),
+                    sure,
+                    aside.again().isEmpty());
+        }
+    }
+
+    /** A step with what is done beside it. */
+    record Timed(ProductId product, Task own, List<Aside> then) {
+        static Timed of(Step step) {
+            return new Timed(step.product(), Task.of(step), step.then());
+        }
+
+        Timed everyDay() {
+            List<DayOfWeek> days = List.of(DayOfWeek.values());
+            return new Timed(
+                    product,
+                    own.on(days, own.handsOn()),
+                    then.stream().map(a -> a.on(days)).toList());
+        }
+
+        /** What is done on each day, in its order; of a step of which a part is done beside another, only the rest. */
+        private List<Task> tasks(List<ProductId> done, List<Aside> all) {
+            List<Task> tasks = new ArrayList<>();
+            beside(true, done).forEach(tasks::add);
+            List<Aside> elsewhere =
+                    all.stream().filter(a -> a.ofItsOwn() && a.repeats(product)).toList();
+            Map<Integer, List<DayOfWeek>> bySeconds = new LinkedHashMap<>();
+            for (DayOfWeek day : own.nights()) {
+                int taken = elsewhere.stream()
+                        .filter(a -> a.nights().contains(day))
+                        .mapToInt(Aside::seconds)
+                        .sum();
+                bySeconds
+                        .computeIfAbsent(Math.max(0, own.handsOn() - taken), _ -> new ArrayList<>())
+                        .add(day);
+            }
+            bySeconds.forEach((seconds, days) -> tasks.add(own.on(List.copyOf(days), seconds)));
+            beside(false, done).forEach(tasks::add);
+            return tasks;
+        }
+
+        private Stream<Task> beside(boolean before, List<ProductId> done) {
+            return then.stream()
+                    .filter(a -> a.before() == before && a.among(done))
+                    .map(own::beside);
+        }
+    }
+
+    /** Of the steps that are done, with what is done beside them. */
+    static List<Task> tasks(List<Timed> done) {
+        List<ProductId> products = done.stream().map(Timed::product).toList();
+        List<Aside> all = done.stream().flatMap(t -> t.then().stream()).toList();
+        return done.stream().flatMap(t -> t.tasks(products, all).stream()).toList();
     }
 
     static Schedule of(List<Task> steps) {
@@ -65,7 +138,7 @@ record Schedule(List<Segment> segments, int seconds, int saved, String filled) {
                 seconds += left;
                 left = 0;
             }
-            segments.add(new Segment(step.number(), Doing.HANDS_ON, step.handsOn()));
+            segments.add(new Segment(step.number(), step.alone() ? Doing.ALONE : Doing.HANDS_ON, step.handsOn()));
             seconds += besideTheCare(step) ? 0 : step.handsOn() + step.contact();
             if (step.contact() > 0) {
                 segments.add(new Segment(step.number(), Doing.LEFT_ON, step.contact()));

@@ -76,6 +76,7 @@ public record Step(
         List<Because> purpose,
         List<Because> heed,
         List<Because> tools,
+        List<Aside> then,
         List<Because> pack,
         List<Feel> feel,
         Because next,

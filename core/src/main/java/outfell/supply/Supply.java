@@ -120,6 +120,11 @@ public final class Supply {
     public static Map<ProductId, Double> gramsAWeek(List<Step> steps) {
         Map<ProductId, Double> grams = new LinkedHashMap<>();
         steps.forEach(s -> grams.merge(s.product(), s.amount().grams() * s.aWeek(), Double::sum));
+        steps.stream()
+                .flatMap(s -> s.then().stream())
+                .filter(a -> a.grams() > 0)
+                .forEach(a -> a.again()
+                        .ifPresent(p -> grams.merge(p, a.grams() * a.nights().size(), Double::sum)));
         return grams;
     }
 

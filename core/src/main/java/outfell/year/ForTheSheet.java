@@ -68,7 +68,7 @@ final class ForTheSheet {
             case TAKEN_OUT -> "no more " + c.from();
             case PUT_IN -> c.kind() == StepKind.LIP ? c.to() : "add " + c.to();
             case REPLACED -> "%s in place of %s".formatted(c.to(), c.from());
-            case OTHER_NIGHTS, OTHER_AMOUNT, MOVED -> c.to();
+            case OTHER_NIGHTS, OTHER_AMOUNT, OTHER_BESIDE, MOVED -> c.to();
         };
     }
 

@@ -100,7 +100,8 @@ class OverruleTest {
                 false,
                 "",
                 Optional.empty(),
-                reason);
+                reason,
+                List.of());
         return c.by(new ByHand(List.of(pin), List.of(), List.of(overruled)));
     }
 

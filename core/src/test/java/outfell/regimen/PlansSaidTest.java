@@ -348,6 +348,14 @@ class PlansSaidTest {
             all.add("  nights %s: %s".formatted(s.nights(), s.nightsBecause().sentence()));
             all.add("  on [%s], left %s, %s %s".formatted(s.part(), s.left(), s.owned() ? "hers" : "", s.hand()));
             all.add("  here: %s".formatted(s.place()));
+            s.then()
+                    .forEach(a -> all.add("  beside: %s: %s, %d s on %s: %s"
+                            .formatted(
+                                    a.told(),
+                                    a.how(),
+                                    a.seconds(),
+                                    a.nights(),
+                                    a.because().sentence())));
             all.add("  does %s".formatted(s.does()));
             s.purpose().forEach(p -> all.add("  for %s".formatted(p)));
             s.heed().forEach(h -> all.add("  heed %s".formatted(h)));

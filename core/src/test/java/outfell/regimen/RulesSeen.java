@@ -491,7 +491,7 @@ public final class RulesSeen {
                                         Methods.all().getFirst(),
                                         Part.EVENING,
                                         p,
-                                        new Layout.ByHand(Map.of(), List.of(kept)))));
+                                        new Layout.ByHand(Map.of(), List.of(kept), _ -> java.util.Optional.empty()))));
             }
         }
         for (int half = 6; half <= 14; half++) {

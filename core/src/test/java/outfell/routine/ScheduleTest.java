@@ -82,6 +82,6 @@ class ScheduleTest {
     }
 
     private static Schedule.Task step(int number, StepKind kind, int handsOn, int settle) {
-        return new Schedule.Task(number, kind, handsOn, 0, settle, List.of(DayOfWeek.values()), true);
+        return new Schedule.Task(number, kind, handsOn, 0, settle, List.of(DayOfWeek.values()), true, false);
     }
 }

@@ -476,9 +476,22 @@ class StepOrderTest {
         List<Product> steps = products("retinal-cream-005", "cream-ceramide-night");
         Step between = reactive.lay(Part.EVENING, steps, 20).steps().getFirst();
         Step under = calm.lay(Part.EVENING, steps, 20).steps().getFirst();
-        assertThat(between.technique()).startsWith("a thin coat of the cream first");
+        assertThat(between.then()).singleElement().satisfies(a -> {
+            assertThat(a.told()).isEqualTo("first half of 2");
+            assertThat(a.before()).isTrue();
+            assertThat(a.grams()).isZero();
+            assertThat(a.seconds()).isEqualTo(40);
+        });
+        assertThat(under.then()).isEmpty();
+        assertThat(reactive.minutes(Part.EVENING, steps)).isGreaterThan(calm.minutes(Part.EVENING, steps));
+        assertThat(reactive.lay(Part.EVENING, steps.subList(0, 1), 20)
+                        .steps()
+                        .getFirst()
+                        .then())
+                .as("no cream, no half of it")
+                .isEmpty();
         assertThat(between.place().sentence()).startsWith("Between two thin coats");
-        assertThat(between.handsOn()).isEqualTo(under.handsOn() + 40);
+        assertThat(between.handsOn()).isEqualTo(under.handsOn());
         assertThat(under.technique()).isEqualTo("fully dry skin, dot, spread thin");
     }
 
@@ -533,6 +546,27 @@ class StepOrderTest {
         List<Product> steps = products("gel-wash-low-foam", "enzyme-powder", "toner-water", "cream-ceramide-night");
         assertThat(layout.lay(Part.EVENING, steps, 20).steps().get(2).technique())
                 .endsWith("; on exfoliation nights one layer before it, the others after it");
+        assertThat(layout.lay(Part.EVENING, steps, 20).steps().get(1).then())
+                .singleElement()
+                .satisfies(a -> {
+                    assertThat(a.told()).isEqualTo("first 3, one layer");
+                    assertThat(a.nights()).containsExactly(DayOfWeek.TUESDAY);
+                });
+        Routine evening = layout.lay(Part.EVENING, steps, 20);
+        assertThat(evening.timeline().day()).isEqualTo(DayOfWeek.TUESDAY);
+        assertThat(evening.timeline().segments().stream()
+                        .filter(s -> s.doing() == Routine.Doing.HANDS_ON)
+                        .map(Routine.Segment::step))
+                .as("the clock tells the order of the list, the toner twice")
+                .containsExactly(1, 3, 2, 3, 4);
+        assertThat(evening.timeline().segments().stream()
+                        .filter(s -> s.step() == 3)
+                        .mapToInt(Routine.Segment::seconds)
+                        .sum())
+                .as("in the same time")
+                .isEqualTo(evening.steps().get(2).handsOn());
+        assertThat(layout.minutes(Part.EVENING, steps))
+                .isEqualTo(evening.timeline().minutes());
         List<Product> plain = products("gel-wash-low-foam", "toner-water", "cream-ceramide-night");
         assertThat(layout.lay(Part.EVENING, plain, 20).steps().get(1).technique())
                 .doesNotContain("nights");

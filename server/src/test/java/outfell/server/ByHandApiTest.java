@@ -14,9 +14,9 @@ import tools.jackson.databind.node.ObjectNode;
 @TestPropertySource(properties = {"outfell.memory=by-hand", "outfell.demo=true", "outfell.probe.port=0"})
 class ByHandApiTest extends OverHttp {
     private static final String STEP = """
-            {"part": "%s", "product": "%s", "optional": true, "on": null, "places": ["CHEEKS", "NECK"], "nights": ["MONDAY", "FRIDAY"],
-             "when": null, "secondCoat": true, "words": "press, do not rub", "move": {"after": %s, "before": null, "why": "so she bears it"},
-             "overrule": null}""";
+            {"part": "%1$s", "product": "%2$s", "optional": true, "on": null, "places": ["CHEEKS", "NECK"], "nights": ["MONDAY", "FRIDAY"],
+             "when": null, "secondCoat": true, "words": "press, do not rub", "move": {"after": %3$s, "before": null, "why": "so she bears it"},
+             "overrule": null, "then": [{"again": %3$s, "alone": null}, {"again": null, "alone": "residue"}]}""";
 
     @Test
     void a_step_changed_by_hand_comes_back_as_it_was_sent_and_stands_in_the_plan() throws Exception {
@@ -39,6 +39,11 @@ class ByHandApiTest extends OverHttp {
         assertThat(step.at("/hand/words").asString()).isEqualTo("press, do not rub");
         assertThat(step.at("/hand/kept").asBoolean()).isTrue();
         assertThat(step.at("/hand/movedBecause").asString()).isEqualTo("so she bears it");
+        int creams = stepOf(plan(visit).at("/regimen/evening/steps"), cream)
+                .at("/number")
+                .asInt();
+        assertThat(step.at("/then").valueStream().map(a -> a.at("/told").asString()))
+                .containsExactly("then %d again".formatted(creams), "then look for residue");
         assertThat(step.at("/number").asInt())
                 .isGreaterThan(stepOf(plan(visit).at("/regimen/evening/steps"), cream)
                         .at("/number")
@@ -73,6 +78,19 @@ class ByHandApiTest extends OverHttp {
         assertThat(document(visit).at("/steps/0/on").isNull()).isTrue();
         assertThat(document(visit).at("/steps/0/places").valueStream().map(p -> p.asString()))
                 .containsExactly("CHEEKS");
+    }
+
+    @Test
+    void a_step_without_a_product_that_nobody_knows_is_refused_with_those_there_are() throws Exception {
+        String visit = newVisit("Anselm Roake");
+        ObjectNode d = document(visit);
+        String toner = productOf(plan(visit).at("/regimen/evening/steps"), "MOISTURISER");
+        d.withArray("/steps")
+                .add(JSON.readTree(STEP.formatted("EVENING", toner, "\"x\"").replace("residue", "broom")));
+        Answer refused = put("/api/visits/" + visit, d);
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.body().toString())
+                .contains("There is no step without a product called broom; there are [hands, residue");
     }
 
     @Test

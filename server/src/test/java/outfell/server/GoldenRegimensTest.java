@@ -204,7 +204,7 @@ class GoldenRegimensTest extends OverHttp {
                         .valueStream()
                         .map(n -> n.asString().substring(0, 3).toLowerCase(java.util.Locale.ROOT))
                         .collect(Collectors.joining(" "));
-        return "  %s %s | %s | %s | %s | wait %s s%n      %s For: %s%n"
+        return "  %s %s | %s | %s | %s | wait %s s%s%n      %s For: %s%n"
                 .formatted(
                         s.at("/number").asString(),
                         s.at("/name").asString(),
@@ -212,6 +212,13 @@ class GoldenRegimensTest extends OverHttp {
                         s.at("/technique").asString(),
                         nights,
                         s.at("/settle").asString(),
+                        s.at("/then")
+                                .valueStream()
+                                .map(a -> " | %s: %s"
+                                        .formatted(
+                                                a.at("/told").asString(),
+                                                a.at("/how").asString()))
+                                .collect(Collectors.joining()),
                         s.at("/place/sentence").asString(),
                         s.at("/purpose")
                                 .valueStream()

@@ -217,7 +217,18 @@ public record CaseDocument(
             boolean secondCoat,
             String words,
             @Schema(types = {"object", "null"}) @Nullable MovedTo move,
-            @Schema(types = {"string", "null"}) @Nullable String overrule) {}
+            @Schema(types = {"string", "null"}) @Nullable String overrule,
+            @Nullable List<BesideStep> then) {}
+
+    /**
+     * What stands beside a step: one of the two.
+     *
+     * @param again id of the product whose step comes once more
+     * @param alone id of the step without a product, a row of alone.yaml
+     */
+    public record BesideStep(
+            @Schema(types = {"string", "null"}) @Nullable String again,
+            @Schema(types = {"string", "null"}) @Nullable String alone) {}
 
     /** For some days only: which, and how many a week they usually are. */
     public record OnCondition(String kind, int usual) {}

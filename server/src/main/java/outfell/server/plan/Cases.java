@@ -26,8 +26,10 @@ import outfell.product.ProductId;
 import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.routine.Adjustment;
+import outfell.routine.Alone;
 import outfell.routine.Condition;
 import outfell.routine.Coverage;
+import outfell.routine.Then;
 import outfell.safety.Answers;
 import outfell.safety.PatchTest;
 import outfell.safety.SafetyScreen;
@@ -160,7 +162,24 @@ public final class Cases {
                                 Optional.ofNullable(m.after()).map(ProductId::new),
                                 Optional.ofNullable(m.before()).map(ProductId::new),
                                 m.why().strip())),
-                Optional.ofNullable(s.overrule()).orElse(""));
+                Optional.ofNullable(s.overrule()).orElse(""),
+                Optional.ofNullable(s.then()).orElse(List.of()).stream()
+                        .map(Cases::beside)
+                        .toList());
+    }
+
+    private static Then beside(CaseDocument.BesideStep b) {
+        return new Then(
+                Optional.ofNullable(b.again()).map(ProductId::new),
+                Optional.ofNullable(b.alone())
+                        .map(id -> Alone.of(id)
+                                .orElseThrow(() -> new IllegalArgumentException(
+                                        "There is no step without a product called %s; there are %s."
+                                                .formatted(
+                                                        id,
+                                                        Alone.all().stream()
+                                                                .map(Alone::id)
+                                                                .toList())))));
     }
 
     /** @throws Problem when no method of that id ships */

@@ -158,10 +158,16 @@ public record Sheet(
                         s.toldWhere(),
                         s.hand().words().isEmpty() ? s.technique() : s.hand().words(),
                         s.settle() > 0 ? "wait %s".formatted(seconds(s.settle())) : "",
-                        s.contact() > 0 ? "leave %s".formatted(seconds(s.contact())) : "")
+                        s.contact() > 0 ? "leave %s".formatted(seconds(s.contact())) : "",
+                        beside(s))
                 .filter(StringUtils::isNotBlank)
                 .collect(Collectors.joining("; "));
         return new StepOf(s.number(), s.name(), s.does(), often(s), marks, how);
+    }
+
+    /** What is done straight before or after it, in its words. */
+    private static String beside(Step s) {
+        return s.then().stream().map(a -> "%s: %s".formatted(a.told(), a.how())).collect(Collectors.joining("; "));
     }
 
     private static String often(Step s) {

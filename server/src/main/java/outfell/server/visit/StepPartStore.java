@@ -3,6 +3,7 @@ package outfell.server.visit;
 import static outfell.store.Tables.VISIT_CHOICE;
 import static outfell.store.Tables.VISIT_STEP;
 import static outfell.store.Tables.VISIT_STEP_DAY;
+import static outfell.store.Tables.VISIT_STEP_THEN;
 
 import java.time.DayOfWeek;
 import java.util.Arrays;
@@ -92,6 +93,20 @@ class StepPartStore {
                             .set(VISIT_STEP_DAY.PART, s.part().name())
                             .set(VISIT_STEP_DAY.PRODUCT_ID, s.product())
                             .set(VISIT_STEP_DAY.WEEKDAY, day.name())));
+            beside(all, visit, s);
+        }
+    }
+
+    private void beside(List<Query> all, UUID visit, CaseDocument.StepByHand s) {
+        List<CaseDocument.BesideStep> then = s.then() == null ? List.of() : s.then();
+        for (int i = 0; i < then.size(); i++) {
+            all.add(db.insertInto(VISIT_STEP_THEN)
+                    .set(VISIT_STEP_THEN.VISIT_ID, visit)
+                    .set(VISIT_STEP_THEN.PART, s.part().name())
+                    .set(VISIT_STEP_THEN.PRODUCT_ID, s.product())
+                    .set(VISIT_STEP_THEN.PLACE, i)
+                    .set(VISIT_STEP_THEN.COMES_AGAIN, then.get(i).again())
+                    .set(VISIT_STEP_THEN.DONE_ALONE, then.get(i).alone()));
         }
     }
 
@@ -115,6 +130,12 @@ class StepPartStore {
                 .fetchGroups(
                         r -> r.into(VISIT_STEP_DAY.PART, VISIT_STEP_DAY.PRODUCT_ID),
                         r -> DayOfWeek.valueOf(r.value3()));
+        Map<Record2<String, String>, List<CaseDocument.BesideStep>> beside = db.selectFrom(VISIT_STEP_THEN)
+                .where(VISIT_STEP_THEN.VISIT_ID.eq(visit))
+                .orderBy(VISIT_STEP_THEN.PLACE)
+                .fetchGroups(
+                        r -> r.into(VISIT_STEP_THEN.PART, VISIT_STEP_THEN.PRODUCT_ID),
+                        r -> new CaseDocument.BesideStep(r.getComesAgain(), r.getDoneAlone()));
         return db.selectFrom(VISIT_STEP)
                 .where(VISIT_STEP.VISIT_ID.eq(visit))
                 .orderBy(VISIT_STEP.PLACE)
@@ -135,7 +156,8 @@ class StepPartStore {
                         r.getMoved()
                                 ? new CaseDocument.MovedTo(r.getGoesAfter(), r.getGoesBefore(), r.getMovedWhy())
                                 : null,
-                        r.getOverrule().isEmpty() ? null : r.getOverrule()));
+                        r.getOverrule().isEmpty() ? null : r.getOverrule(),
+                        beside.getOrDefault(r.into(VISIT_STEP.PART, VISIT_STEP.PRODUCT_ID), List.of())));
     }
 
     private List<CaseDocument.Choice> choices(UUID visit, boolean out) {
