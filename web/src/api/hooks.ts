@@ -29,6 +29,7 @@ export const keys = {
   search: (wanted: Wanted) => ['products', 'search', wanted] as const,
   comparison: (ids: string[]) => ['products', 'comparison', ids] as const,
   product: (id: string) => ['products', 'one', id] as const,
+  around: (id: string, visit: string) => ['products', 'around', id, visit] as const,
   substitutes: (id: string, want: Want) => ['products', 'substitutes', id, want] as const,
   present: (visit: string, version: number) => ['plan', 'present', visit, version] as const,
   supply: (visit: string, version: number, month: Month) =>
@@ -221,6 +222,18 @@ const oneProduct = (id: string) => ({
 export const useProduct = (id: string) => useQuery(oneProduct(id))
 
 export const useProductsNamed = (ids: string[]) => useQueries({ queries: ids.map(oneProduct) })
+
+/** @param visit whose face it is built on; '' for a plain skin */
+export const useAround = (id: string, visit: string) =>
+  useQuery({
+    queryKey: keys.around(id, visit),
+    queryFn: () =>
+      ask(
+        api.GET('/api/products/{id}/around', {
+          params: { path: { id }, query: visit === '' ? {} : { visit } },
+        }),
+      ),
+  })
 
 export const useSubstitutes = (id: string, want: Want) =>
   useQuery({

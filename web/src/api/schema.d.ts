@@ -1156,6 +1156,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/products/{id}/around": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["around"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/products/{id}/corrections": {
         parameters: {
             query?: never;
@@ -3198,6 +3214,18 @@ export interface components {
             /** Format: int32 */
             usual: number;
         };
+        OneRound: {
+            buys: string[];
+            id: string;
+            label: string;
+            method: string;
+            /** Format: double */
+            month: number;
+            note: string;
+            regimen: components["schemas"]["Regimen"];
+            stands: components["schemas"]["StandsAs"][];
+            unpriced: string[];
+        };
         OpenEnd: {
             sentence: string;
             /** @enum {string} */
@@ -3717,6 +3745,10 @@ export interface components {
             /** Format: date */
             first: string;
         };
+        Rounds: {
+            refused?: components["schemas"]["Because"];
+            rounds: components["schemas"]["OneRound"][];
+        };
         Routine: {
             /** @enum {string} */
             part: "MORNING" | "EVENING";
@@ -4059,6 +4091,15 @@ export interface components {
             id: string;
             label: string;
             must: boolean;
+        };
+        StandsAs: {
+            because: components["schemas"]["Because"];
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            of: number;
+            /** @enum {string} */
+            part: "MORNING" | "EVENING";
         };
         Start: {
             /** @enum {string} */
@@ -6758,6 +6799,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Detail"];
+                };
+            };
+        };
+    };
+    around: {
+        parameters: {
+            query?: {
+                visit?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rounds"];
                 };
             };
         };

@@ -34,6 +34,7 @@ const PatchPage = lazy(() => import('../patch/PatchPage'))
 const PracticePage = lazy(() => import('../practice/PracticePage'))
 const HouseShelf = lazy(() => import('../products/HouseShelf'))
 const ProductPage = lazy(() => import('../products/ProductPage'))
+const AroundPage = lazy(() => import('../products/AroundPage'))
 const IngredientsPage = lazy(() => import('../products/IngredientsPage'))
 const ComparePage = lazy(() => import('../products/ComparePage'))
 const FilesPage = lazy(() => import('../files/FilesPage'))
@@ -122,6 +123,7 @@ export function App() {
                     <Route path="clients/:client/files" element={<FilesPage />} />
                     <Route path="plans/:plan" element={<KeptPlanPage />} />
                     <Route path="products/:id" element={<ProductPage />} />
+                    <Route path="products/:id/around" element={<AroundPage />} />
                     <Route path="practice" element={<PracticePage />} />
                     <Route path="places" element={<PlacesPage />} />
                     <Route path="patch/:client" element={<PatchPage />} />

@@ -128,6 +128,15 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
                 }
               />
             )}
+            {visit && (
+              <Button
+                component={Link}
+                to={`/products/${encodeURIComponent(item.product.id)}/around?visit=${visit}`}
+                aria-label={say('products.buildRound', { name: item.product.name })}
+              >
+                {say('products.buildRoundIt')}
+              </Button>
+            )}
             <Button
               onClick={() => change.takeOff.mutate(item.id)}
               aria-label={say('products.takeOff', { name: item.product.name })}

@@ -84,6 +84,9 @@ function Open({ detail }: { detail: Detail }) {
         <span style={{ marginLeft: 'auto' }}>
           <Who label={say('products.signedBy')} />
         </span>
+        <Button component={Link} to={`/products/${encodeURIComponent(product.id)}/around`}>
+          {say('products.buildRoundIt')}
+        </Button>
         <Button disabled={unsigned} onClick={() => setEditing(!editing)} aria-expanded={editing}>
           {say('products.change')}
         </Button>

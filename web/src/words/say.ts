@@ -1,6 +1,7 @@
 import i18next from 'i18next'
 import type api from './en/api.json'
 import type app from './en/app.json'
+import type around from './en/around.json'
 import type behind from './en/behind.json'
 import type changes from './en/changes.json'
 import type client from './en/client.json'
@@ -29,6 +30,7 @@ export type Words = Record<string, string>
 
 export type Key = keyof (typeof api &
   typeof app &
+  typeof around &
   typeof behind &
   typeof changes &
   typeof client &

@@ -63,6 +63,25 @@ class ProductsIT extends InTheBrowser {
     }
 
     @Test
+    void round_one_thing_three_routines_are_built_on_a_plain_skin_and_on_a_clients() {
+        product("Vitamin C serum 12 %");
+        page.getByRole(AriaRole.LINK, named("Build round it")).click();
+        Locator smallest = page.getByRole(AriaRole.REGION, named("the smallest"));
+        assertThat(smallest).containsText("in the morning:");
+        assertThat(page.getByRole(AriaRole.REGION, named("the fullest"))).containsText("by Layered");
+        nothingToMend("round one thing");
+        Locator whose = page.getByRole(AriaRole.COMBOBOX, named("On whose skin"));
+        whose.fill("Hedda");
+        page.getByRole(AriaRole.OPTION, named("Hedda Saltvik")).waitFor();
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("By the face, the answers and the limits")).isVisible();
+        assertThat(whose).hasValue("Hedda Saltvik");
+        page.setViewportSize(390, 844);
+        nothingToMend("round one thing on a phone");
+    }
+
+    @Test
     void a_new_list_makes_a_new_formula_and_the_old_one_stays_to_be_read() {
         product("Face oil, squalane");
         page.getByLabel("Signed by").fill("Signe");

@@ -16,6 +16,7 @@ import outfell.climate.SiteId;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.product.ProductId;
+import outfell.regimen.AroundOne;
 import outfell.routine.Part;
 import outfell.safety.PatchTest;
 import outfell.server.catalogue.Catalogue;
@@ -112,10 +113,18 @@ class VisitCases {
                         v.month(),
                         Cases.byHand(v.pins(), v.takenOut(), v.steps()),
                         tested,
-                        new Consultation.House(
-                                bands.current(), yardsticks.current(), schools.current(), settings.currency()),
+                        house(),
                         diary(v))
                 .keeping(used(v, tested));
+    }
+
+    private Consultation.House house() {
+        return new Consultation.House(bands.current(), yardsticks.current(), schools.current(), settings.currency());
+    }
+
+    /** Somebody with a plain skin, where the practice is. */
+    Consultation plain(LocalDate today) {
+        return AroundOne.plain(catalogue.house(), places.get(usualPlace().value()), today, house());
     }
 
     /** Where a client lives of whom nobody has asked yet: where the practice is; the first that ships while nobody has said that either. */
