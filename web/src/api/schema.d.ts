@@ -2003,6 +2003,21 @@ export interface components {
             again?: string | null;
             alone?: string | null;
         };
+        Blend: {
+            palm: boolean;
+            parts: components["schemas"]["BlendPart"][];
+            preserved: boolean;
+            /** @enum {string} */
+            use: "BY_DAY" | "BY_NIGHT" | "MASK" | "WASH";
+        };
+        BlendPart: {
+            /** Format: double */
+            amount: number;
+            item?: string | null;
+            /** @enum {string} */
+            measure: "ML" | "DROP" | "TEASPOON" | "TABLESPOON" | "PINCH" | "PEA" | "GRAM";
+            product?: string | null;
+        };
         Book: {
             own: components["schemas"]["OwnView"][];
             tags: components["schemas"]["TagView"][];
@@ -2074,6 +2089,7 @@ export interface components {
             method: string;
             /** @enum {string} */
             month: "JANUARY" | "FEBRUARY" | "MARCH" | "APRIL" | "MAY" | "JUNE" | "JULY" | "AUGUST" | "SEPTEMBER" | "OCTOBER" | "NOVEMBER" | "DECEMBER";
+            ownMethod: components["schemas"]["OwnMethod"];
             owned: components["schemas"]["OwnedProduct"][];
             patches: components["schemas"]["Patch"][];
             pauses: components["schemas"]["PauseOf"][];
@@ -3253,6 +3269,15 @@ export interface components {
             who: string;
             why: string;
         };
+        OwnMethod: {
+            because?: string | null;
+            id: string;
+            name: string;
+            note?: string | null;
+            settings: {
+                [key: string]: string;
+            };
+        };
         OwnRuleView: {
             /** Format: date-time */
             at?: string | null;
@@ -3278,6 +3303,7 @@ export interface components {
             why: string;
         };
         OwnedProduct: {
+            blend: components["schemas"]["Blend"];
             habit: components["schemas"]["UsedNow"];
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             prescription?: boolean | null;

@@ -45,7 +45,7 @@ class PlanApiTest {
     MockMvcTester mvc;
 
     @ParameterizedTest
-    @ValueSource(strings = {"oily-and-thirsty", "pregnant-with-marks"})
+    @ValueSource(strings = {"oily-and-thirsty", "pregnant-with-marks", "house-method-and-palm-blend"})
     void the_examples_are_planned_and_the_answer_is_as_published(String example) throws IOException {
         MvcTestResult answer = post(Files.readString(FORMATS.resolve("examples/" + example + ".json")));
         assertThat(answer).hasStatusOk();
@@ -117,6 +117,31 @@ class PlanApiTest {
         assertThat(plan.at("/regimen/evening/steps/1/kind").asString()).isEqualTo("WASH");
         assertThat(plan.at("/verdict/type").asString()).isEqualTo("oily");
         assertThat(plan.at("/verdict/dehydrated").asBoolean()).isTrue();
+    }
+
+    @Test
+    void a_method_of_the_house_and_what_is_mixed_in_the_palm_travel_whole() throws IOException {
+        String whole = Files.readString(FORMATS.resolve("examples/house-method-and-palm-blend.json"));
+        JsonNode plan = JSON.readTree(body(post(whole)));
+        assertThat(plan.at("/regimen/shelf")
+                        .valueStream()
+                        .map(f -> f.at("/name").asString()))
+                .contains("Lotion with jojoba, in the palm");
+        assertThat(plan.at("/regimen/evening/steps")
+                        .valueStream()
+                        .filter(s -> s.at("/kind").asString().equals("TONER"))
+                        .map(s -> s.at("/amount/words").asString()))
+                .as("in as many layers as the house has it")
+                .allMatch(words -> words.endsWith("2 layers"))
+                .isNotEmpty();
+        assertThat(body(post(whole.replace("\"lotion-light\"", "\"lotion-gone\""))))
+                .contains("/owned/")
+                .contains("There is no product lotion-gone in the case before this mixture.");
+        assertThat(body(post(whole.replace("\"after_toner\"", "\"in_the_bath\""))))
+                .contains("/ownMethod/settings")
+                .contains("is no answer; there are");
+        assertThat(body(post(whole.replace("\"ropewalk\"", "\"layered\""))))
+                .contains("A method called layered ships: give yours another id.");
     }
 
     @Test

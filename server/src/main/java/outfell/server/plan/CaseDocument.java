@@ -5,10 +5,13 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import outfell.consultation.Life.Place;
 import outfell.consultation.Life.Taste;
+import outfell.product.HomeUse;
 import outfell.product.StepKind;
+import outfell.recipe.Measure;
 import outfell.routine.Coverage;
 import outfell.routine.Part;
 import outfell.safety.PatchTest;
@@ -34,6 +37,7 @@ import outfell.skin.Zone;
  * @param week how nights come round; by weekday when absent
  * @param checkIns how the skin took the weeks before
  * @param pauses days on which strong work pauses
+ * @param ownMethod a method of the house, whole, which {@code method} may name
  */
 public record CaseDocument(
         @Nullable Client client,
@@ -50,7 +54,8 @@ public record CaseDocument(
         @Nullable List<Patch> patches,
         @Nullable Week week,
         @Nullable List<SaidOfSkin> checkIns,
-        @Nullable List<PauseOf> pauses) {
+        @Nullable List<PauseOf> pauses,
+        @Nullable OwnMethod ownMethod) {
 
     /** Who it is about; names are not needed to plan. */
     @Schema(name = "CaseClient")
@@ -190,7 +195,36 @@ public record CaseDocument(
             @Schema(types = {"integer", "null"}) @Nullable Integer weeks,
             @Schema(types = {"boolean", "null"}) @Nullable Boolean prescription,
             @Nullable List<DayOfWeek> nights,
-            @Nullable Habit habit) {}
+            @Nullable Habit habit,
+            @Nullable Blend blend) {}
+
+    /**
+     * What a thing is that is mixed at home or in the palm: its label is made of its parts.
+     *
+     * @param palm whether it is mixed in the palm each time
+     * @param preserved whether a preservative was put in by its own label
+     */
+    public record Blend(HomeUse use, boolean palm, boolean preserved, List<BlendPart> parts) {}
+
+    /**
+     * One of the two, and how much of it.
+     *
+     * @param item of the pantry, a row of pantry.yaml
+     * @param product id of a product of the case that stands before this one, or of its catalogue
+     */
+    public record BlendPart(
+            @Schema(types = {"string", "null"}) @Nullable String item,
+            @Schema(types = {"string", "null"}) @Nullable String product,
+            double amount,
+            Measure measure) {}
+
+    /** A method of the house: an answer to every question of method-questions.yaml. */
+    public record OwnMethod(
+            String id,
+            String name,
+            @Schema(types = {"string", "null"}) @Nullable String note,
+            @Schema(types = {"string", "null"}) @Nullable String because,
+            Map<String, String> settings) {}
 
     /** How a thing is used now. */
     @Schema(name = "UsedNow")

@@ -5,6 +5,7 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -59,9 +60,9 @@ public final class Cases {
                 c.date(),
                 c.intake(),
                 c.reading(),
-                owned(orNone(c.owned())),
+                owned(orNone(c.owned()), offered),
                 offered,
-                method(c.method()),
+                OfTheHouse.method(c),
                 shipped(c.intake().site()),
                 c.month(),
                 byHand(orNone(c.pins()), orNone(c.takenOut()), orNone(c.steps())),
@@ -384,14 +385,20 @@ public final class Cases {
         return budget == null || budget == 0 ? OptionalDouble.empty() : OptionalDouble.of(budget);
     }
 
-    private static List<Consultation.Owned> owned(List<CaseDocument.OwnedProduct> owned) {
+    private static List<Consultation.Owned> owned(List<CaseDocument.OwnedProduct> owned, List<Product> offered) {
+        Map<ProductId, Product> known = offered.stream().collect(Collectors.toMap(Product::id, p -> p, (a, _) -> a));
         List<Consultation.Owned> all = new ArrayList<>();
         Set<ProductId> ids = new HashSet<>();
         for (int i = 0; i < owned.size(); i++) {
             CaseDocument.OwnedProduct o = owned.get(i);
             String pointer = "/owned/" + i;
             boolean prescription = Boolean.TRUE.equals(o.prescription());
-            Product product = at(pointer, () -> ProductReader.read(facts(pointer, o.product(), prescription)));
+            Product.Facts facts = facts(pointer, o.product(), prescription);
+            CaseDocument.Blend blend = o.blend();
+            Product product = blend == null
+                    ? at(pointer, () -> ProductReader.read(facts))
+                    : OfTheHouse.mixed(pointer, facts.id(), facts.name(), blend, known);
+            known.put(product.id(), product);
             if (!ids.add(product.id())) {
                 throw Problem.field(pointer + "/product/id", "The id %s stands twice.".formatted(product.id()));
             }
