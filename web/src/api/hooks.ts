@@ -65,6 +65,7 @@ export const keys = {
   changes: (visit: string, version: number, month: Month, instead = '') =>
     ['plan', 'changes', visit, version, month, instead] as const,
   ownRules: ['plan', 'own-rules'] as const,
+  usual: (visit: string, version: number) => ['plan', 'usual', visit, version] as const,
   byOwnRules: (visit: string, version: number) => ['plan', 'own-rules', visit, version] as const,
   kept: (visit: string) => ['kept', visit] as const,
   before: (visit: string) => ['before', visit] as const,
@@ -347,6 +348,15 @@ export function useByOwnRules(visit: string, version: number) {
     enabled: any,
   })
 }
+
+/** Of a skin that is otherwise these weeks, what the plan becomes when it is as usual again. */
+export const useUsual = (visit: string, version: number, enabled: boolean) =>
+  useQuery({
+    queryKey: keys.usual(visit, version),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/plan/usual', { params: { path: { id: visit } }, signal })),
+    enabled,
+  })
 
 /** For each of the client's limits, what less would take from the plan and what more would buy. */
 export const useLadders = (visit: string, version: number) =>

@@ -1572,6 +1572,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{id}/plan/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["usual"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{id}/plans": {
         parameters: {
             query?: never;
@@ -2111,6 +2127,14 @@ export interface components {
             referral: string;
             remark: string;
             who: string;
+        };
+        CauseTold: {
+            because: components["schemas"]["Because"];
+            label: string;
+        };
+        CauseWords: {
+            id: string;
+            label: string;
         };
         Caution: {
             because: components["schemas"]["Because"];
@@ -2739,6 +2763,7 @@ export interface components {
             /** Format: int32 */
             flush?: number | null;
             hoursIn?: components["schemas"]["HoursIn"][] | null;
+            lately?: components["schemas"]["LatelySaid"];
             /** @enum {string} */
             makeUp: "LIGHT" | "FULL";
             /** Format: int32 */
@@ -2989,6 +3014,12 @@ export interface components {
             stood?: components["schemas"]["Stood"];
             /** Format: date */
             until: string;
+        };
+        LatelySaid: {
+            asUsual: boolean;
+            causes: string[];
+            /** Format: date */
+            since?: string | null;
         };
         Least: {
             because: components["schemas"]["Because"];
@@ -4477,6 +4508,21 @@ export interface components {
             product: string;
             why: string;
         };
+        UsualTold: {
+            because: components["schemas"]["Because"];
+            causes: components["schemas"]["CauseTold"][];
+            changes: components["schemas"]["Change"][];
+            /** Format: date */
+            lookAgain: string;
+            now: string;
+            putDown: string[];
+            /** Format: date */
+            since?: string | null;
+            usual: string;
+        };
+        UsualView: {
+            told?: components["schemas"]["UsualTold"];
+        };
         Value: {
             value: string;
             words: string;
@@ -4589,6 +4635,7 @@ export interface components {
                 [key: string]: string;
             };
             kinds: components["schemas"]["KindWords"][];
+            lately: components["schemas"]["CauseWords"][];
             patch: components["schemas"]["PatchWords"];
             phototypes: components["schemas"]["SunClass"][];
             quantities: components["schemas"]["QuantityWords"][];
@@ -7529,6 +7576,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Change"][];
+                };
+            };
+        };
+    };
+    usual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualView"];
                 };
             };
         };

@@ -11,6 +11,7 @@ import { Ladders } from './Ladders'
 import { useOwnDrawer } from './OwnRules'
 import { SupplyTable } from './SupplyTable'
 import { TonightVersions } from './TonightVersions'
+import { useUsualDrawer } from './Usual'
 import { WhatMeets } from './WhatMeets'
 import { useSunDrawer } from './SunDrawer'
 import { say } from '../words/say'
@@ -37,6 +38,7 @@ export function Below({
   const meets = useMeets(context, regimen)
   const bottles = useBottles(context, regimen)
   const own = useOwnDrawer(context)
+  const usual = useUsualDrawer(context)
   const sun = useSunDrawer(context, regimen.month)
   return (
     <>
@@ -45,6 +47,7 @@ export function Below({
         pulled={compared && 'changes'}
         drawers={[
           ...changes,
+          ...usual,
           ...meets,
           concerns(regimen),
           ...balance(regimen),

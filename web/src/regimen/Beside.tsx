@@ -10,7 +10,7 @@ import '../words/regimen'
 
 type Then = NonNullable<StepByHand['then']>[number]
 
-const key = (t: Then) => (t.again ? `again ${t.again}` : `alone ${t.alone}`)
+const key = (t: Then) => `${t.again ?? ''}|${t.alone ?? ''}`
 
 /** What stands beside a step: another one again after it, or a step without a product. */
 export function Beside({

@@ -8,6 +8,7 @@ import { dateWords } from '../shared/format'
 import { Choose, ChooseAny, NumberField, problemAt } from './Ask'
 import { AskedBack } from './AskedBack'
 import { Follows } from './Follows'
+import { Lately } from './Lately'
 import { Screen } from './Screen'
 import { useVisitContext } from './VisitShell'
 import { was } from './was'
@@ -56,7 +57,8 @@ const lower = (values: string[]) => values.map((v) => v.toLowerCase().replace('_
 
 /** What is asked before the skin is read, in the order of a conversation. */
 export default function Talk() {
-  const { visit, client, words, work } = useVisitContext()
+  const context = useVisitContext()
+  const { visit, client, words, work } = context
   const navigate = useNavigate()
   const last = useBefore(visit.id).data
   const before = last?.intake
@@ -198,6 +200,7 @@ export default function Talk() {
             choose={(says) => set({ says })}
             was={was(before, intake, 'says', (v) => SAYS.find((s) => s.value === v)?.label ?? '')}
           />
+          <Lately context={context} before={before?.lately} set={set} />
           <Choose
             question={say('visit.oilyInSummerDryInWinter')}
             value={intake.swings ? 'yes' : 'no'}

@@ -32,6 +32,7 @@ export const FIELD_NAMES: Record<string, string> = {
   'intake/oils': say('visit.faceOils'),
   'intake/birthYear': say('visit.yearOfBirth'),
   'intake/says': say('visit.callsTheSkin'),
+  'intake/lately': say('visit.isItAsUsual'),
   'intake/swings': say('visit.oilyInSummerDryInWinter'),
   'intake/flush': say('visit.faceReddensAndHeats'),
   'intake/reactions': say('visit.reactionsToProductsThisYear'),

@@ -2,13 +2,17 @@ package outfell.changes;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import outfell.causes.Cause;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
+import outfell.skin.ByHand;
 import outfell.skin.Observation;
 import outfell.skin.Sign;
 import outfell.skin.Signs;
@@ -72,10 +76,10 @@ final class SkinFacts {
                             r.settlements(),
                             r.byHand()));
         }
-        if (!was.settlements().equals(is.settlements()) || !was.byHand().equals(is.byHand())) {
+        if (!was.settlements().equals(is.settlements())) {
             add(
-                    "verdict",
-                    "A verdict on the skin is set or settled otherwise.",
+                    "settlements",
+                    "What disagreed is settled otherwise.",
                     r -> new SkinReading(
                             r.observations(),
                             r.probe(),
@@ -83,7 +87,12 @@ final class SkinFacts {
                             r.history(),
                             r.events(),
                             was.settlements(),
-                            was.byHand()));
+                            r.byHand()));
+        }
+        for (ByHand.Verdict verdict : ByHand.Verdict.values()) {
+            if (!held(was, verdict).equals(held(is, verdict))) {
+                add("verdict " + verdict, sentence(verdict), r -> holding(r, verdict));
+            }
         }
         // the same said in another order
         if (!was.observations().equals(is.observations()) && sameGrades()) {
@@ -99,6 +108,38 @@ final class SkinFacts {
                             r.settlements(),
                             r.byHand()));
         }
+    }
+
+    private static Optional<ByHand> held(SkinReading reading, ByHand.Verdict verdict) {
+        return reading.byHand().stream().filter(b -> b.verdict() == verdict).findFirst();
+    }
+
+    /** What is held of it since, and why; or that it is as it was read. */
+    private String sentence(ByHand.Verdict verdict) {
+        String name = "The %s".formatted(verdict.name().toLowerCase(Locale.ROOT));
+        return held(is, verdict)
+                .map(b -> "%s is held to be %s: %s.".formatted(name, words(b.value()), b.why()))
+                .orElse("%s is as it was read, no longer as it was held to be.".formatted(name));
+    }
+
+    /** "OILY-DRY" is the T-zone and the cheeks. */
+    private static String words(String value) {
+        String[] parts = value.toLowerCase(Locale.ROOT).split("-");
+        return parts.length == 2 ? "%s on the T-zone, %s on the cheeks".formatted(parts[0], parts[1]) : parts[0];
+    }
+
+    private SkinReading holding(SkinReading reading, ByHand.Verdict verdict) {
+        return new SkinReading(
+                reading.observations(),
+                reading.probe(),
+                reading.conditions(),
+                reading.history(),
+                reading.events(),
+                reading.settlements(),
+                Stream.concat(
+                                reading.byHand().stream().filter(b -> b.verdict() != verdict),
+                                held(was, verdict).stream())
+                        .toList());
     }
 
     private boolean sameGrades() {

@@ -9,10 +9,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.lang3.StringUtils;
-import outfell.changes.Change;
 import outfell.consultation.Life;
 import outfell.knowledge.Because;
-import outfell.product.StepKind;
 import outfell.routine.Part;
 import outfell.year.SpellPlan.SpellLine;
 import outfell.year.Stretch.ToldNote;
@@ -46,8 +44,8 @@ final class ForTheSheet {
     private static Year.YearLine date(Stretch stretch) {
         Map<String, List<Part>> said = new LinkedHashMap<>();
         stretch.changes()
-                .forEach(c ->
-                        said.computeIfAbsent(words(c), _ -> new ArrayList<>()).add(c.part()));
+                .forEach(c -> said.computeIfAbsent(c.inWords(), _ -> new ArrayList<>())
+                        .add(c.part()));
         Stream<String> changes = said.entrySet().stream()
                 .map(e -> e.getValue().size() > 1
                         ? e.getKey() + ", morning and evening"
@@ -61,15 +59,6 @@ final class ForTheSheet {
                 Optional.empty(),
                 "",
                 sentence(Stream.concat(changes, notes).collect(Collectors.joining("; "))));
-    }
-
-    private static String words(Change c) {
-        return switch (c.what()) {
-            case TAKEN_OUT -> "no more " + c.from();
-            case PUT_IN -> c.kind() == StepKind.LIP ? c.to() : "add " + c.to();
-            case REPLACED -> "%s in place of %s".formatted(c.to(), c.from());
-            case OTHER_NIGHTS, OTHER_AMOUNT, OTHER_BESIDE, MOVED -> c.to();
-        };
     }
 
     private static String spell(SpellPlan s) {

@@ -287,7 +287,8 @@ class VisitApiTest extends OverHttp {
                  "medicines": ["Doxycycline", "Krakendrops"], "otherAllergies": ["oarweed"], "matters": ["REDNESS"],
                  "settled": [{"referral": "mole", "who": "Dr Ashdown", "on": "%2$s", "remark": "harmless"}],
                  "note": "line one\\n  line two",
-                 "hoursIn": [{"place": "PLANES", "hours": 3.5}], "outdoorsByMonth": null}""".formatted(today(), today().minusDays(1)));
+                 "hoursIn": [{"place": "PLANES", "hours": 3.5}], "outdoorsByMonth": null,
+                 "lately": {"asUsual": false, "since": "2026-01-02", "causes": ["mask", "stress"]}}""".formatted(today(), today().minusDays(1)));
         JsonNode reading = JSON.readTree("""
                 {"grades": [{"zone": "HANDS", "sign": "ROUGHNESS", "grade": 3, "how": "FELT"}],
                  "probe": [{"quantity": "PH", "zone": "NOSE", "values": [5.1, 5.3, 5.2], "simulated": true}],

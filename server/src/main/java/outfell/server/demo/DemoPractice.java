@@ -130,7 +130,8 @@ class DemoPractice implements SmartLifecycle {
             @Nullable List<Concern> matters,
             String note,
             @Nullable List<CaseDocument.HoursIn> hoursIn,
-            @Nullable List<Double> outdoorsByMonth) {}
+            @Nullable List<Double> outdoorsByMonth,
+            CaseDocument.@Nullable LatelySaid lately) {}
 
     record DemoProbe(CaseDocument.Conditions conditions, List<DemoSpot> readings) {}
 
@@ -437,7 +438,8 @@ class DemoPractice implements SmartLifecycle {
                 List.of(),
                 i.note(),
                 i.hoursIn(),
-                i.outdoorsByMonth());
+                i.outdoorsByMonth(),
+                i.lately());
     }
 
     /** Everything asked: yes where it applies, no elsewhere. */

@@ -96,7 +96,19 @@ public record CaseDocument(
             List<Settled> settled,
             String note,
             @Schema(types = {"array", "null"}) @Nullable List<HoursIn> hoursIn,
-            @Schema(types = {"array", "null"}) @Nullable List<Double> outdoorsByMonth) {}
+            @Schema(types = {"array", "null"}) @Nullable List<Double> outdoorsByMonth,
+            @Schema(types = {"object", "null"}) @Nullable LatelySaid lately) {}
+
+    /**
+     * Whether the skin is as it is as a rule.
+     *
+     * @param since when it is otherwise; absent where nobody knows
+     * @param causes by what, rows of lately.yaml; none where it is as usual, or nobody asked
+     */
+    public record LatelySaid(
+            boolean asUsual,
+            @Schema(types = {"string", "null"}) @Nullable LocalDate since,
+            List<String> causes) {}
 
     /**
      * How long the day is spent in a place that is ticked.

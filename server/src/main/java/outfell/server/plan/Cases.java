@@ -38,6 +38,7 @@ import outfell.server.problem.Problem;
 import outfell.skin.ByHand;
 import outfell.skin.Concern;
 import outfell.skin.History;
+import outfell.skin.Lately;
 import outfell.skin.Observation;
 import outfell.skin.ProbeBands;
 import outfell.skin.ProbeConditions;
@@ -269,7 +270,34 @@ public final class Cases {
                         answers.isYes("beard")));
     }
 
+    /** What is otherwise these weeks; absent where the skin is as usual, or nobody asked. */
+    public static Optional<Lately> lately(LocalDate date, CaseDocument.Intake intake) {
+        CaseDocument.LatelySaid said = intake.lately();
+        if (said == null || said.asUsual()) {
+            return Optional.empty();
+        }
+        LocalDate since = said.since();
+        if (since != null && since.isAfter(date)) {
+            throw Problem.field(
+                    "/intake/lately/since", "%s lies after the visit; was the year mistyped?".formatted(since));
+        }
+        return Optional.of(new Lately(
+                Optional.ofNullable(since),
+                each(
+                        "/intake/lately/causes",
+                        said.causes(),
+                        c -> c,
+                        c -> Lately.known(c)
+                                .orElseThrow(() -> new IllegalArgumentException("There is no cause %s; there are %s."
+                                        .formatted(
+                                                c,
+                                                Lately.known().stream()
+                                                        .map(Lately.CauseOfLately::id)
+                                                        .toList()))))));
+    }
+
     private static Answers answers(LocalDate date, CaseDocument.Intake intake) {
+        lately(date, intake);
         Set<String> known = SafetyScreen.questions();
         List<Answers.Answer> given = each("/intake/answers", intake.answers(), CaseDocument.Answer::question, a -> {
             if (!known.contains(a.question())) {

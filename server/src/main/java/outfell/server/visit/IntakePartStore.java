@@ -165,6 +165,25 @@ class IntakePartStore {
                 lists.settled(),
                 r.getNote(),
                 lists.hoursIn(),
-                lists.outdoorsByMonth());
+                lists.outdoorsByMonth(),
+                lately(r));
+    }
+
+    private static CaseDocument.@Nullable LatelySaid lately(VisitRecord r) {
+        Boolean usual = r.getLatelyUsual();
+        String causes = r.getLatelyCauses();
+        return usual == null
+                ? null
+                : new CaseDocument.LatelySaid(
+                        usual, r.getLatelySince(), causes == null ? List.of() : List.of(causes.split(",")));
+    }
+
+    static void write(VisitRecord row, CaseDocument.@Nullable LatelySaid lately) {
+        row.setLatelyUsual(lately == null ? null : lately.asUsual());
+        row.setLatelySince(lately == null ? null : lately.since());
+        row.setLatelyCauses(
+                lately == null || lately.causes().isEmpty()
+                        ? null
+                        : String.join(",", lately.causes().stream().distinct().toList()));
     }
 }

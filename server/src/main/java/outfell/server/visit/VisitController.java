@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.RestController;
 import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Compared;
+import outfell.changes.UsualAgain;
 import outfell.regimen.Findings;
 import outfell.regimen.Weeks;
 import outfell.routine.Part;
@@ -303,6 +304,18 @@ class VisitController {
     @GetMapping("/visits/{id}/plan/own-rules")
     List<Change> ownRules(@PathVariable UUID id) {
         return visits.byOwnRules(id);
+    }
+
+    /**
+     * The plan of a skin that is otherwise these weeks.
+     *
+     * @param told what it becomes when the skin is as usual again; absent where it is as usual now, or nobody asked
+     */
+    record UsualView(Optional<UsualAgain.UsualTold> told) {}
+
+    @GetMapping("/visits/{id}/plan/usual")
+    UsualView usual(@PathVariable UUID id) {
+        return new UsualView(visits.usualAgain(id));
     }
 
     /** What the client does now, read as a regimen. */

@@ -273,6 +273,7 @@ public class VisitStore {
         row.setBurns(i.burns());
         row.setTans(i.tans());
         row.setNote(i.note());
+        IntakePartStore.write(row, i.lately());
         row.setNightsEvery(v.week().every());
         row.setNightsFirst(v.week().first());
         ReadingPartStore.write(row, v.reading().conditions());

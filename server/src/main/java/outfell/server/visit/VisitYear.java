@@ -3,12 +3,15 @@ package outfell.server.visit;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.Month;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.apache.commons.lang3.StringUtils;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import outfell.changes.Changes;
+import outfell.changes.UsualAgain;
 import outfell.climate.MonthlyAir;
 import outfell.climate.Site;
 import outfell.consultation.Consultation;
@@ -16,6 +19,7 @@ import outfell.product.ProductId;
 import outfell.regimen.HerSun;
 import outfell.server.client.ClientStore;
 import outfell.server.place.Places;
+import outfell.server.plan.Cases;
 import outfell.server.problem.Problem;
 import outfell.server.visit.VisitStore.Visit;
 import outfell.server.weather.AirTodayView;
@@ -55,9 +59,21 @@ public class VisitYear {
         Consultation there = hers.parts().site(site).together();
         return YearAhead.of(there, LocalDate.now(clock), packs(visit))
                 .map(y -> YearView.of(
-                        y, site.id(), site.name(), !site.id().equals(hers.site().id())))
+                        y, site.id(), site.name(), !site.id().equals(hers.site().id()), usual(visit, hers)))
                 .orElseThrow(() ->
                         Problem.refused("refer-first", "There is no year to lay out until the referral is settled."));
+    }
+
+    /** What the plan becomes when the skin is as usual again, as one of the lines of the sheet. */
+    private static List<YearView.SheetLine> usual(Visit visit, Consultation hers) {
+        return Cases.lately(visit.date(), visit.intake()).map(l -> UsualAgain.of(hers, l)).stream()
+                .filter(t -> !t.changes().isEmpty())
+                .map(t -> new YearView.SheetLine(
+                        t.lookAgain(),
+                        null,
+                        "when the skin is as usual again",
+                        StringUtils.capitalize(UsualAgain.forTheSheet(t)) + "."))
+                .toList();
     }
 
     /**

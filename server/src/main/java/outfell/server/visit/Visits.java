@@ -25,6 +25,7 @@ import outfell.causes.Ladder;
 import outfell.changes.Change;
 import outfell.changes.Changes;
 import outfell.changes.Compared;
+import outfell.changes.UsualAgain;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.consultation.Life.Taste;
@@ -274,6 +275,12 @@ public class Visits {
     /** What the practice's own rules change in the visit's plan, and which of them. */
     public List<Change> byOwnRules(UUID id) {
         return plans.byOwnRules(consultations.of(find(id)));
+    }
+
+    /** What the plan becomes when the skin is as usual again; absent where it is as usual now, or nobody asked. */
+    public Optional<UsualAgain.UsualTold> usualAgain(UUID id) {
+        Visit visit = find(id);
+        return Cases.lately(visit.date(), visit.intake()).map(l -> UsualAgain.of(consultations.of(visit), l));
     }
 
     /** What the steps of the visit's plan do to one another, and what mends it. */
@@ -535,7 +542,8 @@ public class Visits {
                         .toList(),
                 "",
                 i.hoursIn(),
-                i.outdoorsByMonth());
+                i.outdoorsByMonth(),
+                null);
     }
 
     private CaseDocument.Intake unasked() {
@@ -567,6 +575,7 @@ public class Visits {
                 List.of(),
                 List.of(),
                 "",
+                null,
                 null,
                 null);
     }

@@ -3,6 +3,7 @@ package outfell.server.visit;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import outfell.changes.Change;
 import outfell.climate.Air;
@@ -98,7 +99,8 @@ public record YearView(
             int again,
             @Schema(types = {"number", "null"}) @Nullable Double cost) {}
 
-    static YearView of(Year year, SiteId site, String place, boolean elsewhere) {
+    /** @param usual what is told before it, of a skin that is otherwise these weeks */
+    static YearView of(Year year, SiteId site, String place, boolean elsewhere, List<SheetLine> usual) {
         List<BottleView> bottles = year.bottles().stream()
                 .map(b -> new BottleView(
                         b.product(),
@@ -118,8 +120,11 @@ public record YearView(
                 year.stretches().stream().map(YearView::stretch).toList(),
                 year.months(),
                 year.spells(),
-                year.sheet().stream()
-                        .map(l -> new SheetLine(l.from().orElse(null), l.until().orElse(null), l.title(), l.text()))
+                Stream.concat(
+                                usual.stream(),
+                                year.sheet().stream()
+                                        .map(l -> new SheetLine(
+                                                l.from().orElse(null), l.until().orElse(null), l.title(), l.text())))
                         .toList(),
                 year.apart(),
                 bottles,

@@ -22,6 +22,7 @@ import outfell.safety.SafetyScreen;
 import outfell.server.week.WeekWords;
 import outfell.skin.Concern;
 import outfell.skin.How;
+import outfell.skin.Lately;
 import outfell.skin.PhototypeReader;
 import outfell.skin.ProbeReading;
 import outfell.skin.Sign;
@@ -46,6 +47,7 @@ class VocabularyController {
             List<QuantityWords> quantities,
             PatchWords patch,
             WeekWords weeks,
+            List<CauseWords> lately,
             Map<Evidence, String> evidence,
             Map<String, String> sources) {}
 
@@ -65,6 +67,9 @@ class VocabularyController {
     record ActiveWords(ActiveKind kind, String label) {}
 
     record TextureWords(double grade, String label) {}
+
+    /** By what a skin may be otherwise these weeks. */
+    record CauseWords(String id, String label) {}
 
     record SiteWords(String id, String name, String note) {}
 
@@ -109,6 +114,9 @@ class VocabularyController {
                         .toList(),
                 new PatchWords(PatchTest.kinds(), PatchTest.sites(), PatchTest.grades()),
                 WeekWords.all(),
+                Lately.known().stream()
+                        .map(c -> new CauseWords(c.id(), c.label()))
+                        .toList(),
                 Arrays.stream(Evidence.values())
                         .collect(java.util.stream.Collectors.toMap(
                                 e -> e, Evidence::words, (a, _) -> a, java.util.TreeMap::new)),
