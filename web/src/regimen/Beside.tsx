@@ -1,14 +1,18 @@
+import Button from '@mui/material/Button'
 import Chip from '@mui/material/Chip'
 import ListSubheader from '@mui/material/ListSubheader'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import type { Step } from '../api/client'
+import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
 import type { ByHandChange, StepByHand } from './byHandEdits'
 import { say } from '../words/say'
 import '../words/regimen'
 
 type Then = NonNullable<StepByHand['then']>[number]
+
+const LONGEST = 200
 
 const key = (t: Then) => `${t.again ?? ''}|${t.alone ?? ''}`
 
@@ -80,5 +84,35 @@ export function Beside({
         />
       ))}
     </>
+  )
+}
+
+/** What a rule holds back for now, put in all the same by her reason, which stays with the step. */
+export function AllTheSame({
+  context,
+  of,
+  put,
+}: {
+  context: VisitContext
+  /** which step: what is typed is kept by it */
+  of: string
+  put: (why: string) => void
+}) {
+  const [why, setWhy] = kept(context.work, `/steps/${of}/overrule`)
+  return (
+    <span className="row">
+      <TextField
+        label={say('regimen.whyAllTheSame')}
+        size="small"
+        value={why}
+        onChange={(e) => setWhy(e.target.value)}
+        onKeyDown={(e) => e.stopPropagation()}
+        slotProps={{ htmlInput: { maxLength: LONGEST } }}
+        sx={{ minWidth: 260 }}
+      />
+      <Button disabled={why.trim() === ''} onClick={() => (put(why.trim()), setWhy(''))}>
+        {say('regimen.allTheSame')}
+      </Button>
+    </span>
   )
 }

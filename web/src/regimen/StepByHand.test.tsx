@@ -188,3 +188,20 @@ test('a toner comes again after it, a step without a product stands beside it, a
   )
   expect(now().steps[0]?.then).toEqual([{ alone: 'residue' }])
 })
+
+test('what a rule holds back for now stands all the same by a reason, which stays with the step', async () => {
+  open(step(), [
+    {
+      part: 'EVENING',
+      product: 'serum',
+      name: 'Calm serum',
+      because: because('No roller for now: the barrier is strained.'),
+      overrulable: true,
+    } as Regimen['refusals'][number],
+  ])
+  const put = screen.getByRole('button', { name: 'Put it in all the same' })
+  expect(put).toBeDisabled()
+  await userEvent.type(screen.getByLabelText(/Why all the same/i), 'Only over the jaw')
+  await userEvent.click(put)
+  expect(now().steps[0]?.overrule).toBe('Only over the jaw')
+})

@@ -10,7 +10,7 @@ import { later } from '../shared/later'
 import type { Move } from '../strip/Movable'
 import { kept } from '../visit/kept'
 import type { VisitContext } from '../visit/VisitShell'
-import { Beside } from './Beside'
+import { AllTheSame, Beside } from './Beside'
 import {
   adjust,
   byHandOf,
@@ -134,9 +134,18 @@ export function StepByHand({
       </div>
       {where && <Where context={context} part={part} step={step} />}
       {refusals.map((r) => (
-        <p key={r.because.sentence} role="alert" className="refusal">
-          {say('regimen.notFollowed', { sentence: r.because.sentence })}
-        </p>
+        <div key={r.because.sentence}>
+          <p role="alert" className="refusal">
+            {say('regimen.notFollowed', { sentence: r.because.sentence })}
+          </p>
+          {r.overrulable && (
+            <AllTheSame
+              context={context}
+              of={`${part}/${step.product}`}
+              put={(overrule) => change({ overrule })}
+            />
+          )}
+        </div>
       ))}
     </section>
   )

@@ -183,6 +183,9 @@ public final class Adjustments {
         if (step.kind() == StepKind.SUNSCREEN || step.kind() == StepKind.BASE) {
             return Optional.of(Moves.SUNSCREEN_LAST);
         }
+        if (again.kind() == StepKind.SUNSCREEN) {
+            return mayHaveSecondCoat(again);
+        }
         if (again.prescription() || again.rationed()) {
             return Optional.of(Because.custom(
                     "%s is a strong step: once in a routine is what its nights count on.".formatted(again.name())));

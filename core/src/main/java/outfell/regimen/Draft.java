@@ -306,7 +306,7 @@ final class Draft {
 
     private void notFollowed(Layout layout, Part part, List<Product> products) {
         layout.notFollowed(part, products)
-                .forEach(n -> refusals.add(new Refusal(part, n.product(), n.name(), n.because())));
+                .forEach(n -> refusals.add(new Refusal(part, n.product(), n.name(), n.because(), n.overrulable())));
     }
 
     private static List<Product> products(List<Candidate> candidates) {

@@ -79,10 +79,11 @@ final class Asides {
                                 p.id(),
                                 p.name(),
                                 Because.custom("What was to come again after %s is not in the %s any more."
-                                        .formatted(p.name(), part.words())))));
+                                        .formatted(p.name(), part.words())),
+                                false)));
                 then.alone()
                         .flatMap(alone -> byHand.against(part, p.id(), alone))
-                        .ifPresent(because -> not.add(new Moves.NotFollowed(p.id(), p.name(), because)));
+                        .ifPresent(because -> not.add(new Moves.NotFollowed(p.id(), p.name(), because, true)));
             }
         }
         return not;

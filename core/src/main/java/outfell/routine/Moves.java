@@ -25,8 +25,12 @@ public final class Moves {
      */
     public record Shift(int to, boolean allowed, List<Because> against) {}
 
-    /** A move that was not followed. */
-    public record NotFollowed(ProductId product, String name, Because because) {}
+    /**
+     * Something by hand that was not followed.
+     *
+     * @param overrulable whether a reason of hers lets it stand all the same
+     */
+    public record NotFollowed(ProductId product, String name, Because because, boolean overrulable) {}
 
     /**
      * @param steps in the order that stands
@@ -46,7 +50,7 @@ public final class Moves {
             if (found.isPresent() && a.move().isPresent()) {
                 Product step = found.get();
                 move(order, steps, step, a.move().get())
-                        .ifPresent(because -> not.add(new NotFollowed(step.id(), step.name(), because)));
+                        .ifPresent(because -> not.add(new NotFollowed(step.id(), step.name(), because, false)));
             }
         }
         return new Moved(List.copyOf(steps), List.copyOf(not));

@@ -64,7 +64,9 @@ public record Routine(Part part, List<Step> steps, Timeline timeline) {
 
     /** Elapsed minutes, to one decimal, of an evening or morning on which only these of the steps are done. */
     public static double minutes(List<Step> done) {
-        return minutes(Schedule.of(Schedule.tasks(timed(done))).seconds());
+        return minutes(Schedule.of(Schedule.tasks(
+                        timed(done).stream().map(Schedule.Timed::everyDay).toList()))
+                .seconds());
     }
 
     private static List<Schedule.Timed> timed(List<Step> steps) {

@@ -94,6 +94,12 @@ class BesideTheStepTest {
         assertThat(step(over.morning(), sunscreen.product()).then()).isEmpty();
         assertThat(over.refusals())
                 .anySatisfy(r -> assertThat(r.because().sentence()).startsWith("Nothing goes over the sunscreen"));
+        Regimen before = plan(c.by(new ByHand(
+                List.of(),
+                List.of(),
+                List.of(Adjustment.none(Part.MORNING, first).beside(List.of(Then.again(sunscreen.product())), "")))));
+        assertThat(before.refusals())
+                .anySatisfy(r -> assertThat(r.because().sentence()).startsWith("The sunscreen's dose goes on"));
         ProductId strong = new ProductId("lactic-serum-5");
         Regimen twice = plan(c.by(new ByHand(
                 List.of(new Choice(Part.EVENING, strong), new Choice(Part.EVENING, SERUM)),
@@ -112,9 +118,10 @@ class BesideTheStepTest {
                 .orElseThrow();
         Regimen not = plan(serum(strained, List.of(Then.alone(ROLLER)), ""));
         assertThat(step(not, SERUM).then()).isEmpty();
-        assertThat(not.refusals())
-                .anySatisfy(r ->
-                        assertThat(r.because().sentence()).isEqualTo("No roller for now: the barrier is strained."));
+        assertThat(not.refusals()).anySatisfy(r -> {
+            assertThat(r.because().sentence()).isEqualTo("No roller for now: the barrier is strained.");
+            assertThat(r.overrulable()).isTrue();
+        });
         Regimen all = plan(serum(strained, List.of(Then.alone(ROLLER)), "Only over the jaw, which is sound."));
         assertThat(step(all, SERUM).then()).extracting(Aside::told).containsExactly("then roller");
     }

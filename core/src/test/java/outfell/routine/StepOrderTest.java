@@ -567,6 +567,9 @@ class StepOrderTest {
                 .isEqualTo(evening.steps().get(2).handsOn());
         assertThat(layout.minutes(Part.EVENING, steps))
                 .isEqualTo(evening.timeline().minutes());
+        assertThat(Routine.minutes(evening.steps()))
+                .as("on the evening itself no layer is counted twice")
+                .isEqualTo(evening.timeline().minutes());
         List<Product> plain = products("gel-wash-low-foam", "toner-water", "cream-ceramide-night");
         assertThat(layout.lay(Part.EVENING, plain, 20).steps().get(1).technique())
                 .doesNotContain("nights");
