@@ -29,6 +29,7 @@ public final class Adjustments {
     private final Tolerance tolerance;
     private final List<Adjustment> followed = new ArrayList<>();
     private final List<Refusal> refusals = new ArrayList<>();
+    private final List<Because> notices = new ArrayList<>();
     private final Set<DayOfWeek> strongNights = EnumSet.noneOf(DayOfWeek.class);
 
     public Adjustments(Consultation consultation, Uses uses, Tolerance tolerance) {
@@ -47,6 +48,11 @@ public final class Adjustments {
         return List.copyOf(refusals);
     }
 
+    /** What was let through against a rule, with her reason. */
+    public List<Because> notices() {
+        return List.copyOf(notices);
+    }
+
     private void take(Adjustment a) {
         Optional<Product> product = consultation.find(a.product());
         if (product.isEmpty()) {
@@ -54,8 +60,11 @@ public final class Adjustments {
         }
         Product p = product.get();
         boolean optional = a.optional() && allowed(a, p, mayBeLeftOut(a.part(), p));
-        boolean nights = !a.nights().isEmpty() && allowed(a, p, mayHaveNights(a, p));
-        Optional<Condition> when = a.when().filter(w -> allowed(a, p, mayHaveCondition(a, w, p)));
+        boolean nights = !a.nights().isEmpty()
+                && allowed(a, p, mayHaveNights(a, p))
+                && borne(a, p, a.nights().size());
+        Optional<Condition> when =
+                a.when().filter(w -> allowed(a, p, mayHaveCondition(a, p)) && borne(a, p, w.usual()));
         boolean on = !a.on().isEmpty() && allowed(a, p, mayGoOn(a.on(), p));
         boolean coat = a.secondCoat() && allowed(a, p, mayHaveSecondCoat(p));
         if (nights && p.rationed()) {
@@ -75,6 +84,23 @@ public final class Adjustments {
                 a.then().stream()
                         .filter(t -> allowed(a, p, mayStandBeside(p, t)))
                         .toList()));
+    }
+
+    /** One night more than this skin bears stands by a reason of hers, and both are told; two more do not. */
+    private boolean borne(Adjustment a, Product p, int nights) {
+        int most = mostNights(p);
+        if (nights <= most) {
+            return true;
+        }
+        Because rule = tooMany(p, nights);
+        boolean overrulable = nights == most + 1;
+        if (!overrulable || a.overrule().isEmpty()) {
+            refusals.add(new Refusal(a.part(), p.id(), p.name(), rule, overrulable));
+            return false;
+        }
+        notices.add(
+                rule.withSentence("Against a rule, by hand: %s Because: %s".formatted(rule.sentence(), a.overrule())));
+        return true;
     }
 
     private boolean allowed(Adjustment a, Product p, Optional<Because> against) {
@@ -107,13 +133,6 @@ public final class Adjustments {
         if (never.isPresent() || !p.rationed()) {
             return never;
         }
-        int most = uses.now(p);
-        if (a.nights().size() > most) {
-            return Optional.of(tolerance
-                    .because()
-                    .withSentence("%s on %d nights: a %s skin bears %d for now."
-                            .formatted(p.name(), a.nights().size(), tolerance.label(), most)));
-        }
         return a.nights().stream()
                 .filter(strongNights::contains)
                 .findFirst()
@@ -121,15 +140,20 @@ public final class Adjustments {
                         .formatted(p.name(), words(night))));
     }
 
-    private Optional<Because> mayHaveCondition(Adjustment a, Condition when, Product p) {
-        Optional<Because> never = prescribed(p).or(() -> needed(a.part(), p));
-        if (never.isPresent() || !p.rationed() || when.usual() <= uses.now(p)) {
-            return never;
-        }
-        return Optional.of(tolerance
+    private static Optional<Because> mayHaveCondition(Adjustment a, Product p) {
+        return prescribed(p).or(() -> needed(a.part(), p));
+    }
+
+    /** Nights a week that this skin bears of it for now; every one of what has no nights of its own. */
+    private int mostNights(Product p) {
+        return p.rationed() ? uses.now(p) : DayOfWeek.values().length;
+    }
+
+    private Because tooMany(Product p, int nights) {
+        return tolerance
                 .because()
-                .withSentence("%s about %d times a week: a %s skin bears %d for now."
-                        .formatted(p.name(), when.usual(), tolerance.label(), uses.now(p))));
+                .withSentence("%s on %d nights a week: a %s skin bears %d for now."
+                        .formatted(p.name(), nights, tolerance.label(), uses.now(p)));
     }
 
     private static String words(DayOfWeek day) {

@@ -109,6 +109,7 @@ final class Draft {
         Chosen chosen = choose();
         notices.addAll(places.notices());
         notices.addAll(pins.notices());
+        notices.addAll(adjustments.notices());
         notices.addAll(allowance.notices(
                 chosen.posed().slots(),
                 chosen.posed().problem().limits(),

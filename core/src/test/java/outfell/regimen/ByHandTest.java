@@ -159,6 +159,33 @@ class ByHandTest {
     }
 
     @Test
+    void one_night_more_than_the_skin_bears_stands_by_a_reason_and_two_more_do_not() {
+        Consultation c = withStrong();
+        Step strong = regimen(c).evening().steps().stream()
+                .filter(s -> !s.everyDay())
+                .findFirst()
+                .orElseThrow();
+        int borne = strong.nights().size();
+        DayOfWeek[] days = DayOfWeek.values();
+        Adjustment more = nights(Part.EVENING, strong, java.util.Arrays.copyOf(days, borne + 1));
+        assertThat(regimen(changed(c, more)).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.overrulable()).isTrue());
+        Regimen all = regimen(changed(c, more.beside(List.of(), "She has borne three for a year.")));
+        assertThat(step(all, Part.EVENING, strong.product()).nights()).hasSize(borne + 1);
+        assertThat(all.refusals()).isEmpty();
+        assertThat(all.notices())
+                .extracting(n -> n.sentence())
+                .anySatisfy(s -> assertThat(s)
+                        .startsWith("Against a rule, by hand: ")
+                        .endsWith("Because: She has borne three for a year."));
+        Adjustment many = nights(Part.EVENING, strong, java.util.Arrays.copyOf(days, borne + 2));
+        assertThat(regimen(changed(c, many.beside(List.of(), "She insists."))).refusals())
+                .singleElement()
+                .satisfies(r -> assertThat(r.overrulable()).isFalse());
+    }
+
+    @Test
     void a_prescription_is_the_prescribers_and_a_strong_step_gets_no_second_coat() {
         Product tretinoin = ProductReader.read(new Product.Facts(
                 new ProductId("tret"),
