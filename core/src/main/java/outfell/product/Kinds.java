@@ -64,10 +64,24 @@ public final class Kinds {
     private static final List<String> SUN = FILE.texts("sun-words");
     private static final Set<String> SOLUBILISERS = Set.copyOf(FILE.texts("solubilisers"));
 
+    private static final Set<String> SPOTS = Set.copyOf(FILE.texts("spot-words"));
+    private static final Set<String> MARKS = Set.copyOf(FILE.texts("not-spots-after"));
+
     private static final Row WEIGHS = FILE.row("weighs");
     private static final Map<Sign, Integer> WEIGHTS = weights();
     private static final Set<String> BUFFERS = Set.copyOf(FILE.texts("buffers"));
     static final int SURFACTANT_FIRST = FILE.whole("surfactant-first-within", 1, 20);
+
+    /** Whether a name says that spots are meant, and not marks. */
+    static boolean saysSpots(String name) {
+        String[] words = name.toLowerCase(Locale.ROOT).split("[^\\p{L}]+");
+        for (int i = 0; i < words.length; i++) {
+            if (SPOTS.contains(words[i]) && (i == 0 || !MARKS.contains(words[i - 1]))) {
+                return true;
+            }
+        }
+        return false;
+    }
 
     /** A sign by which a pack's kind is read. */
     enum Sign {

@@ -129,6 +129,11 @@ public record Product(
         return kind.comesOff() && TWO_PART.matcher(name).find();
     }
 
+    /** Whether its name keeps it to spots: a spot treatment, and not what lightens dark spots. */
+    public boolean forSpots() {
+        return kind == StepKind.TREATMENT && Kinds.saysSpots(name);
+    }
+
     /** Whether something in it keeps it from everybody. */
     public boolean harmful() {
         for (Harms.Harm harm : allHarms) {

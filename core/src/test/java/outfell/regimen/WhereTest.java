@@ -8,11 +8,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.random.RandomGeneratorFactory;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
 import outfell.consultation.Life;
 import outfell.hand.Refusal;
 import outfell.knowledge.Because;
+import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
@@ -219,5 +225,51 @@ class WhereTest {
 
     private static Step step(Consultation c, Part part, StepKind kind) {
         return steps(c, part).filter(s -> s.kind() == kind).findFirst().orElseThrow();
+    }
+
+    @Test
+    void a_spot_treatment_goes_on_spots_alone_and_what_lightens_dark_spots_does_not() {
+        Product gel = named("Spot gel, salicylic 2 %", "Aqua, Salicylic Acid 2 %, Glycerin");
+        assertThat(gel.kind()).isEqualTo(StepKind.TREATMENT);
+        assertThat(gel.forSpots()).isTrue();
+        assertThat(named("Dark spot treatment", "Aqua, Tranexamic Acid 3 %, Glycerin")
+                        .forSpots())
+                .isFalse();
+        assertThat(named("Spotless serum", "Aqua, Niacinamide 5 %").forSpots()).isFalse();
+        assertThat(named("Blemish wash", "Aqua, Coco-Glucoside, Glycerin").forSpots())
+                .isFalse();
+        Step step = IntStream.range(0, 30)
+                .mapToObj(seed -> Consultations.of(
+                        Consultations.face(
+                                RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
+                        "classic",
+                        Month.NOVEMBER,
+                        Stream.concat(Consultations.CATALOGUE.stream(), Stream.of(gel))
+                                .toList(),
+                        List.of(),
+                        Consultations.NOTHING,
+                        Life.USUAL))
+                .map(c -> ((Outcome.Planned) Planner.plan(c.with(new Consultation.Choice(Part.EVENING, gel.id()))))
+                        .regimen())
+                .flatMap(plan -> plan.evening().steps().stream())
+                .filter(s -> s.product().equals(gel.id()))
+                .findFirst()
+                .orElseThrow();
+        assertThat(step.amount().places()).extracting(a -> a.place()).containsExactly(Coverage.SPOTS);
+        assertThat(step.amount().grams()).as("a dab, not a coat").isLessThan(0.1);
+    }
+
+    private static Product named(String name, String label) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId(name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z]+", "-")),
+                name,
+                "Nobody",
+                15,
+                "ml",
+                9,
+                label,
+                Optional.empty(),
+                java.util.OptionalDouble.empty(),
+                false));
     }
 }
