@@ -1877,6 +1877,7 @@ export interface components {
             how: string;
             /** @enum {string} */
             kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            name: string;
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             /** Format: int32 */
             number: number;

@@ -297,6 +297,13 @@ class RegimenIT extends InTheBrowser {
         assertThat(serum).containsText("then 3 again");
         page.navigate(visitOf("Maren Oskell") + "/sheet");
         assertThat(page.locator(".paper").first()).containsText("then 3 again: 1 splash into the palm");
+        // the next test finds the plan as it was computed
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        page.getByRole(AriaRole.REGION, named("Changed by hand"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("As computed"))
+                .click();
+        assertThat(page.getByRole(AriaRole.REGION, named("Changed by hand"))).hasCount(0);
+        saved();
     }
 
     @Test

@@ -14,6 +14,7 @@ import outfell.product.StepKind;
  * @param again the step that is repeated; absent for one without a product
  * @param number of the step that is repeated, else of the step that it goes with
  * @param kind of the same
+ * @param name of the step that is repeated; empty for one without a product
  * @param told short: "2 again", "look for residue"
  * @param how in words for the sheet: "1 splash into the palm"
  * @param seconds hands on
@@ -27,6 +28,7 @@ public record Aside(
         Optional<ProductId> again,
         int number,
         StepKind kind,
+        String name,
         String told,
         String how,
         int seconds,
@@ -41,7 +43,7 @@ public record Aside(
     }
 
     Aside on(List<DayOfWeek> days) {
-        return new Aside(before, again, number, kind, told, how, seconds, ofItsOwn, grams, days, byHand, because);
+        return new Aside(before, again, number, kind, name, told, how, seconds, ofItsOwn, grams, days, byHand, because);
     }
 
     boolean repeats(ProductId product) {

@@ -22,9 +22,12 @@ public record BareStep(ProductId product, int aWeek, String words, double grams,
                 told(step.then()));
     }
 
-    /** What of it the therapist has put there, in words. */
+    /** What of it the therapist has put there, in words; by name, for numbers change when another step leaves. */
     static String told(List<Aside> asides) {
-        return asides.stream().filter(Aside::byHand).map(Aside::told).collect(Collectors.joining(", "));
+        return asides.stream()
+                .filter(Aside::byHand)
+                .map(a -> a.name().isEmpty() ? a.told() : "then %s again".formatted(a.name()))
+                .collect(Collectors.joining(", "));
     }
 
     public double gramsAWeek() {

@@ -39,6 +39,9 @@ class BesideTheStepTest {
         Regimen twice = evening(List.of(Then.again(TONER)));
         Step serum = step(twice, SERUM);
         Step toner = step(twice, TONER);
+        assertThat(outfell.routine.BareStep.of(serum).then())
+                .as("by name: numbers change when another step leaves")
+                .isEqualTo("then Water toner, no alcohol again");
         assertThat(serum.then()).singleElement().satisfies(a -> {
             assertThat(a.told()).isEqualTo("then %d again".formatted(toner.number()));
             assertThat(a.byHand()).isTrue();
