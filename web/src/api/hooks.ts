@@ -224,18 +224,6 @@ export const useProduct = (id: string) => useQuery(oneProduct(id))
 
 export const useProductsNamed = (ids: string[]) => useQueries({ queries: ids.map(oneProduct) })
 
-/** @param visit whose face it is built on; '' for a plain skin */
-export const useAround = (id: string, visit: string) =>
-  useQuery({
-    queryKey: keys.around(id, visit),
-    queryFn: () =>
-      ask(
-        api.GET('/api/products/{id}/around', {
-          params: { path: { id }, query: visit === '' ? {} : { visit } },
-        }),
-      ),
-  })
-
 export const useSubstitutes = (id: string, want: Want) =>
   useQuery({
     queryKey: keys.substitutes(id, want),
@@ -348,15 +336,6 @@ export function useByOwnRules(visit: string, version: number) {
     enabled: any,
   })
 }
-
-/** Of a skin that is otherwise these weeks, what the plan becomes when it is as usual again. */
-export const useUsual = (visit: string, version: number, enabled: boolean) =>
-  useQuery({
-    queryKey: keys.usual(visit, version),
-    queryFn: ({ signal }) =>
-      ask(api.GET('/api/visits/{id}/plan/usual', { params: { path: { id: visit } }, signal })),
-    enabled,
-  })
 
 /** For each of the client's limits, what less would take from the plan and what more would buy. */
 export const useLadders = (visit: string, version: number) =>

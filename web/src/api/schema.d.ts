@@ -1867,7 +1867,14 @@ export interface components {
             to: number;
             told: components["schemas"]["ToldNote"][];
         };
+        AroundView: {
+            client: string;
+            refused?: components["schemas"]["Because"];
+            rounds: components["schemas"]["OneRound"][];
+        };
         Aside: {
+            /** Format: int32 */
+            aWeek: number;
             again?: string | null;
             because: components["schemas"]["Because"];
             before: boolean;
@@ -3802,10 +3809,6 @@ export interface components {
             every: number;
             /** Format: date */
             first: string;
-        };
-        Rounds: {
-            refused?: components["schemas"]["Because"];
-            rounds: components["schemas"]["OneRound"][];
         };
         Routine: {
             /** @enum {string} */
@@ -6896,7 +6899,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Rounds"];
+                    "application/json": components["schemas"]["AroundView"];
                 };
             };
         };

@@ -1,9 +1,10 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
 import Autocomplete from '@mui/material/Autocomplete'
 import TextField from '@mui/material/TextField'
 import { Link, useParams, useSearchParams } from 'react-router'
-import type { Part, Routine, Schemas } from '../api/client'
-import { useAround, useDesk, useMoney, useProductsNamed } from '../api/hooks'
+import { api, ask, type Part, type Routine, type Schemas } from '../api/client'
+import { keys, useDesk, useMoney, useProductsNamed } from '../api/hooks'
 import { partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Why } from '../shared/Why'
@@ -15,6 +16,19 @@ import '../words/around'
 import './around.css'
 
 type Round = Schemas['OneRound']
+
+/** @param visit whose face it is built on; '' for a plain skin */
+const useAround = (id: string, visit: string) =>
+  useQuery({
+    queryKey: keys.around(id, visit),
+    queryFn: ({ signal }) =>
+      ask(
+        api.GET('/api/products/{id}/around', {
+          params: { path: { id }, query: visit === '' ? {} : { visit } },
+          signal,
+        }),
+      ),
+  })
 
 /** Round one thing that a client has brought: the smallest, the usual and the fullest routine, on a plain skin or on a client's. */
 export default function AroundPage() {
@@ -35,6 +49,7 @@ export default function AroundPage() {
       </div>
       <ForWhom
         visit={visit}
+        client={found.data?.client ?? ''}
         choose={(next) => setParams(next === '' ? {} : { visit: next }, { replace: true })}
       />
       {found.isError && <ErrorBand error={found.error} again={() => void found.refetch()} />}
@@ -56,25 +71,30 @@ export default function AroundPage() {
 const PLAIN = { id: '', label: say('around.plainSkin') }
 
 /** A plain skin, or that of a client's last visit. */
-function ForWhom({ visit, choose }: { visit: string; choose: (visit: string) => void }) {
+function ForWhom({
+  visit,
+  client,
+  choose,
+}: {
+  visit: string
+  /** whose visit it is, once that is known */
+  client: string
+  choose: (visit: string) => void
+}) {
   const [text, setText] = useState('')
   const desk = useDesk({ text })
   const clients = (desk.data?.clients ?? []).flatMap((c) =>
     c.lastVisit ? [{ id: c.lastVisit, label: c.name }] : [],
   )
-  const [chosen, setChosen] = useState(PLAIN)
-  const now =
-    visit === '' ? PLAIN : chosen.id === visit ? chosen : (clients.find((c) => c.id === visit) ?? PLAIN)
+  const hers = useMemo(() => ({ id: visit, label: client }), [visit, client])
+  const now = visit === '' ? PLAIN : hers
   return (
     <div className="around-whom">
       <Autocomplete
         options={[PLAIN, ...clients]}
         value={now}
         onInputChange={(_, next, reason) => setText(reason === 'input' ? next : '')}
-        onChange={(_, next) => {
-          setChosen(next)
-          choose(next.id)
-        }}
+        onChange={(_, next) => choose(next.id)}
         isOptionEqualToValue={(a, b) => a.id === b.id}
         disableClearable
         noOptionsText={say('around.noClient')}

@@ -5,6 +5,7 @@ import { dateWords, week } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
 import { daysAfter } from '../week/edits'
+import { amongThese } from './Rail'
 import { say } from '../words/say'
 import '../words/regimen'
 
@@ -13,7 +14,7 @@ type Dated = Schemas['DatedEvening']
 /** The evening routine as it is on one day: what is on is drawn whole, and only what waits for a condition is drawn broken. */
 export const onTheDay = ({ routine }: Dated): Routine => ({
   ...routine,
-  steps: routine.steps.map((s) => ({ ...s, nights: [...week()], often: s.hand.when })),
+  steps: amongThese(routine.steps).map((s) => ({ ...s, nights: [...week()], often: s.hand.when })),
 })
 
 /** The day whose evening is drawn: which it is, the days beside it, and why it is rest when it is. */

@@ -1,6 +1,6 @@
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
-import type { Regimen, Routine } from '../api/client'
+import type { Regimen, Routine, Step } from '../api/client'
 import { partName } from '../shared/format'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
@@ -8,10 +8,18 @@ import '../words/regimen'
 
 export type Version = Regimen['tonight'][number]
 
+/** Some steps of a routine: what is done beside one is done where that which it repeats is. */
+export const amongThese = (steps: Step[]): Step[] =>
+  steps.map((s) => ({
+    ...s,
+    // a plan that was kept before there were such words has none
+    then: (s.then ?? []).filter((a) => !a.again || steps.some((other) => other.product === a.again)),
+  }))
+
 /** The routine as it is on a day of another kind: its steps with their numbers, and its own clock. */
 export const asOn = (routine: Routine, version: Version): Routine => ({
   ...routine,
-  steps: routine.steps.filter((s) => version.steps.includes(s.product)),
+  steps: amongThese(routine.steps.filter((s) => version.steps.includes(s.product))),
   timeline: version.timeline,
 })
 

@@ -1,4 +1,6 @@
-import { useUsual } from '../api/hooks'
+import { useQuery } from '@tanstack/react-query'
+import { api, ask } from '../api/client'
+import { keys } from '../api/hooks'
 import { dateWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'
@@ -7,6 +9,15 @@ import { ChangeList } from './Changes'
 import type { Drawer } from './Drawers'
 import { say } from '../words/say'
 import '../words/regimen'
+
+/** What the plan becomes when the skin is as usual again. */
+const useUsual = (visit: string, version: number, enabled: boolean) =>
+  useQuery({
+    queryKey: keys.usual(visit, version),
+    queryFn: ({ signal }) =>
+      ask(api.GET('/api/visits/{id}/plan/usual', { params: { path: { id: visit } }, signal })),
+    enabled,
+  })
 
 /** Of a skin that is otherwise these weeks: by what, and what the plan becomes when it is as usual again; none where it is as usual. */
 export function useUsualDrawer({ visit, work }: VisitContext): Drawer[] {

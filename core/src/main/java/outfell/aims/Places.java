@@ -36,7 +36,7 @@ final class Places {
         boolean calm = skin.barrier().calmReset();
         List<Place> all = new ArrayList<>();
         all.add(new Place(Part.MORNING, StepKind.SUNSCREEN, 1, Asking.NEEDED));
-        if (method.sunscreenAndCream().cream()) {
+        if (method.sunscreenAndCream().ownCream()) {
             all.add(new Place(Part.MORNING, StepKind.MOISTURISER, 1, creamByDay()));
         }
         all.add(new Place(Part.EVENING, StepKind.MOISTURISER, 1, Asking.NEEDED));

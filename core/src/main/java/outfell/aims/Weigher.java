@@ -261,8 +261,8 @@ public final class Weigher {
     }
 
     /**
-     * The part of the face that asks for a product: a spot treatment is for spots, what unblocks is kept to an oily T-zone beside other cheeks, what only lightens to marks
-     * that are few.
+     * The part of the face that asks for a product: a spot treatment is for spots, what unblocks is kept to an oily T-zone beside other
+     * cheeks, what only lightens to marks that are few.
      */
     public Optional<Coverage> zone(Product p) {
         if (p.forSpots()) {

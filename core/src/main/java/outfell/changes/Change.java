@@ -40,16 +40,6 @@ public record Change(
         MOVED
     }
 
-    /** Short, for the client's sheet: "no more X", "Y in place of X". */
-    public String inWords() {
-        return switch (what) {
-            case TAKEN_OUT -> "no more " + from;
-            case PUT_IN -> kind == StepKind.LIP ? to : "add " + to;
-            case REPLACED -> "%s in place of %s".formatted(to, from);
-            case OTHER_NIGHTS, OTHER_AMOUNT, OTHER_BESIDE, MOVED -> to;
-        };
-    }
-
     public Change {
         products = List.copyOf(products);
         because = List.copyOf(because);

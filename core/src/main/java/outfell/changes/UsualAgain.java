@@ -3,14 +3,12 @@ package outfell.changes;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import org.apache.commons.lang3.StringUtils;
 import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
-import outfell.regimen.Outcome;
-import outfell.regimen.Planner;
 import outfell.skin.Lately;
-import outfell.skin.Sign;
 import outfell.skin.Signs;
+import outfell.skin.SkinReader;
 
 /** What becomes of a plan that is made for these weeks, when the skin is again as it is as a rule. */
 public final class UsualAgain {
@@ -58,7 +56,7 @@ public final class UsualAgain {
                         .map(c -> new CauseTold(c.label(), c.because()))
                         .toList(),
                 lately.putDownTo(consultation.reading()).stream()
-                        .map(UsualAgain::words)
+                        .map(sign -> Signs.of(sign).label())
                         .toList(),
                 changes,
                 Because.house(
@@ -77,17 +75,14 @@ public final class UsualAgain {
                 : "This plan is for these weeks; when the skin is as usual again, it becomes the usual one.";
     }
 
-    private static String type(Consultation consultation) {
-        Outcome plan = Planner.plan(consultation);
-        return plan.skin().type().words();
-    }
-
-    private static String words(Sign sign) {
-        return Signs.of(sign).label();
+    private static String type(Consultation c) {
+        return SkinReader.read(c.reading(), c.lifted(), c.house().bands())
+                .type()
+                .words();
     }
 
     /** For the client's sheet, in a line; empty where nothing changes. */
     public static String forTheSheet(UsualTold told) {
-        return told.changes().stream().map(Change::inWords).distinct().collect(Collectors.joining("; "));
+        return StringUtils.capitalize(String.join("; ", InWords.of(told.changes())));
     }
 }

@@ -139,8 +139,8 @@ public record Method(
         FILTER_IN_CREAM,
         NO_CREAM;
 
-        /** Whether a cream lies under the sunscreen, or in it. */
-        public boolean cream() {
+        /** Whether the morning has a cream beside the sunscreen. */
+        public boolean ownCream() {
             return this == TWO_LAYERS || this == MIXED_IN_PALM;
         }
     }

@@ -131,7 +131,7 @@ public record Product(
 
     /** Whether its name keeps it to spots: a spot treatment, and not what lightens dark spots. */
     public boolean forSpots() {
-        return kind == StepKind.TREATMENT && Kinds.saysSpots(name);
+        return kind == StepKind.TREATMENT && !prescription && Kinds.saysSpots(name);
     }
 
     /** Whether something in it keeps it from everybody. */

@@ -20,7 +20,7 @@ final class AcidAsToner {
     /**
      * The nights that are left to the toners of an evening.
      *
-     * @param own nights of the products that have nights of their own
+     * @param own nights of the products that have nights of their own, and are used on all of them
      * @return nothing where the method has it otherwise, where there is no acid or none with nights, or where it has them all
      */
     static Map<ProductId, Layout.OnNights> toners(

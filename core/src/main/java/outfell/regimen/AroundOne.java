@@ -1,17 +1,11 @@
 package outfell.regimen;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import outfell.climate.Site;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.ByHand;
 import outfell.consultation.Consultation.Choice;
@@ -30,52 +24,33 @@ import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Part;
 import outfell.routine.Step;
-import outfell.safety.Answers;
-import outfell.safety.SafetyScreen;
-import outfell.skin.History;
-import outfell.skin.Observation;
-import outfell.skin.ProbeConditions;
-import outfell.skin.Sign;
-import outfell.skin.Signs;
-import outfell.skin.SkinReading;
-import outfell.skin.Zone;
 import outfell.supply.Supply;
-import outfell.week.Diary;
 
 /** Three routines round one thing that a client has brought: the smallest, the usual and the fullest, from around.yaml. */
 public final class AroundOne {
     private static final Row FILE = KnowledgeFile.yaml("around.yaml");
     private static final List<Kind> KINDS = Row.unique(FILE.rows("rounds"), Kind::read, Kind::id);
     private static final List<ActiveKind> BY_DAY = FILE.several("by-day", ActiveKind.class);
-    private static final Plain PLAIN = Plain.read(FILE.row("plain"));
 
     private record Kind(
-            String id,
-            String label,
-            Optional<String> method,
-            List<String> answers,
-            OptionalInt steps,
-            boolean limits,
-            String note) {
+            String id, String label, Optional<Method> method, OptionalInt steps, boolean limits, String note) {
         static Kind read(Row row) {
-            String method = row.text("method", "");
             return new Kind(
                     row.text("id"),
                     row.text("label"),
-                    Optional.of(method).filter(m -> !m.isEmpty()),
-                    row.texts("answers"),
+                    row.has("method") ? Optional.of(method(row)) : Optional.empty(),
                     row.has("steps") ? OptionalInt.of(row.whole("steps", 2, 12)) : OptionalInt.empty(),
                     row.flag("limits"),
                     row.text("note"));
         }
 
-        private Method answered(Method by) {
-            Method answered = by;
-            for (String answer : answers) {
+        private static Method method(Row row) {
+            Method method = Methods.find(row.text("method")).orElseThrow(() -> row.fault("there is no such method"));
+            for (String answer : row.texts("answers")) {
                 String[] said = answer.split(" ", 2);
-                answered = Methods.answering(answered, said[0], said[1]);
+                method = Methods.answering(method, said[0], said[1]);
             }
-            return answered;
+            return method;
         }
 
         Consultation of(Consultation c) {
@@ -85,22 +60,8 @@ public final class AroundOne {
                             .letOut(Matter.MONEY)
                             .letOut(Matter.MORNING_MINUTES)
                             .letOut(Matter.EVENING_MINUTES);
-            Consultation by =
-                    method.flatMap(Methods::find).map(this::answered).map(c::by).orElse(c);
+            Consultation by = method.map(c::by).orElse(c);
             return by.living(steps.isPresent() ? life.withSteps(steps.getAsInt()) : life);
-        }
-    }
-
-    private record Plain(Method method, Map<Sign, Integer> grades, int age) {
-        static Plain read(Row row) {
-            Row grades = row.row("grades");
-            return new Plain(
-                    Methods.find(row.text("method")).orElseThrow(() -> row.fault("there is no such method")),
-                    Arrays.stream(Sign.values())
-                            .filter(s -> grades.has(s.name().toLowerCase(Locale.ROOT)))
-                            .collect(Collectors.toMap(
-                                    s -> s, s -> grades.whole(s.name().toLowerCase(Locale.ROOT), 0, 4))),
-                    row.whole("age", 18, 99));
         }
     }
 
@@ -164,58 +125,17 @@ public final class AroundOne {
         List<OneRound> rounds = new ArrayList<>();
         for (Kind kind : KINDS) {
             Consultation c = kind.of(alone);
-            Planned planned = planned(c, thing);
-            if (planned.regimen().isEmpty()) {
+            Tried tried = tried(c, thing);
+            if (tried.regimen().isEmpty()) {
                 return new Rounds(
-                        planned.refused()
+                        tried.refused()
                                 .or(() -> Optional.of(Because.house(
                                         "%s finds no place in %s round it.".formatted(thing.name(), kind.label())))),
                         List.of());
             }
-            rounds.add(round(kind, c, planned.regimen().get(), thing));
+            rounds.add(round(kind, c, tried.regimen().get(), thing));
         }
         return new Rounds(Optional.empty(), List.copyOf(rounds));
-    }
-
-    /** Somebody of whom nothing is known but that nothing is in the way. */
-    public static Consultation plain(List<Product> catalogue, Site site, LocalDate today, Consultation.House house) {
-        return new Consultation(
-                plainFace(),
-                plainAnswers(today),
-                Life.USUAL,
-                Set.of(),
-                List.of(),
-                catalogue,
-                PLAIN.method(),
-                site,
-                today.getMonth(),
-                ByHand.NOTHING,
-                Standing.NONE,
-                List.of(),
-                house,
-                Diary.NONE);
-    }
-
-    private static SkinReading plainFace() {
-        List<Observation> seen = new ArrayList<>();
-        for (Sign sign : Sign.values()) {
-            int grade = PLAIN.grades().getOrDefault(sign, 0);
-            Signs.of(sign).zones().stream()
-                    .filter(Zone::inRegimen)
-                    .forEach(z -> seen.add(
-                            new Observation(z, sign, grade, Signs.of(sign).how())));
-        }
-        return new SkinReading(
-                seen, List.of(), ProbeConditions.UNSTATED, History.NONE, List.of(), List.of(), List.of());
-    }
-
-    private static Answers plainAnswers(LocalDate today) {
-        Answers all = Answers.none(today);
-        for (String question : SafetyScreen.questions()) {
-            all = all.with(new Answers.Answer(question, false, Optional.empty(), today));
-        }
-        return new Answers(
-                today, all.given(), OptionalInt.of(PLAIN.age()), all.medicines(), all.otherAllergies(), all.settled());
     }
 
     private static Owned owned(Consultation c, Product thing) {
@@ -226,10 +146,10 @@ public final class AroundOne {
     }
 
     /** @param refused why there is none */
-    private record Planned(Optional<Regimen> regimen, Optional<Because> refused) {}
+    private record Tried(Optional<Regimen> regimen, Optional<Because> refused) {}
 
     /** By day what works best there; else where the plan itself puts it; where it would not, put in, by night before by day. */
-    private static Planned planned(Consultation c, Product thing) {
+    private static Tried tried(Consultation c, Product thing) {
         Consultation byDay = c.with(new Choice(Part.MORNING, thing.id()));
         Consultation byNight = c.with(new Choice(Part.EVENING, thing.id()));
         List<Consultation> ways = thing.hasAny(BY_DAY)
@@ -237,22 +157,22 @@ public final class AroundOne {
                 : List.of(c, byNight, byDay);
         Optional<Because> refused = Optional.empty();
         for (Consultation way : ways) {
-            Planned planned = plan(way, thing);
-            if (planned.regimen().isPresent()) {
-                return planned;
+            Tried tried = plan(way, thing);
+            if (tried.regimen().isPresent()) {
+                return tried;
             }
-            refused = refused.or(planned::refused);
+            refused = refused.or(tried::refused);
         }
-        return new Planned(Optional.empty(), refused);
+        return new Tried(Optional.empty(), refused);
     }
 
-    private static Planned plan(Consultation c, Product thing) {
+    private static Tried plan(Consultation c, Product thing) {
         return switch (Planner.plan(c)) {
             case Outcome.ReferFirst first ->
-                new Planned(
+                new Tried(
                         Optional.empty(), first.referrals().stream().findFirst().map(r -> r.because()));
             case Outcome.Planned planned ->
-                new Planned(
+                new Tried(
                         Optional.of(planned.regimen()).filter(r -> r.products().contains(thing.id())),
                         planned.regimen().refusals().stream()
                                 .filter(r -> r.product().equals(thing.id()))

@@ -255,8 +255,8 @@ final class Evenings {
             Predicate<Step> daily = s -> s.everyDay()
                     || s.nights().contains(date.getDayOfWeek())
                     || own.stream().anyMatch(c -> c.product().id().equals(s.product()));
-            boolean replaced = tonight.stream()
-                    .flatMap(id -> consultation.find(id).stream())
+            boolean replaced = used.stream()
+                    .flatMap(u -> consultation.find(u.product()).stream())
                     .anyMatch(AcidAsToner::takesItsPlace);
             return regimen.evening().steps().stream()
                     .filter(s -> withNights.contains(s.product())

@@ -150,7 +150,13 @@ final class Laying {
                             found.often(i)));
         }
         nights.putAll(AcidAsToner.toners(
-                consultation.method(), evening.stream().map(Candidate::product).toList(), nights));
+                consultation.method(),
+                evening.stream()
+                        .map(Candidate::product)
+                        // on which evenings it is used nobody can say: the toner stands on all
+                        .filter(p -> condition(p).isEmpty())
+                        .toList(),
+                nights));
         return nights;
     }
 
@@ -227,7 +233,14 @@ final class Laying {
                 InSixWords.of(candidate.product(), helped(candidate)),
                 purpose(part, candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
-                tools(all).of(candidate.product()));
+                tools(all)
+                        .of(
+                                candidate.product(),
+                                Adjustment.of(
+                                                adjustments.followed(),
+                                                part,
+                                                candidate.product().id())
+                                        .then()));
     }
 
     private Tools tools(List<Candidate> all) {

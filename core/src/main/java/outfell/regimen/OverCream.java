@@ -25,7 +25,7 @@ final class OverCream {
             case NO_CREAM ->
                 asked.moisturiserNeeded().yes() && cream(morning).isEmpty()
                         ? Optional.of(Because.custom(
-                                "The %s method puts no cream under the sunscreen; this skin asks for one by day: whether %s alone is enough, an hour after it says."
+                                "The %s method puts no cream under the sunscreen; this skin asks for one by day. Feel an hour after %s whether it alone is enough."
                                         .formatted(consultation.method().name(), sun.name())))
                         : Optional.empty();
             case FILTER_IN_CREAM ->

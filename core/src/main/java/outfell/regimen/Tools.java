@@ -18,6 +18,7 @@ import outfell.product.Product;
 import outfell.product.StepKind;
 import outfell.routine.Alone;
 import outfell.routine.NotWhile;
+import outfell.routine.Then;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 
@@ -91,9 +92,16 @@ final class Tools {
         }
     }
 
-    /** In the order of the file. */
-    List<Because> of(Product p) {
-        return TOOLS.stream().flatMap(t -> t.of(p, who, against).stream()).toList();
+    /**
+     * In the order of the file.
+     *
+     * @param beside what stands beside it as a step of its own, and is told there
+     */
+    List<Because> of(Product p, List<Then> beside) {
+        return TOOLS.stream()
+                .filter(t -> beside.stream().flatMap(b -> b.alone().stream()).noneMatch(a -> a.id().equals(t.id())))
+                .flatMap(t -> t.of(p, who, against).stream())
+                .toList();
     }
 
     /** What speaks for now against a step without a product, and what is done instead. */

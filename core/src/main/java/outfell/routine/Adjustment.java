@@ -124,7 +124,7 @@ public record Adjustment(
     }
 
     /** A step as it is computed, on the places of another. */
-    Adjustment on(Adjustment other) {
+    Adjustment onPlacesOf(Adjustment other) {
         return new Adjustment(part, product, false, other.on, List.of(), Optional.empty(), false, "", Optional.empty());
     }
 

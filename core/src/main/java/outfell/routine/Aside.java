@@ -15,12 +15,13 @@ import outfell.product.StepKind;
  * @param number of the step that is repeated, else of the step that it goes with
  * @param kind of the same
  * @param name of the step that is repeated; empty for one without a product
- * @param told short: "2 again", "look for residue"
+ * @param told short: "then 2 again", "first wash hands"
  * @param how in words for the sheet: "1 splash into the palm"
  * @param seconds hands on
  * @param ofItsOwn whether these are seconds that the repeated step has anyway, only at another place
  * @param grams that the repeated step takes more for it
  * @param nights on which it is done
+ * @param aWeek days a week that it is counted at
  * @param byHand whether the therapist has put it there
  */
 public record Aside(
@@ -35,6 +36,7 @@ public record Aside(
         boolean ofItsOwn,
         double grams,
         List<DayOfWeek> nights,
+        int aWeek,
         boolean byHand,
         Because because) {
     /** Whether it repeats one of these steps; one without a product always may be done. */
@@ -43,7 +45,8 @@ public record Aside(
     }
 
     Aside on(List<DayOfWeek> days) {
-        return new Aside(before, again, number, kind, name, told, how, seconds, ofItsOwn, grams, days, byHand, because);
+        return new Aside(
+                before, again, number, kind, name, told, how, seconds, ofItsOwn, grams, days, aWeek, byHand, because);
     }
 
     boolean repeats(ProductId product) {

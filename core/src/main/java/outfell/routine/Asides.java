@@ -5,10 +5,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import outfell.knowledge.Because;
+import outfell.knowledge.Evidence;
 import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
@@ -17,13 +18,20 @@ import outfell.product.StepKind;
 
 /** What is done beside the steps of a routine: what a method does twice, and what the therapist has put there. */
 final class Asides {
-    private static final Because SOFTER =
-            Because.custom("Half of the cream under it, the other half over it: a retinoid irritates less so.");
+    /** As between two coats of cream it irritates less, see {@link Layout}. */
+    private static final Because SOFTER = new Because(
+            "Half of the cream under it, the other half over it: a retinoid irritates less so.",
+            Evidence.SMALL,
+            "draelos-ertel-2006");
+
     private static final Because BY_HAND = Because.custom("Once more, by hand.");
 
     /** What of a product is asked for here. */
     interface Laid {
         List<DayOfWeek> nights(Part part, Product p);
+
+        /** Days a week that it is counted at. */
+        int aWeek(Part part, Product p);
 
         /** Of one layer, without what goes on twice. */
         Amounts.Amount layer(Part part, Product p);
@@ -57,9 +65,7 @@ final class Asides {
         cream(sorted, i).ifPresent(c -> all.add(half(part, sorted, i, c)));
         tonedAgain(part, sorted, i).ifPresent(all::add);
         for (Then then : hand(part, sorted.get(i)).then()) {
-            then.again()
-                    .flatMap(again -> at(sorted, again).stream().boxed().findFirst())
-                    .ifPresent(j -> all.add(again(part, sorted, i, j)));
+            then.again().flatMap(again -> at(sorted, again)).ifPresent(j -> all.add(again(part, sorted, i, j)));
             then.alone()
                     .filter(alone ->
                             byHand.against(part, sorted.get(i).id(), alone).isEmpty())
@@ -108,6 +114,7 @@ final class Asides {
                 false,
                 layer.grams(),
                 both(part, sorted.get(i), p),
+                aWeek(part, sorted.get(i), p),
                 true,
                 BY_HAND);
     }
@@ -125,6 +132,7 @@ final class Asides {
                 false,
                 0,
                 laid.nights(part, sorted.get(i)),
+                laid.aWeek(part, sorted.get(i)),
                 true,
                 alone.because());
     }
@@ -144,12 +152,10 @@ final class Asides {
     }
 
     /** The cream of which half goes under a step; absent where none does. */
-    OptionalInt cream(List<Product> sorted, int i) {
+    Optional<Integer> cream(List<Product> sorted, int i) {
         return between(method, reactive, sorted.get(i))
-                ? IntStream.range(0, sorted.size())
-                        .filter(j -> sorted.get(j).kind() == StepKind.MOISTURISER)
-                        .findFirst()
-                : OptionalInt.empty();
+                ? first(sorted, p -> p.kind() == StepKind.MOISTURISER)
+                : Optional.empty();
     }
 
     private Aside half(Part part, List<Product> sorted, int i, int cream) {
@@ -166,6 +172,7 @@ final class Asides {
                 false,
                 0,
                 both(part, sorted.get(i), p),
+                aWeek(part, sorted.get(i), p),
                 false,
                 SOFTER);
     }
@@ -178,7 +185,7 @@ final class Asides {
         if (!nights.containsKey(treatment.id()) || word(treatment).isEmpty()) {
             return Optional.empty();
         }
-        return toner(sorted).stream().boxed().findFirst().map(j -> {
+        return toner(sorted).map(j -> {
             Product p = sorted.get(j);
             int layers = byAir.layers(method, p);
             boolean before = i < j;
@@ -195,6 +202,7 @@ final class Asides {
                     true,
                     0,
                     both(part, treatment, p),
+                    aWeek(part, treatment, p),
                     false,
                     Because.custom(
                             "The %s method tones before a treatment and again after it.".formatted(method.name())));
@@ -202,12 +210,10 @@ final class Asides {
     }
 
     /** The toner that goes on in several layers, by a method that tones between treatments. */
-    private OptionalInt toner(List<Product> sorted) {
+    private Optional<Integer> toner(List<Product> sorted) {
         return method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS
-                ? IntStream.range(0, sorted.size())
-                        .filter(j -> sorted.get(j).kind() == StepKind.TONER && byAir.layers(method, sorted.get(j)) > 1)
-                        .findFirst()
-                : OptionalInt.empty();
+                ? first(sorted, p -> p.kind() == StepKind.TONER && byAir.layers(method, p) > 1)
+                : Optional.empty();
     }
 
     /** What is told of it at the toner; empty where nothing is kept for another place. */
@@ -233,10 +239,20 @@ final class Asides {
         };
     }
 
-    private static OptionalInt at(List<Product> sorted, ProductId product) {
+    private static Optional<Integer> at(List<Product> sorted, ProductId product) {
+        return first(sorted, p -> p.id().equals(product));
+    }
+
+    private static Optional<Integer> first(List<Product> sorted, Predicate<Product> which) {
         return IntStream.range(0, sorted.size())
-                .filter(j -> sorted.get(j).id().equals(product))
+                .boxed()
+                .filter(j -> which.test(sorted.get(j)))
                 .findFirst();
+    }
+
+    /** No more often than either of the two, nor than both have nights. */
+    private int aWeek(Part part, Product step, Product again) {
+        return Math.min(both(part, step, again).size(), Math.min(laid.aWeek(part, step), laid.aWeek(part, again)));
     }
 
     private List<DayOfWeek> both(Part part, Product step, Product again) {

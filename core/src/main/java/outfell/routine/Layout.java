@@ -170,8 +170,13 @@ public final class Layout {
             }
 
             @Override
+            public int aWeek(Part part, Product p) {
+                return days(part, p, byHand.of(part, p.id()));
+            }
+
+            @Override
             public Amounts.Amount layer(Part part, Product p) {
-                return amount(part, p, 1, Adjustment.none(part, p.id()).on(byHand.of(part, p.id())));
+                return amount(part, p, 1, Adjustment.none(part, p.id()).onPlacesOf(byHand.of(part, p.id())));
             }
         });
     }

@@ -217,8 +217,7 @@ public final class StepOrder {
         if (first.kind().comesOff()) {
             return Because.custom(
                     switch (b) {
-                        case WASH ->
-                            "The first cleanse lifts sunscreen and make-up; the wash takes off what it has loosened.";
+                        case WASH -> "The first cleanse loosens what is oily; the wash takes that off.";
                         case FIRST_CLEANSE -> said(placed(then));
                         case EXFOLIATION -> "Exfoliate on clean skin only.";
                         case LIP_SCRUB -> said(placed(then));

@@ -17,8 +17,10 @@ import outfell.knowledge.Row;
  */
 public record Lately(Optional<LocalDate> since, List<CauseOfLately> causes) {
     private static final int LONGEST = 26;
+    private static final Row FILE = KnowledgeFile.yaml("lately.yaml");
+    private static final int LOOK_AGAIN = FILE.whole("look-again", 1, LONGEST);
     private static final List<CauseOfLately> KNOWN =
-            Row.unique(KnowledgeFile.yaml("lately.yaml").rows("causes"), CauseOfLately::read, CauseOfLately::id);
+            Row.unique(FILE.rows("causes"), CauseOfLately::read, CauseOfLately::id);
 
     /**
      * One cause, from lately.yaml.
@@ -57,12 +59,12 @@ public record Lately(Optional<LocalDate> since, List<CauseOfLately> causes) {
         return KNOWN.stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
-    /** After how many weeks it is looked at again: the soonest of its causes, four while nobody has asked. */
+    /** After how many weeks it is looked at again: the soonest of its causes, else the usual weeks. */
     public int weeks() {
         return causes.stream()
                 .map(CauseOfLately::weeks)
                 .min(Comparator.naturalOrder())
-                .orElse(4);
+                .orElse(LOOK_AGAIN);
     }
 
     /** The signs of a face that are put down to the causes, each once. */

@@ -123,8 +123,7 @@ public final class Supply {
         steps.stream()
                 .flatMap(s -> s.then().stream())
                 .filter(a -> a.grams() > 0)
-                .forEach(a -> a.again()
-                        .ifPresent(p -> grams.merge(p, a.grams() * a.nights().size(), Double::sum)));
+                .forEach(a -> a.again().ifPresent(p -> grams.merge(p, a.grams() * a.aWeek(), Double::sum)));
         return grams;
     }
 

@@ -1,17 +1,15 @@
 package outfell.year;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.lang3.StringUtils;
+import outfell.changes.InWords;
 import outfell.consultation.Life;
 import outfell.knowledge.Because;
-import outfell.routine.Part;
 import outfell.year.SpellPlan.SpellLine;
 import outfell.year.Stretch.ToldNote;
 
@@ -42,14 +40,6 @@ final class ForTheSheet {
     }
 
     private static Year.YearLine date(Stretch stretch) {
-        Map<String, List<Part>> said = new LinkedHashMap<>();
-        stretch.changes()
-                .forEach(c -> said.computeIfAbsent(c.inWords(), _ -> new ArrayList<>())
-                        .add(c.part()));
-        Stream<String> changes = said.entrySet().stream()
-                .map(e -> e.getValue().size() > 1
-                        ? e.getKey() + ", morning and evening"
-                        : "%s, %s".formatted(e.getKey(), e.getValue().getFirst().words()));
         Stream<String> notes = stretch.told().stream()
                 .filter(ToldNote::begins)
                 .map(t -> "%s: %s".formatted(t.title(), StringUtils.substringBefore(t.text(), ". ")))
@@ -58,7 +48,8 @@ final class ForTheSheet {
                 Optional.of(stretch.from()),
                 Optional.empty(),
                 "",
-                sentence(Stream.concat(changes, notes).collect(Collectors.joining("; "))));
+                sentence(Stream.concat(InWords.of(stretch.changes()).stream(), notes)
+                        .collect(Collectors.joining("; "))));
     }
 
     private static String spell(SpellPlan s) {

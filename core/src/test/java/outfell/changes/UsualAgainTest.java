@@ -3,7 +3,6 @@ package outfell.changes;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
-import java.time.Month;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -12,7 +11,6 @@ import java.util.OptionalInt;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
-import outfell.consultation.Life;
 import outfell.regimen.Consultations;
 import outfell.skin.Band;
 import outfell.skin.History;
@@ -69,7 +67,9 @@ class UsualAgainTest {
         assertThat(told.putDown()).contains(Signs.of(Sign.REDNESS).label());
         assertThat(told.changes()).isNotEmpty();
         assertThat(told.because().sentence()).contains("becomes the usual one");
-        assertThat(UsualAgain.forTheSheet(told)).isNotBlank();
+        assertThat(UsualAgain.forTheSheet(told).split("; "))
+                .as("each with its routine: what moves from evening to morning is not added and dropped at once")
+                .allMatch(line -> line.endsWith("morning") || line.endsWith("evening"));
     }
 
     @Test
@@ -138,7 +138,6 @@ class UsualAgainTest {
     }
 
     private static Consultation consultation(SkinReading face) {
-        return Consultations.of(
-                face, "classic", Month.NOVEMBER, Consultations.CATALOGUE, List.of(), Consultations.NOTHING, Life.USUAL);
+        return Consultations.some("classic", 0).parts().reading(face).together();
     }
 }

@@ -2,18 +2,15 @@ package outfell.regimen;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
-import outfell.consultation.Life;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -28,7 +25,7 @@ import outfell.skin.SkinVerdict.BarrierState;
 import outfell.skin.TypeVerdict;
 
 class AroundOneTest {
-    private static final Consultation PLAIN = AroundOne.plain(
+    private static final Consultation PLAIN = PlainSkin.consultation(
             Consultations.CATALOGUE,
             Sites.find("skarrow-harbour").orElseThrow(),
             Consultations.TODAY,
@@ -112,14 +109,10 @@ class AroundOneTest {
 
     @Test
     void of_a_clients_shelf_only_what_is_prescribed_counts_beside_it() {
-        Consultation hers = Consultations.of(
-                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(3)),
-                "classic",
-                Month.NOVEMBER,
-                Consultations.CATALOGUE,
-                List.of(Consultations.owned("toner-rose", 9)),
-                Consultations.NOTHING,
-                Life.USUAL);
+        Consultation hers = Consultations.some("classic", 3)
+                .parts()
+                .shelf(List.of(Consultations.owned("toner-rose", 9)))
+                .together();
         Rounds answer = AroundOne.of(hers, Consultations.product("cream-ceramide-night"));
         assertThat(answer.rounds())
                 .hasSize(3)
@@ -134,18 +127,7 @@ class AroundOneTest {
 
     @Test
     void a_prescription_waits_for_its_nights() {
-        Product prescribed = ProductReader.read(new Product.Facts(
-                new ProductId("tretinoin"),
-                "Tretinoin cream 0.05 %",
-                "Nobody",
-                30,
-                "g",
-                10,
-                "Tretinoin 0.05 %",
-                Optional.empty(),
-                OptionalDouble.empty(),
-                true));
-        assertThat(AroundOne.of(PLAIN, prescribed).refused())
+        assertThat(AroundOne.of(PLAIN, Consultations.PRESCRIBED).refused())
                 .hasValueSatisfying(b -> assertThat(b.sentence()).contains("its prescriber's nights first"));
     }
 }

@@ -4,21 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Month;
 import java.util.List;
 import java.util.Optional;
-import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.ByHand;
 import outfell.consultation.Consultation.Choice;
-import outfell.consultation.Life;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
 import outfell.routine.Alone;
 import outfell.routine.Aside;
+import outfell.routine.Condition;
 import outfell.routine.Part;
 import outfell.routine.Routine;
 import outfell.routine.Step;
@@ -83,7 +81,7 @@ class BesideTheStepTest {
 
     @Test
     void nothing_of_the_care_comes_again_over_a_sunscreen_and_nothing_strong_comes_twice() {
-        Consultation c = consultation(3);
+        Consultation c = Consultations.some("classic", 3);
         Regimen plain = plan(c);
         Step sunscreen = plain.morning().steps().stream()
                 .filter(s -> s.kind() == StepKind.SUNSCREEN)
@@ -115,7 +113,7 @@ class BesideTheStepTest {
     @Test
     void a_roller_waits_while_the_barrier_is_strained_unless_a_reason_says_otherwise() {
         Consultation strained = IntStream.range(0, 60)
-                .mapToObj(BesideTheStepTest::consultation)
+                .mapToObj(seed -> Consultations.some("classic", seed))
                 .filter(c -> skin(c).barrier().state() == BarrierState.STRAINED)
                 .findFirst()
                 .orElseThrow();
@@ -127,6 +125,24 @@ class BesideTheStepTest {
         });
         Regimen all = plan(serum(strained, List.of(Then.alone(ROLLER)), "Only over the jaw, which is sound."));
         assertThat(step(all, SERUM).then()).extracting(Aside::told).containsExactly("then roller");
+    }
+
+    @Test
+    void what_comes_again_beside_a_step_for_some_days_only_is_counted_for_those() {
+        Consultation c = Consultations.some("classic", 3);
+        Condition dry = new Condition(Condition.kind("dry").orElseThrow(), 2);
+        ByHand some = new ByHand(
+                List.of(new Choice(Part.EVENING, TONER), new Choice(Part.EVENING, SERUM)),
+                List.of(),
+                List.of(Adjustment.none(Part.EVENING, SERUM).when(dry).beside(List.of(Then.again(TONER)), "")));
+        List<Step> steps = plan(c.by(some)).evening().steps();
+        double each = steps.stream()
+                .filter(s -> s.product().equals(TONER))
+                .findFirst()
+                .orElseThrow()
+                .amount()
+                .grams();
+        assertThat(Supply.gramsAWeek(steps).get(TONER)).isCloseTo(each * (7 + 2), within(0.01));
     }
 
     @Test
@@ -157,7 +173,7 @@ class BesideTheStepTest {
     }
 
     private static Regimen evening(List<Then> beside) {
-        return plan(serum(consultation(3), beside, ""));
+        return plan(serum(Consultations.some("classic", 3), beside, ""));
     }
 
     private static Consultation serum(Consultation c, List<Then> beside, String why) {
@@ -169,17 +185,6 @@ class BesideTheStepTest {
 
     private static outfell.skin.SkinVerdict skin(Consultation c) {
         return outfell.skin.SkinReader.read(c.reading(), java.util.Set.of());
-    }
-
-    private static Consultation consultation(int seed) {
-        return Consultations.of(
-                Consultations.face(RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
-                "classic",
-                Month.NOVEMBER,
-                Consultations.CATALOGUE,
-                List.of(),
-                Consultations.NOTHING,
-                Life.USUAL);
     }
 
     private static Regimen plan(Consultation c) {

@@ -5,9 +5,11 @@ import java.time.Month;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Owned;
@@ -15,6 +17,8 @@ import outfell.consultation.Consultation.Standing;
 import outfell.consultation.Life;
 import outfell.method.Methods;
 import outfell.product.Product;
+import outfell.product.ProductId;
+import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
 import outfell.safety.Answers;
 import outfell.safety.SafetyScreen;
@@ -38,6 +42,19 @@ public final class Consultations {
     /** Of these the kinds that a plan chooses by itself. */
     static final List<Product> CHOSEN =
             CATALOGUE.stream().filter(p -> !p.kind().onlyHers()).toList();
+
+    /** A retinoid that somebody has prescribed. */
+    public static final Product PRESCRIBED = ProductReader.read(new Product.Facts(
+            new ProductId("prescribed"),
+            "Tretinoin cream 0.05 %",
+            "",
+            30,
+            "g",
+            0,
+            "Tretinoin 0.05 %",
+            Optional.empty(),
+            OptionalDouble.empty(),
+            true));
 
     private Consultations() {}
 
@@ -77,6 +94,18 @@ public final class Consultations {
                 List.of(),
                 Consultation.House.SHIPPED,
                 Diary.NONE);
+    }
+
+    /** Some face, the same for the same number, by a method in November, asked everything and owning nothing. */
+    public static Consultation some(String method, int seed) {
+        return of(
+                face(RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
+                method,
+                Month.NOVEMBER,
+                CATALOGUE,
+                List.of(),
+                NOTHING,
+                Life.USUAL);
     }
 
     public static Product product(String id) {

@@ -72,17 +72,6 @@ class PlansSaidTest {
             Optional.of(StepKind.CLAY_MASK),
             OptionalDouble.empty(),
             false));
-    static final Product PRESCRIBED = ProductReader.read(new Product.Facts(
-            new ProductId("prescribed"),
-            "Tretinoin cream 0.05 %",
-            "",
-            30,
-            "g",
-            0,
-            "Tretinoin 0.05 %",
-            Optional.empty(),
-            OptionalDouble.empty(),
-            true));
     /** A reason as it is told: the sentence, and in brackets how sure, by whom, and its row. */
     private static final Pattern SHORTER = Pattern.compile(
             "Because\\[sentence=(.*?), evidence=(\\w+), source=([\\w-]+), rule=Optional(?:\\.empty|\\[(.*?)])]");
@@ -149,7 +138,9 @@ class PlansSaidTest {
         }
         if (client > PRESCRIPTIONS && client <= YOUNG) {
             shelf.add(new Owned(
-                    PRESCRIBED, random.nextInt(30), List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY)));
+                    Consultations.PRESCRIBED,
+                    random.nextInt(30),
+                    List.of(DayOfWeek.MONDAY, DayOfWeek.WEDNESDAY, DayOfWeek.FRIDAY)));
             answers = answers.yes("prescribed-retinoid");
         }
         if (client % 6 == 1) {

@@ -229,20 +229,20 @@ class WeeksTest {
         Consultation with = PlansSaidTest.consultation(8)
                 .parts()
                 .shelf(List.of(new Consultation.Owned(
-                        PlansSaidTest.PRESCRIBED, 20, List.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY))))
+                        Consultations.PRESCRIBED, 20, List.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY))))
                 .together();
         LocalDate monday = with.answers().today().with(TemporalAdjusters.next(DayOfWeek.MONDAY));
         Weeks w = Planner.weeks(
                         with.parts()
                                 .diary(byHand(
-                                        new HandNight(PlansSaidTest.PRESCRIBED.id(), monday, false, "a feast"),
+                                        new HandNight(Consultations.PRESCRIBED.id(), monday, false, "a feast"),
                                         new HandNight(new ProductId("gone"), monday, true, ""),
                                         new HandNight(new ProductId("gone"), monday.plusDays(1), false, "")))
                                 .together(),
                         with.answers().today())
                 .orElseThrow();
 
-        assertThat(w.on(monday).orElseThrow().uses()).anyMatch(u -> u.product().equals(PlansSaidTest.PRESCRIBED.id()));
+        assertThat(w.on(monday).orElseThrow().uses()).anyMatch(u -> u.product().equals(Consultations.PRESCRIBED.id()));
         assertThat(w.notFollowed())
                 .extracting(Weeks.NotFollowed::date, n -> n.because().sentence().substring(0, 17))
                 .containsExactly(tuple(monday, "It is prescribed:"), tuple(monday, "It is no longer a"));
@@ -310,14 +310,14 @@ class WeeksTest {
 
     @Test
     void a_prescription_of_every_night_stands_and_leaves_nothing_to_others() {
-        Consultation.Owned every = new Consultation.Owned(PlansSaidTest.PRESCRIBED, 20, List.of(DayOfWeek.values()));
+        Consultation.Owned every = new Consultation.Owned(Consultations.PRESCRIBED, 20, List.of(DayOfWeek.values()));
         Consultation c =
                 PlansSaidTest.consultation(8).parts().shelf(List.of(every)).together();
         Weeks w = Planner.weeks(c, c.answers().today()).orElseThrow();
 
         assertThat(w.evenings())
                 .allSatisfy(e -> assertThat(e.uses().stream().map(Weeks.UsedThen::product))
-                        .containsExactly(PlansSaidTest.PRESCRIBED.id()));
+                        .containsExactly(Consultations.PRESCRIBED.id()));
     }
 
     @Test
@@ -325,7 +325,7 @@ class WeeksTest {
         Consultation with = PlansSaidTest.consultation(8)
                 .parts()
                 .shelf(List.of(new Consultation.Owned(
-                        PlansSaidTest.PRESCRIBED, 20, List.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY))))
+                        Consultations.PRESCRIBED, 20, List.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY))))
                 .together();
         LocalDate begun = with.answers().today();
         CheckIn stung = new CheckIn(
@@ -347,7 +347,7 @@ class WeeksTest {
         w.evenings().stream().filter(Weeks.Evening::calm).forEach(e -> {
             boolean hers =
                     e.date().getDayOfWeek() == DayOfWeek.MONDAY || e.date().getDayOfWeek() == DayOfWeek.FRIDAY;
-            assertThat(e.products().contains(PlansSaidTest.PRESCRIBED.id()))
+            assertThat(e.products().contains(Consultations.PRESCRIBED.id()))
                     .as("%s", e.date())
                     .isEqualTo(hers);
             assertThat(e.load() > 0).as("%s", e.date()).isEqualTo(hers);

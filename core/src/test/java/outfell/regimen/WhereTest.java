@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.random.RandomGeneratorFactory;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -239,16 +238,11 @@ class WhereTest {
         assertThat(named("Blemish wash", "Aqua, Coco-Glucoside, Glycerin").forSpots())
                 .isFalse();
         Step step = IntStream.range(0, 30)
-                .mapToObj(seed -> Consultations.of(
-                        Consultations.face(
-                                RandomGeneratorFactory.of("L64X128MixRandom").create(seed)),
-                        "classic",
-                        Month.NOVEMBER,
-                        Stream.concat(Consultations.CATALOGUE.stream(), Stream.of(gel))
-                                .toList(),
-                        List.of(),
-                        Consultations.NOTHING,
-                        Life.USUAL))
+                .mapToObj(seed -> Consultations.some("classic", seed)
+                        .parts()
+                        .catalogue(Stream.concat(Consultations.CATALOGUE.stream(), Stream.of(gel))
+                                .toList())
+                        .together())
                 .map(c -> ((Outcome.Planned) Planner.plan(c.with(new Consultation.Choice(Part.EVENING, gel.id()))))
                         .regimen())
                 .flatMap(plan -> plan.evening().steps().stream())

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -16,25 +14,13 @@ import outfell.method.Methods;
 import outfell.method.Place;
 import outfell.method.Schools;
 import outfell.product.Product;
-import outfell.product.ProductId;
-import outfell.product.ProductReader;
 import outfell.product.StarterCatalogue;
+import outfell.regimen.Consultations;
 
 /** No place of a list is one at which nothing can stand. */
 class EveryPlaceTest {
-    private static final Product PRESCRIBED = ProductReader.read(new Product.Facts(
-            new ProductId("tretinoin"),
-            "Tretinoin cream 0.05 %",
-            "Nobody",
-            30,
-            "g",
-            10,
-            "Tretinoin 0.05 %",
-            Optional.empty(),
-            OptionalDouble.empty(),
-            true));
     private static final List<Product> SHELF = Stream.concat(
-                    StarterCatalogue.products().stream(), Stream.of(PRESCRIBED))
+                    StarterCatalogue.products().stream(), Stream.of(Consultations.PRESCRIBED))
             .toList();
     private static final List<String> ORDERS = List.of(
             "cleanse-order",

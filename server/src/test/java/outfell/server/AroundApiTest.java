@@ -24,6 +24,8 @@ class AroundApiTest extends OverHttp {
         JsonNode before = get("/api/visits/" + visit).body();
         JsonNode hers =
                 get("/api/products/cream-ceramide-night/around?visit=" + visit).body();
+        assertThat(plain.at("/client").asString()).isEmpty();
+        assertThat(hers.at("/client").asString()).isEqualTo("Anselm Roake");
         assertThat(hers.at("/rounds")).hasSize(3);
         assertThat(hers.at("/rounds/1/method").asString())
                 .isEqualToIgnoringCase(before.at("/method").asString());

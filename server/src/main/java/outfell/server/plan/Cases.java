@@ -206,6 +206,8 @@ public final class Cases {
             List<Consultation.Owned> shelf,
             ProbeBands bands) {
         Answers answers = answers(date, intake);
+        // a cause that nobody knows is refused before it is kept, though no plan goes by it
+        lately(date, intake);
         SkinReading face = reading(intake, reading, answers);
         // A verdict set by hand may hold a value that its verdict cannot have.
         at("/reading/byHand", () -> SkinReader.read(face, concerns(intake), bands));
@@ -273,6 +275,9 @@ public final class Cases {
     /** What is otherwise these weeks; absent where the skin is as usual, or nobody asked. */
     public static Optional<Lately> lately(LocalDate date, CaseDocument.Intake intake) {
         CaseDocument.LatelySaid said = intake.lately();
+        if (said != null && said.asUsual() && !said.causes().isEmpty()) {
+            throw Problem.field("/intake/lately/causes", "A skin that is as usual is otherwise by nothing.");
+        }
         if (said == null || said.asUsual()) {
             return Optional.empty();
         }
@@ -297,7 +302,6 @@ public final class Cases {
     }
 
     private static Answers answers(LocalDate date, CaseDocument.Intake intake) {
-        lately(date, intake);
         Set<String> known = SafetyScreen.questions();
         List<Answers.Answer> given = each("/intake/answers", intake.answers(), CaseDocument.Answer::question, a -> {
             if (!known.contains(a.question())) {

@@ -16,7 +16,7 @@ import outfell.climate.SiteId;
 import outfell.climate.Sites;
 import outfell.consultation.Consultation;
 import outfell.product.ProductId;
-import outfell.regimen.AroundOne;
+import outfell.regimen.PlainSkin;
 import outfell.routine.Part;
 import outfell.safety.PatchTest;
 import outfell.server.catalogue.Catalogue;
@@ -124,7 +124,7 @@ class VisitCases {
 
     /** Somebody with a plain skin, where the practice is. */
     Consultation plain(LocalDate today) {
-        return AroundOne.plain(catalogue.house(), places.get(usualPlace().value()), today, house());
+        return PlainSkin.consultation(catalogue.house(), places.get(usualPlace().value()), today, house());
     }
 
     /** Where a client lives of whom nobody has asked yet: where the practice is; the first that ships while nobody has said that either. */

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.apache.commons.lang3.StringUtils;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import outfell.changes.Changes;
@@ -68,11 +67,9 @@ public class VisitYear {
     private static List<YearView.SheetLine> usual(Visit visit, Consultation hers) {
         return Cases.lately(visit.date(), visit.intake()).map(l -> UsualAgain.of(hers, l)).stream()
                 .filter(t -> !t.changes().isEmpty())
+                // no day stands before it: nobody knows when that is
                 .map(t -> new YearView.SheetLine(
-                        t.lookAgain(),
-                        null,
-                        "when the skin is as usual again",
-                        StringUtils.capitalize(UsualAgain.forTheSheet(t)) + "."))
+                        null, null, "When the skin is as usual again", UsualAgain.forTheSheet(t) + "."))
                 .toList();
     }
 
