@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import outfell.consultation.Consultation;
 import outfell.consultation.Yardstick;
@@ -13,7 +15,11 @@ import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.method.MethodId;
 import outfell.method.Methods;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.routine.Adjustment;
+import outfell.routine.Condition;
+import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.routine.StepOrder;
 import outfell.skin.Concern;
@@ -114,6 +120,56 @@ class HouseMethodTest {
 
     private static List<StepKind> morning(Regimen r) {
         return r.morning().steps().stream().map(Step::kind).toList();
+    }
+
+    @Test
+    void by_date_the_toner_stands_on_every_evening_on_which_no_acid_does() {
+        int both = 0;
+        for (int seed = 0; seed < 30; seed++) {
+            Consultation c = answering(Consultations.some("classic", seed), Map.of("acid-place", "as_toner"));
+            List<Step> evening = plan(c).evening().steps();
+            List<ProductId> toners = products(evening, s -> s.kind() == StepKind.TONER);
+            List<ProductId> acids = products(
+                    evening,
+                    s -> StepOrder.lowPh(Consultations.product(s.product().value())) && !s.everyDay());
+            if (toners.isEmpty() || acids.isEmpty()) {
+                continue;
+            }
+            for (Weeks.Evening e :
+                    Planner.weeks(c, Consultations.TODAY).orElseThrow().evenings()) {
+                boolean acid = e.products().stream().anyMatch(acids::contains);
+                assertThat(e.products().stream().anyMatch(toners::contains))
+                        .as("seed %d, %s", seed, e.date())
+                        .isEqualTo(!acid);
+                both += acid ? 1 : 0;
+            }
+        }
+        assertThat(both).isPositive();
+    }
+
+    @Test
+    void an_acid_for_some_evenings_only_leaves_the_toner_on_all() {
+        Consultation c = IntStream.range(0, 30)
+                .mapToObj(seed -> answering(Consultations.some("classic", seed), Map.of("acid-place", "as_toner")))
+                .filter(x ->
+                        plan(x).evening().steps().stream().anyMatch(s -> s.kind() == StepKind.TONER && !s.everyDay()))
+                .findFirst()
+                .orElseThrow();
+        ProductId acid = products(
+                        plan(c).evening().steps(),
+                        s -> StepOrder.lowPh(Consultations.product(s.product().value())) && !s.everyDay())
+                .getFirst();
+        Condition shine = new Condition(Condition.kind("shine").orElseThrow(), 1);
+        Regimen some =
+                plan(c.by(c.byHand().with(Adjustment.none(Part.EVENING, acid).when(shine))));
+        assertThat(some.evening().steps())
+                .filteredOn(s -> s.kind() == StepKind.TONER)
+                .isNotEmpty()
+                .allMatch(Step::everyDay);
+    }
+
+    private static List<ProductId> products(List<Step> steps, Predicate<Step> which) {
+        return steps.stream().filter(which).map(Step::product).toList();
     }
 
     @Test
