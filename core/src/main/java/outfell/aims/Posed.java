@@ -14,7 +14,6 @@ import outfell.choice.Place;
 import outfell.choice.Problem;
 import outfell.choice.Solved;
 import outfell.choice.Worth;
-import outfell.choice.Worth.Aim;
 import outfell.consultation.Patience;
 import outfell.consultation.Yardstick;
 import outfell.product.StepKind;
@@ -87,7 +86,7 @@ public final class Posed {
 
     /** The same, looked for no longer than a reason is worth. */
     public Found forAReason() {
-        return read(Choice.of(problem, Aim.NAME, FOR_A_REASON, Patience::ask));
+        return read(Choice.of(problem, FOR_A_REASON, Patience::ask));
     }
 
     /** The same with its limits let out for what is needed. */
@@ -97,7 +96,7 @@ public final class Posed {
 
     /** The same, looked for as long as one rung of a ladder is worth. */
     public Found rung() {
-        return read(Choice.of(problem, Aim.NAME, FOR_A_RUNG, Patience::ask));
+        return read(Choice.of(problem, FOR_A_RUNG, Patience::ask));
     }
 
     private Found read(Choice.Found found) {

@@ -51,22 +51,24 @@ public final class Choice {
 
     /** @param patience asked at every node; it throws when nobody waits any more */
     public static Found of(Problem problem, Runnable patience) {
-        return of(problem, Aim.NAME, MOST_WORK, patience);
+        return of(problem, MOST_WORK, patience);
     }
 
     /**
-     * A choice by the first aims only.
+     * A choice with so much work.
      *
-     * @param upTo the last aim that is proven
      * @param most nodes and options looked at after which the best that was found is answered as not proven
      */
-    public static Found of(Problem problem, Aim upTo, long most, Runnable patience) {
-        Walk walk = new Walk(patience, most);
+    public static Found of(Problem problem, long most, Runnable patience) {
+        return of(problem, new Walk(patience, most));
+    }
+
+    static Found of(Problem problem, Walk walk) {
         Ground ground = new Ground(problem, walk);
         Problem within = ground.let();
         Choice choice = new Choice(Fewer.of(within));
         Search search = new Search(choice.problem, walk, choice.exchanged(ground.plan()), choice::exchanged);
-        Optional<Short> unproven = search.upTo(upTo);
+        Optional<Short> unproven = search.run();
         List<Optional<Option>> best = search.best();
         return new Found(
                 best,

@@ -3,7 +3,6 @@ package outfell.choice;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -15,8 +14,6 @@ import outfell.choice.Worth.Aim;
  * open the most net that it could: a branch under what is aimed at is cut, and of options sorted by their net all that follow.
  */
 final class Descent {
-    private static final int[] NOTHING = {};
-
     private final Problem problem;
     private final List<Row> rows;
     private final Goal goal;
@@ -24,14 +21,14 @@ final class Descent {
     private final double[] held;
     private final Walk walk;
     /** Things of which no best plan has two. */
-    private final Set<Integer> once;
+    private final boolean[] once;
 
     private final Filling filling;
     private final Nets relaxed;
     private final Unit[][] units;
     private final double[][] net;
     /** For each thing, those that beat it; and for each row, how many places there are in later ones where such may stand. */
-    private final Map<Integer, int[]> dominators;
+    private final int[][] dominators;
 
     private final int[] later;
     private final Spending spending;
@@ -81,12 +78,14 @@ final class Descent {
         this.bestThen = bestThen;
         this.relaxed = relaxed;
         this.aimedAt = aimedAt;
-        this.once = once;
+        this.once = new boolean[problem.things()];
+        once.forEach(thing -> this.once[thing] = true);
         this.walk = walk;
         this.filling = new Filling(problem);
         this.units = new Unit[rows.size()][];
         this.net = new double[rows.size()][];
-        this.dominators = beaten.dominators();
+        this.dominators = new int[problem.things()][0];
+        beaten.dominators().forEach((thing, better) -> dominators[thing] = better);
         this.later = new int[rows.size()];
         this.spending = new Spending(rows, budgets, problem.places().size());
         this.rest = new double[rows.size() + 1];
@@ -128,7 +127,7 @@ final class Descent {
     /** Whether so many stand already, or may still, of those that beat it that it may be the next. */
     private boolean next(int r, Option o, int places) {
         int missing = 0;
-        for (int better : dominators.getOrDefault(o.thing(), NOTHING)) {
+        for (int better : dominators[o.thing()]) {
             missing += filling.stands(better) ? 0 : 1;
         }
         return missing <= later[r] + places - 1;
@@ -202,9 +201,7 @@ final class Descent {
         for (int i = 0; i < unit.options().length; i++) {
             int p = unit.places()[i] < 0 ? open : unit.places()[i];
             Option o = unit.options()[i];
-            if ((once.contains(o.thing()) && filling.stands(o.thing()))
-                    || !next(r, o, places)
-                    || !filling.allows(p, o)) {
+            if ((once[o.thing()] && filling.stands(o.thing())) || !next(r, o, places) || !filling.allows(p, o)) {
                 return i;
             }
             filling.take(p, o);
@@ -252,9 +249,15 @@ final class Descent {
         return false;
     }
 
+    /** What is soon summed up is asked first: most that do not hold fail by that. */
     private boolean holds() {
+        return holds(false) && holds(true);
+    }
+
+    private boolean holds(boolean refinement) {
         for (int g = 0; g < held.length; g++) {
-            if (before.get(g).value(filling) < held[g] - Worth.DUST) {
+            Goal each = before.get(g);
+            if ((each.aim() == Aim.REFINEMENT) == refinement && each.value(filling) < held[g] - Worth.DUST) {
                 return false;
             }
         }

@@ -3,6 +3,7 @@ package outfell.choice;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import outfell.choice.Worth.Aim;
 
@@ -13,17 +14,22 @@ final class Filling {
     private static final int WAYS = WELL + 1;
 
     private static final Aim[] AIMS = Aim.values();
-    private static final List<Aim> ADDED_UP =
-            Arrays.stream(AIMS).filter(a -> a != Aim.WANTS && a != Aim.BOTTLES).toList();
+    private static final Aim[] ADDED_UP =
+            Arrays.stream(AIMS).filter(a -> a != Aim.WANTS && a != Aim.BOTTLES).toArray(Aim[]::new);
 
     private final Problem problem;
     private final List<Place> places;
     private final @Nullable Option[] at;
     private final boolean[] helping;
     private final int[] stands;
+    /** The places that are filled, in the order in which they were. */
+    private final int[] filled;
+
+    private int size;
 
     private final Taken taken;
-    private final Tally tally;
+    /** By want. */
+    private final Tally[] tallies;
     /** For each first want, how many things serve it in each way. */
     private final int[][] serving;
 
@@ -41,8 +47,11 @@ final class Filling {
         this.at = new Option[places.size()];
         this.helping = new boolean[places.size()];
         this.stands = new int[problem.things()];
+        this.filled = new int[places.size()];
         this.taken = new Taken(problem, allowed, at, stands);
-        this.tally = new Tally(problem.another(), problem.same());
+        this.tallies = Stream.generate(() -> new Tally(problem.another(), problem.same()))
+                .limit(problem.wants())
+                .toArray(Tally[]::new);
         this.serving = new int[problem.firsts()][WAYS];
     }
 
@@ -81,7 +90,8 @@ final class Filling {
 
     private boolean meets(int p, Option o) {
         Place place = places.get(p);
-        for (int q = 0; q < at.length; q++) {
+        for (int i = 0; i < size; i++) {
+            int q = filled[i];
             Option other = at[q];
             if (other == null || q == p) {
                 continue;
@@ -109,6 +119,7 @@ final class Filling {
         stands[o.thing()]++;
         add(o, 1);
         at[p] = o;
+        filled[size++] = p;
     }
 
     /** Puts back what was taken last of all that stand. */
@@ -118,6 +129,7 @@ final class Filling {
             return;
         }
         at[p] = null;
+        size--;
         add(o, -1);
         stands[o.thing()]--;
         if (helping[p]) {
@@ -153,6 +165,7 @@ final class Filling {
     void reset() {
         taken.reset();
         Arrays.fill(at, null);
+        size = 0;
         Arrays.fill(stands, 0);
         for (int[] each : serving) {
             Arrays.fill(each, 0);
@@ -195,15 +208,19 @@ final class Filling {
 
     /** What all helps come to, in points. */
     double helps() {
-        double sum = 0;
-        for (int w = 0; w < problem.wants(); w++) {
+        for (Tally tally : tallies) {
             tally.clear();
-            for (int p = 0; p < at.length; p++) {
-                Option o = at[p];
-                if (o != null && helping[p] && o.helps()[w] > 0) {
-                    tally.add(o.helps()[w], o.by()[w]);
+        }
+        for (int i = 0; i < size; i++) {
+            Option o = at[filled[i]];
+            if (o != null && helping[filled[i]]) {
+                for (int w : o.on()) {
+                    tallies[w].add(o.helps()[w], o.by()[w]);
                 }
             }
+        }
+        double sum = 0;
+        for (Tally tally : tallies) {
             sum += tally.total();
         }
         return sum;

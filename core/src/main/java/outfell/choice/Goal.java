@@ -18,13 +18,14 @@ record Goal(Aim aim, int want, List<Aim> then) {
         return new Goal(aim, -1, List.of());
     }
 
-    /** Every goal up to the last that belongs to an aim, in their order. */
-    static List<Goal> upTo(Aim last, int firsts) {
+    /** Every goal in its order; from money on they are looked for at once. */
+    static List<Goal> all(int firsts) {
         List<Goal> all = new ArrayList<>();
         for (int w = 0; w < firsts; w++) {
             all.add(new Goal(Aim.WANTS, w, List.of()));
         }
-        EnumSet.range(Aim.WANTS, last).stream().filter(a -> a != Aim.WANTS).forEach(a -> all.add(of(a)));
+        EnumSet.range(Aim.COMFORT, Aim.STEPS).forEach(aim -> all.add(of(aim)));
+        all.add(new Goal(Aim.MONEY, -1, List.of(Aim.MILDNESS, Aim.NAME)));
         return all;
     }
 

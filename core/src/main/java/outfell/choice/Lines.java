@@ -206,6 +206,11 @@ final class Lines {
         held.add(new Line(off + reached, aim == Aim.BOTTLES ? unit -> -bottles(unit) : unit -> adds(aim, unit)));
     }
 
+    /** So much of an aim that adds up at least. */
+    void brings(Aim aim, double least) {
+        held.add(new Line(-least, unit -> -adds(aim, unit)));
+    }
+
     /** What a unit adds to an aim, and never less than it does. */
     double adds(Aim aim, Unit unit) {
         double sum = 0;

@@ -27,9 +27,6 @@ final class Search {
     private static final Comparator<Row> FEWEST_FIRST =
             Comparator.comparingInt(Row::size).thenComparing(r -> r.units().size());
 
-    /** Nodes in which what is left to decide is decided at once, mostly. */
-    private static final long MOSTLY = 50_000;
-
     private final Problem problem;
     private final Walk walk;
     private final UnaryOperator<List<Optional<Option>>> polish;
@@ -63,11 +60,8 @@ final class Search {
     }
 
     /** @return where it ended before its end, by how much what was found may fall short */
-    Optional<Short> upTo(Aim last) {
-        for (Goal goal : Goal.upTo(last, problem.firsts())) {
-            if (goal.aim() == Aim.MONEY && last == Aim.NAME && finished()) {
-                return Optional.empty();
-            }
+    Optional<Short> run() {
+        for (Goal goal : Goal.all(problem.firsts())) {
             Optional<Short> unproven = settled() ? Optional.empty() : goal.isWant() ? serve(goal) : add(goal);
             if (unproven.isPresent()) {
                 return unproven;
@@ -120,36 +114,84 @@ final class Search {
     private Optional<Short> add(Goal goal) {
         pair();
         rows = rows.stream().sorted(FEWEST_FIRST).toList();
-        boolean refines = goal.aim() == Aim.REFINEMENT;
-        double unit = refines ? problem.alike() : unit(goal.aim());
-        double least = refines ? OFF : unit / 2;
-        double reached = value(goal);
-        double points = refines ? reached * problem.alike() : reached;
+        double unit = goal.aim() == Aim.REFINEMENT ? problem.alike() : unit(goal.aim());
+        double least = goal.aim() == Aim.REFINEMENT ? OFF : unit / 2;
+        boolean ties = !goal.then().isEmpty();
         Lines lines = lines();
         Relaxed relaxed = relaxed(goal.aim(), lines);
-        descend(goal, reached, lines, relaxed, points + unit - least, walk);
-        double now = value(goal);
-        double nowPoints = refines ? now * problem.alike() : now;
-        Nets nets = relaxed.tighten(nowPoints + OFF, Effort.LAST);
+        raise(goal, lines, relaxed, ties ? -OFF : unit - least, ties ? -OFF : unit - OFF);
+        double now = points(goal);
+        Nets nets = relaxed.tighten(now + OFF, Effort.LAST);
         if (walk.ended()) {
-            return Optional.of(new Short(goal.aim(), Math.max(0, nets.bound() - nowPoints)));
+            return Optional.of(new Short(goal.aim(), Math.max(0, nets.bound() - now)));
         }
-        if (nets.bound() > nowPoints + least) {
-            budgets.add(new Budget(rows, nets, nowPoints - least));
+        if (nets.bound() > now + least) {
+            budgets.add(new Budget(rows, nets, now - least));
         }
-        rows = nets.without(nowPoints - least);
+        rows = nets.without(now - least);
         return Optional.empty();
     }
 
-    /** Whether money, mildness and name are decided at once: where few plans cost the same, that is soon done. */
-    private boolean finished() {
-        pair();
-        Goal goal = new Goal(Aim.MONEY, -1, List.of(Aim.MILDNESS, Aim.NAME));
-        Lines lines = lines();
-        Walk part = walk.part(MOSTLY);
-        double reached = value(goal);
-        descend(goal, reached, lines, relaxed(Aim.MONEY, lines), reached - OFF, part);
-        return !part.ended();
+    /**
+     * The best plan for a goal. Where it is not found soon, it is asked first what more of the goal would leave of each goal before.
+     *
+     * @param more by how much a bound has to pass what is reached
+     * @param atLeast by how much a better plan passes it
+     */
+    private void raise(Goal goal, Lines lines, Relaxed relaxed, double more, double atLeast) {
+        Walk first = walk.first();
+        descend(goal, value(goal), lines, relaxed, points(goal) + more, first);
+        if (!first.ended() || walk.ended()) {
+            return;
+        }
+        List<Budget> known = List.copyOf(budgets);
+        if (leaves(goal, points(goal) + atLeast)) {
+            descend(goal, value(goal), lines, relaxed, points(goal) + more, walk);
+        }
+        budgets.clear();
+        budgets.addAll(known);
+    }
+
+    /** Whether so much of a goal may leave enough of every goal before; what it leaves binds the search from now on. */
+    private boolean leaves(Goal goal, double least) {
+        for (Goal other : before) {
+            if (other.isWant()) {
+                continue;
+            }
+            Lines lines = lines();
+            double enough = heldPoints(other) - OFF;
+            Relaxed relaxed = with(goal, least, other, lines);
+            Nets nets = relaxed.tighten(enough, Effort.QUICK);
+            if (nets.bound() < enough) {
+                return false;
+            }
+            budgets.add(new Budget(rows, nets, enough));
+        }
+        return true;
+    }
+
+    /** A goal before with so much of a later one. */
+    private Relaxed with(Goal later, double least, Goal goal, Lines lines) {
+        if (later.aim() == Aim.REFINEMENT) {
+            Repeats repeats = new Repeats(problem, rows);
+            repeats.setBy(best);
+            return new Relaxed(rows, lines, u -> lines.adds(goal.aim(), u), repeats, least);
+        }
+        lines.brings(later.aim(), least);
+        return relaxed(goal.aim(), lines);
+    }
+
+    /** What a goal has reached, as its bound counts it. */
+    private double points(Goal goal) {
+        return points(goal, value(goal));
+    }
+
+    private double points(Goal goal, double value) {
+        return goal.aim() == Aim.REFINEMENT ? value * problem.alike() : value;
+    }
+
+    private double heldPoints(Goal goal) {
+        return points(goal, held.get(before.indexOf(goal)));
     }
 
     private Relaxed relaxed(Aim aim, Lines lines) {
@@ -161,8 +203,7 @@ final class Search {
         if (aim == Aim.REFINEMENT) {
             return new Relaxed(rows, lines, repeats);
         }
-        double refined = held.get(before.indexOf(Goal.REFINEMENT)) * problem.alike();
-        return new Relaxed(rows, lines, u -> lines.adds(aim, u), repeats, refined - OFF);
+        return new Relaxed(rows, lines, u -> lines.adds(aim, u), repeats, heldPoints(Goal.REFINEMENT) - OFF);
     }
 
     /** Least by which two plans can differ where all that adds up are thousandths; else what is no difference. */

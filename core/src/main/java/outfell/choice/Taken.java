@@ -23,6 +23,9 @@ final class Taken {
     private final double[] reserve;
 
     private final double[][] least;
+    /** The longest of the nightly ones that stand, in each limit's routine. */
+    private final double[] longest;
+
     private int nightly;
 
     /**
@@ -41,6 +44,7 @@ final class Taken {
             perThing[r] = limits[r].sums() == Sums.PER_THING ? new double[problem.things()] : new double[0];
         }
         this.used = new double[limits.length];
+        this.longest = new double[limits.length];
         this.relevant = new int[places.size()][];
         for (int p = 0; p < places.size(); p++) {
             int place = p;
@@ -95,7 +99,14 @@ final class Taken {
                 perThing[r][o.thing()] += o.takes()[r];
             }
         }
-        nightly += o.nightly() ? 1 : 0;
+        if (o.nightly()) {
+            nightly++;
+            for (int r : relevant[p]) {
+                if (limits[r].sums() == Sums.IN_ROUTINE) {
+                    longest[r] = Math.max(longest[r], o.takes()[r]);
+                }
+            }
+        }
     }
 
     /** After what was taken last stands no more. */
@@ -107,7 +118,12 @@ final class Taken {
             }
             used[r] -= more(r, o);
         }
-        nightly -= o.nightly() ? 1 : 0;
+        if (o.nightly()) {
+            nightly--;
+            for (int r : relevant[p]) {
+                longest[r] = longest(r);
+            }
+        }
         keep(p, 1);
     }
 
@@ -119,6 +135,7 @@ final class Taken {
             }
         }
         Arrays.fill(used, 0);
+        Arrays.fill(longest, 0);
         nightly = 0;
         for (double[] each : perThing) {
             Arrays.fill(each, 0);
@@ -136,7 +153,7 @@ final class Taken {
     }
 
     private boolean room(int r, int p, Option o) {
-        return kept[r].allows(used[r] + longest(r, o, p) + more(r, o) + reserve[r] - least[p][r]);
+        return kept[r].allows(used[r] + longest(r, o) + more(r, o) + reserve[r] - least[p][r]);
     }
 
     /** The limits that one more would pass. */
@@ -164,24 +181,27 @@ final class Taken {
         return takes == 0 ? 0 : Math.max(takes, o.atLeast());
     }
 
-    /** The longest of the nightly ones that stand in a limit's routine, and of one more. */
-    private double longest(int r, @Nullable Option more, int p) {
-        if (limits[r].sums() != Sums.IN_ROUTINE) {
-            return 0;
-        }
-        double longest = more != null && more.nightly() && counts(r, p) ? more.takes()[r] : 0;
-        for (int o = 0; nightly > 0 && o < at.length; o++) {
-            Option other = at[o];
-            if (other != null && other.nightly() && counts(r, o)) {
-                longest = Math.max(longest, other.takes()[r]);
+    /** The same with one more in that routine. */
+    private double longest(int r, Option more) {
+        return more.nightly() && limits[r].sums() == Sums.IN_ROUTINE
+                ? Math.max(longest[r], more.takes()[r])
+                : longest[r];
+    }
+
+    private double longest(int r) {
+        double most = 0;
+        for (int p = 0; nightly > 0 && limits[r].sums() == Sums.IN_ROUTINE && p < at.length; p++) {
+            Option o = at[p];
+            if (o != null && o.nightly() && counts(r, p)) {
+                most = Math.max(most, o.takes()[r]);
             }
         }
-        return longest;
+        return most;
     }
 
     /** What is used of a limit, the longest nightly with it. */
     double use(int r) {
-        return used[r] + longest(r, null, -1);
+        return used[r] + longest[r];
     }
 
     /** By how much limits are passed, each in shares of itself; what is still needed is reckoned with. */

@@ -33,6 +33,17 @@ class ChoiceTest {
         assertThat(letOut).as("limits are let out in some of them").isBetween(1, PROBLEMS - 1);
     }
 
+    /** What more of a goal would leave of those before is asked at the first node, not only where a search is long. */
+    @Test
+    void it_equals_trying_every_plan_where_it_is_asked_what_is_left_of_the_goals_before() {
+        for (int seed = 0; seed < PROBLEMS; seed++) {
+            Problem problem = Problems.random(random(seed), 4, 3);
+            Choice.Found found = Choice.of(problem, new Walk(() -> {}, Long.MAX_VALUE, 0));
+            assertThat(found.proven()).as("seed %d", seed).isTrue();
+            assertThat(found.worth()).as("seed %d", seed).isEqualByComparingTo(Problems.best(found.within()));
+        }
+    }
+
     /** Six kinds of up to seven things, in rows, pairs and alone: too many plans to try each. */
     @Test
     void a_general_solver_finds_the_same() {
@@ -53,7 +64,7 @@ class ChoiceTest {
         for (int seed = 0; seed < PROBLEMS; seed++) {
             Problem problem = Problems.random(random(seed), 4, 3);
             Choice.Found whole = Choice.of(problem, () -> {});
-            Choice.Found cut = Choice.of(problem, Aim.NAME, whole.visited() / 2, () -> {});
+            Choice.Found cut = Choice.of(problem, whole.visited() / 2, () -> {});
             if (cut.unproven().isEmpty() || !cut.within().equals(whole.within())) {
                 continue;
             }
@@ -69,6 +80,18 @@ class ChoiceTest {
             }
         }
         assertThat(unproven).isGreaterThan(10);
+    }
+
+    /** Asked first what is left of the goals before, a general solver finds the same. */
+    @Test
+    void a_general_solver_finds_the_same_where_it_is_asked_what_is_left() {
+        for (int seed = WITNESSED; seed < 2 * WITNESSED; seed++) {
+            Problem problem = Problems.random(random(seed), 6, 7);
+            Choice.Found found = Choice.of(problem, new Walk(() -> {}, Long.MAX_VALUE, 0));
+            assertThat(found.worth())
+                    .as("seed %d", seed)
+                    .isEqualByComparingTo(new GeneralSolver(found.within()).best());
+        }
     }
 
     /** Where the needed places can be filled within the limits, no limit is let out. */
