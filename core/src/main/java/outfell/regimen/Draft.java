@@ -32,6 +32,7 @@ import outfell.hand.Refusal;
 import outfell.knowledge.Because;
 import outfell.method.Method;
 import outfell.product.Product;
+import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Feel;
 import outfell.routine.Layout;
@@ -67,6 +68,7 @@ final class Draft {
     private final Suits suits;
     private final Weigher weigher;
     private final Rations rations;
+    private final OwnNights ownNights;
     private final Patches patches;
     private final Barred barred;
     private final List<Product> allowed;
@@ -97,6 +99,7 @@ final class Draft {
         this.suits = new Suits(skin, asked, tight, consultation.leavesTight());
         this.weigher = new Weigher(consultation, skin, given, asked, uses, suits, parting, adjustments.followed());
         this.rations = new Rations(weigher, parting, tolerance, uses.exfoliations());
+        this.ownNights = new OwnNights(consultation, asked, tolerance, uses, adjustments, weigher, rations);
         this.places = places(false);
         this.allowance = new Allowance(consultation, uses, tolerance);
     }
@@ -124,7 +127,7 @@ final class Draft {
     /** The steps of the same plan without their reasons. */
     Bare bare() {
         Sides sides = sides(choose());
-        Layout layout = laying(room(sides)).layout(sides.morning(), sides.evening());
+        Layout layout = laying(room(sides)).layout(sides);
         return new Bare(
                 layout.bare(Part.MORNING, products(sides.morning())),
                 layout.bare(Part.EVENING, products(sides.evening())));
@@ -135,15 +138,7 @@ final class Draft {
         Chosen chosen = choose();
         Sides sides = sides(chosen);
         return new WeekByWeek(
-                        consultation,
-                        weigher,
-                        uses,
-                        rations,
-                        tolerance,
-                        laying(room(sides)),
-                        sides,
-                        laid(sides, chosen),
-                        now)
+                        consultation, weigher, uses, rations, tolerance, ownNights, sides, laid(sides, chosen), now)
                 .weeks(queued, calm);
     }
 
@@ -218,34 +213,39 @@ final class Draft {
 
     // ---- from choice to plan
 
-    /** Who was chosen for the morning, and who for the evening. */
-    record Sides(List<Candidate> morning, List<Candidate> evening) {}
+    /** Who was chosen for the morning, who for the evening, and the nights of those that have their own. */
+    record Sides(List<Candidate> morning, List<Candidate> evening, Map<ProductId, Layout.OnNights> nights) {
+        List<Candidate> both() {
+            return Stream.concat(morning.stream(), evening.stream()).toList();
+        }
+    }
 
-    private static Sides sides(Chosen chosen) {
+    private Sides sides(Chosen chosen) {
         Map<Part, List<Candidate>> all = new EnumMap<>(Part.class);
         List<Slot> slots = chosen.posed().slots();
         for (int s = 0; s < slots.size(); s++) {
             List<Candidate> side = all.computeIfAbsent(slots.get(s).part(), _ -> new ArrayList<>());
             chosen.found().chosen().get(s).ifPresent(side::add);
         }
-        return new Sides(all.getOrDefault(Part.MORNING, List.of()), all.getOrDefault(Part.EVENING, List.of()));
+        List<Candidate> morning = all.getOrDefault(Part.MORNING, List.of());
+        List<Candidate> evening = all.getOrDefault(Part.EVENING, List.of());
+        return new Sides(morning, evening, ownNights.of(morning, evening));
     }
 
     private Laying laying(Room room) {
-        return new Laying(consultation, skin, safety, asked, tolerance, uses, adjustments, weigher, rations, room);
+        return new Laying(consultation, skin, safety, asked, uses, adjustments, weigher, room);
     }
 
     private Room room(Sides sides) {
         return new Amounting(
                         consultation,
-                        room -> laying(room).layout(sides.morning(), sides.evening()),
+                        room -> laying(room).layout(sides),
                         products(sides.morning()),
                         products(sides.evening()))
                 .room(
                         weigher.byAir(),
                         new ZoneCare(consultation.reading().observations(), skin)
-                                .any(Stream.concat(sides.morning().stream(), sides.evening().stream())
-                                        .map(Candidate::product)),
+                                .any(sides.both().stream().map(Candidate::product)),
                         asked.bare().value());
     }
 
@@ -255,7 +255,7 @@ final class Draft {
         List<Candidate> morning = sides.morning();
         List<Candidate> evening = sides.evening();
         Room room = room(sides);
-        Layout layout = laying(room).layout(morning, evening);
+        Layout layout = laying(room).layout(sides);
         Routine am =
                 layout.lay(Part.MORNING, products(morning), consultation.life().morningMinutes());
         Routine pm =

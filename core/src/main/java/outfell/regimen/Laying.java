@@ -1,10 +1,6 @@
 package outfell.regimen;
 
-import java.time.DayOfWeek;
-import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,25 +9,19 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import outfell.aims.Benefits;
 import outfell.aims.Candidate;
-import outfell.aims.Rations;
 import outfell.aims.Uses;
 import outfell.aims.Weigher;
 import outfell.consultation.Consultation;
 import outfell.consultation.Consultation.Choice;
-import outfell.consultation.Hers;
 import outfell.hand.Adjustments;
 import outfell.knowledge.Because;
 import outfell.method.Method;
-import outfell.product.ActiveKind;
 import outfell.product.Actives;
-import outfell.product.Direction;
-import outfell.product.Directions;
 import outfell.product.Kinds;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.routine.Adjustment;
 import outfell.routine.Amounts;
-import outfell.routine.Condition;
 import outfell.routine.Coverage;
 import outfell.routine.Layout;
 import outfell.routine.Part;
@@ -45,7 +35,6 @@ import outfell.season.Asked.Oil;
 import outfell.skin.Concern;
 import outfell.skin.SkinVerdict;
 import outfell.sun.Film;
-import outfell.week.Tolerance;
 
 /** How what was chosen is laid out: on which nights, what each step is for, and what of it is the therapist's own. */
 final class Laying {
@@ -53,48 +42,43 @@ final class Laying {
     private final SkinVerdict skin;
     private final SafetyVerdict safety;
     private final Asked asked;
-    private final Tolerance tolerance;
     private final Uses uses;
     private final Adjustments adjustments;
     private final Weigher weigher;
     private final Room room;
     private final ZoneCare zones;
-    private final Rations rations;
 
     Laying(
             Consultation consultation,
             SkinVerdict skin,
             SafetyVerdict safety,
             Asked asked,
-            Tolerance tolerance,
             Uses uses,
             Adjustments adjustments,
             Weigher weigher,
-            Rations rations,
             Room room) {
         this.consultation = consultation;
         this.skin = skin;
         this.safety = safety;
         this.asked = asked;
-        this.tolerance = tolerance;
         this.uses = uses;
         this.adjustments = adjustments;
         this.weigher = weigher;
         this.room = room;
         this.zones = new ZoneCare(consultation.reading().observations(), skin);
-        this.rations = rations;
     }
 
-    Layout layout(List<Candidate> morning, List<Candidate> evening) {
-        List<Candidate> all = Stream.concat(morning.stream(), evening.stream()).toList();
+    Layout layout(Draft.Sides sides) {
+        List<Candidate> all = sides.both();
+        Tools tools = new Tools(consultation, skin, uses, all.stream().map(Candidate::product));
         Layout layout = new Layout(
                 consultation.method(),
                 skin.type().bands(),
                 consultation.shelf().stream().map(o -> o.product().id()).collect(Collectors.toSet()),
-                nights(morning, evening),
-                (part, p) -> said(part, find(all, p), all),
+                sides.nights(),
+                (part, p) -> said(part, find(all, p), tools),
                 p -> used(all, p),
-                byHand(all),
+                byHand(tools),
                 room.air(),
                 skin.sensitivity().treatAsSensitive());
         return movedOil()
@@ -115,7 +99,7 @@ final class Laying {
         return asked.oilPlace().oil() == by ? Optional.of(to) : Optional.empty();
     }
 
-    private Layout.ByHand byHand(List<Candidate> all) {
+    private Layout.ByHand byHand(Tools tools) {
         Map<Part, Set<ProductId>> kept = new EnumMap<>(Part.class);
         for (Part part : Part.values()) {
             kept.put(
@@ -125,100 +109,7 @@ final class Laying {
                             .map(Choice::product)
                             .collect(Collectors.toSet()));
         }
-        return new Layout.ByHand(kept, adjustments.followed(), tools(all)::against);
-    }
-
-    private Map<ProductId, Layout.OnNights> nights(List<Candidate> morning, List<Candidate> evening) {
-        List<Candidate> rationed = rationed(evening);
-        List<Candidate> everyDay = Stream.concat(morning.stream(), evening.stream())
-                .filter(c -> !rationed.contains(c))
-                .toList();
-        NightsOf.Found found = new NightsOf(rations, consultation.diary(), everyDay)
-                .always(rationed.stream()
-                        .map(c -> new NightsOf.Asking(c.product(), c.uses(), fixed(c.product()), LocalDate.MIN))
-                        .toList());
-        Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
-        for (int i = 0; i < rationed.size(); i++) {
-            Candidate c = rationed.get(i);
-            nights.put(
-                    c.product().id(),
-                    new Layout.OnNights(
-                            condition(c.product()).isPresent()
-                                    ? found.mayBe(i, consultation.answers().today())
-                                    : found.days(i, consultation.answers().today()),
-                            nightsBecause(c, found, i),
-                            found.often(i)));
-        }
-        nights.putAll(AcidAsToner.toners(
-                consultation.method(),
-                evening.stream()
-                        .map(Candidate::product)
-                        // on which evenings it is used nobody can say: the toner stands on all
-                        .filter(p -> condition(p).isEmpty())
-                        .toList(),
-                nights));
-        return nights;
-    }
-
-    /** What has nights of its own, what does most for the client first. */
-    List<Candidate> rationed(List<Candidate> evening) {
-        return evening.stream()
-                .filter(c -> c.rationed() || uses.ledUpTo(c.product()))
-                .sorted(Comparator.comparingInt((Candidate c) -> -weigher.worth(c.product(), c.uses()))
-                        .thenComparing(c -> c.product().id()))
-                .toList();
-    }
-
-    /** The prescriber's nights, or hers. */
-    List<DayOfWeek> fixed(Product p) {
-        return p.prescription() ? uses.prescribedNights(p) : byHand(p).nights();
-    }
-
-    /** The condition that she has put upon it in the evening. */
-    Optional<Condition> condition(Product p) {
-        return byHand(p).when();
-    }
-
-    private Adjustment byHand(Product p) {
-        return Adjustment.of(adjustments.followed(), Part.EVENING, p.id());
-    }
-
-    private Because nightsBecause(Candidate c, NightsOf.Found found, int thing) {
-        if (c.product().prescription()) {
-            return new Because("The prescriber's nights.", outfell.knowledge.Evidence.CONTROLLED, "label");
-        }
-        if (!c.rationed()) {
-            return Because.custom(
-                    "Every other night at first: it is new and dries; daily once the skin is used to it.");
-        }
-        String often = c.uses() == 1 ? "Once a week" : "%d nights a week".formatted(c.uses());
-        Directions.Told times = c.product().directions().told().get(Direction.TIMES);
-        if (times != null && uses.keptByPack(c.product())) {
-            return times.because()
-                    .withSentence("%s, as its pack says. %s"
-                            .formatted(often, times.because().sentence()));
-        }
-        if (c.product().kind().onlyHers() && !c.product().strong()) {
-            Because hers = Hers.of(c.product().kind()).because();
-            return hers.withSentence("%s. %s".formatted(often, hers.sentence()));
-        }
-        String alone = found.shares(thing) ? "" : "; no other strong step shares its night";
-        if (c.beginner()) {
-            return tolerance
-                    .because()
-                    .withSentence("%s at first: it is new, and a %s skin is led up to it%s.%s"
-                            .formatted(often, tolerance.label(), alone, found.fewer(thing)));
-        }
-        String since = uses.countedAsUsed(c.product())
-                .map(weeks -> " Counted as in use for %d weeks, as the plan kept before says.".formatted(weeks))
-                .orElse("");
-        String halved = asked.exfoliantsHalved().yes() && !c.product().has(ActiveKind.RETINOID)
-                ? " " + asked.exfoliantsHalved().because().sentence()
-                : "";
-        return tolerance
-                .because()
-                .withSentence("%s: what a %s skin bears%s.%s%s%s"
-                        .formatted(often, tolerance.label(), alone, found.fewer(thing), halved, since));
+        return new Layout.ByHand(kept, adjustments.followed(), tools::against);
     }
 
     private static Candidate find(List<Candidate> all, Product p) {
@@ -228,23 +119,18 @@ final class Laying {
                 .orElseThrow();
     }
 
-    private Layout.Said said(Part part, Candidate candidate, List<Candidate> all) {
+    private Layout.Said said(Part part, Candidate candidate, Tools tools) {
         return new Layout.Said(
                 InSixWords.of(candidate.product(), helped(candidate)),
                 purpose(part, candidate),
                 safety.unknownIn(candidate.product()).stream().toList(),
-                tools(all)
-                        .of(
-                                candidate.product(),
-                                Adjustment.of(
-                                                adjustments.followed(),
-                                                part,
-                                                candidate.product().id())
-                                        .then()));
-    }
-
-    private Tools tools(List<Candidate> all) {
-        return new Tools(consultation, skin, uses, all.stream().map(Candidate::product));
+                tools.of(
+                        candidate.product(),
+                        Adjustment.of(
+                                        adjustments.followed(),
+                                        part,
+                                        candidate.product().id())
+                                .then()));
     }
 
     private Layout.Used used(List<Candidate> all, Product p) {

@@ -44,7 +44,7 @@ final class WeekByWeek {
     private final Weigher weigher;
     private final Uses uses;
     private final Tolerance tolerance;
-    private final Laying laying;
+    private final OwnNights ownNights;
     private final Draft.Sides sides;
     private final Regimen regimen;
     private final Diary diary;
@@ -64,7 +64,7 @@ final class WeekByWeek {
             Uses uses,
             Rations rations,
             Tolerance tolerance,
-            Laying laying,
+            OwnNights ownNights,
             Draft.Sides sides,
             Regimen regimen,
             LocalDate now) {
@@ -72,7 +72,7 @@ final class WeekByWeek {
         this.weigher = weigher;
         this.uses = uses;
         this.tolerance = tolerance;
-        this.laying = laying;
+        this.ownNights = ownNights;
         this.sides = sides;
         this.regimen = regimen;
         this.diary = consultation.diary();
@@ -80,13 +80,11 @@ final class WeekByWeek {
         this.now = now.isBefore(begun) ? begun : now;
         this.from = anchor(consultation, this.now);
         this.weeks = weeksFrom(from, this.now);
-        this.own = laying.rationed(sides.evening());
+        this.own = ownNights.rationed(sides.evening());
         this.nights = new NightsOf(
                 rations,
                 diary,
-                Stream.concat(sides.morning().stream(), sides.evening().stream())
-                        .filter(c -> !own.contains(c))
-                        .toList());
+                sides.both().stream().filter(c -> !own.contains(c)).toList());
         this.rations = rations;
     }
 
@@ -183,11 +181,11 @@ final class WeekByWeek {
 
     private Going going(Product p, boolean queued, LocalDate begins, Optional<Because> waits, int place) {
         int back = p.prescription() ? 0 : place * Tolerance.DAYS_BETWEEN_NEW / DAYS;
-        Optional<Condition> when = laying.condition(p);
+        Optional<Condition> when = ownNights.condition(p);
         Ramp.Thing always = uses.ramp(p, begins, waits, back, tolerance.because());
         Ramp.Thing thing = when.map(Condition::usual).map(always::atMost).orElse(always);
         List<Ramp.WeekOfIt> all = Ramp.of(thing, diary, from, weeks);
-        return new Going(p, queued, thing, all.subList(all.size() - weeks, all.size()), laying.fixed(p), when);
+        return new Going(p, queued, thing, all.subList(all.size() - weeks, all.size()), ownNights.fixed(p), when);
     }
 
     /** What has nights in a week; a step that has become a daily one has none of its own. */
