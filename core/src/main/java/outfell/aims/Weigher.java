@@ -192,7 +192,8 @@ public final class Weigher {
 
     private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
         double[] takes = new double[Scarcity.COUNT];
-        takes[Scarcity.minutes(part).ordinal()] = freeOfLimits(p) ? 0 : seconds(p, hand.coats(), where(p, hand)) / 60.0;
+        takes[Scarcity.minutes(part).ordinal()] =
+                freeOfLimits(p) ? 0 : seconds(p, part, hand.coats(), where(p, hand)) / 60.0;
         // chapped lips are a place of their own, not a step of the face; lips that are only kept so are a step more
         boolean chapped = skin.concerns().stream().anyMatch(c -> c.concern() == Concern.CHAPPED_LIPS);
         takes[Scarcity.steps(part).ordinal()] = stepOfTheFace(p, chapped) ? 1 : 0;
@@ -321,11 +322,12 @@ public final class Weigher {
     }
 
     /** Elapsed seconds in a routine. The cream's wait before the sunscreen is reckoned with it wherever it may be needed. */
-    private int seconds(Product p, int coats, Where where) {
+    private int seconds(Product p, Part part, int coats, Where where) {
         int own = Layout.seconds(
                         consultation.method(),
                         ByAir.AS_USUAL,
                         skin.sensitivity().treatAsSensitive(),
+                        part,
                         p,
                         coats)
                 + coats * where.secondsMore(p.kind());

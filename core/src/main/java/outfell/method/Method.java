@@ -16,6 +16,7 @@ import outfell.knowledge.Because;
  * @param mostSteps most steps in one routine
  * @param places of its routines, first to last
  * @param lipPlace when lips are done
+ * @param residueCheck whether looking for residue is a step of the evening
  * @param settings the answers by id of the question, as method-questions.yaml has them
  * @param because why a therapist would choose it
  */
@@ -45,6 +46,7 @@ public record Method(
         boolean vitaminCApartFromNiacinamide,
         SunscreenAndCream sunscreenAndCream,
         Cloth cloth,
+        ResidueCheck residueCheck,
         Hold hold,
         int mostSteps,
         Places places,
@@ -148,6 +150,12 @@ public record Method(
     public enum Cloth {
         FRESH,
         ONE_A_DAY
+    }
+
+    /** Looking for what a cleanse has left: a word at the wash, or a step of its own after the last cleanse of the evening. */
+    public enum ResidueCheck {
+        WORD,
+        STEP
     }
 
     /** How long a plan is held before something is changed in it. */

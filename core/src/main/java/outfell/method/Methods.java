@@ -99,6 +99,7 @@ public final class Methods {
                 yes(all, "vitamin-c-apart-from-niacinamide"),
                 one(all, "sunscreen-and-cream", Method.SunscreenAndCream.class),
                 one(all, "cloth", Method.Cloth.class),
+                one(all, "residue-check", Method.ResidueCheck.class),
                 one(all, "hold", Method.Hold.class),
                 whole(all, "most-steps"),
                 Places.of(all),

@@ -13,6 +13,7 @@ import outfell.consultation.Consultation;
 import outfell.knowledge.Because;
 import outfell.knowledge.KnowledgeFile;
 import outfell.knowledge.Row;
+import outfell.method.Method;
 import outfell.product.ActiveKind;
 import outfell.product.Product;
 import outfell.product.StepKind;
@@ -69,11 +70,15 @@ final class Tools {
 
     private final Set<For> who;
     private final Set<NotWhile> against;
+    /** What the method makes a step of its own, which is told there. */
+    private final Set<String> ofMethod;
 
     /** @param plan its products */
     Tools(Consultation consultation, SkinVerdict skin, Uses uses, Stream<Product> plan) {
         this.who = EnumSet.noneOf(For.class);
         this.against = EnumSet.noneOf(NotWhile.class);
+        this.ofMethod =
+                consultation.method().residueCheck() == Method.ResidueCheck.STEP ? Set.of(Alone.RESIDUE) : Set.of();
         if (consultation.life().fullMakeUp() && consultation.life().makeUpDays() > 0) {
             who.add(For.FULL_MAKE_UP);
         }
@@ -99,6 +104,7 @@ final class Tools {
      */
     List<Because> of(Product p, List<Then> beside) {
         return TOOLS.stream()
+                .filter(t -> !ofMethod.contains(t.id()))
                 .filter(t -> beside.stream().flatMap(b -> b.alone().stream()).noneMatch(a -> a.id().equals(t.id())))
                 .flatMap(t -> t.of(p, who, against).stream())
                 .toList();

@@ -27,6 +27,9 @@ public record Alone(
         List<NotWhile> not,
         String instead,
         Because because) {
+    /** The look for what a cleanse has left, which a method may make a step of every evening. */
+    public static final String RESIDUE = "residue";
+
     private static final int LONGEST = 1200;
     private static final List<Alone> ALL =
             Row.unique(KnowledgeFile.yaml("alone.yaml").rows("alone"), Alone::read, Alone::id);

@@ -24,6 +24,8 @@ final class Asides {
             Evidence.SMALL,
             "draelos-ertel-2006");
 
+    private static final Alone RESIDUE = Alone.of(Alone.RESIDUE).orElseThrow();
+
     private static final Because BY_HAND = Because.custom("Once more, by hand.");
 
     /** What of a product is asked for here. */
@@ -64,12 +66,15 @@ final class Asides {
         List<Aside> all = new ArrayList<>();
         cream(sorted, i).ifPresent(c -> all.add(half(part, sorted, i, c)));
         tonedAgain(part, sorted, i).ifPresent(all::add);
+        if (residue(part, sorted, i)) {
+            all.add(alone(part, sorted, i, RESIDUE, false));
+        }
         for (Then then : hand(part, sorted.get(i)).then()) {
             then.again().flatMap(again -> at(sorted, again)).ifPresent(j -> all.add(again(part, sorted, i, j)));
             then.alone()
                     .filter(alone ->
                             byHand.against(part, sorted.get(i).id(), alone).isEmpty())
-                    .ifPresent(alone -> all.add(alone(part, sorted, i, alone)));
+                    .ifPresent(alone -> all.add(alone(part, sorted, i, alone, true)));
         }
         return List.copyOf(all);
     }
@@ -119,7 +124,7 @@ final class Asides {
                 BY_HAND);
     }
 
-    private Aside alone(Part part, List<Product> sorted, int i, Alone alone) {
+    private Aside alone(Part part, List<Product> sorted, int i, Alone alone, boolean hers) {
         return new Aside(
                 alone.before(),
                 Optional.empty(),
@@ -133,8 +138,32 @@ final class Asides {
                 0,
                 laid.nights(part, sorted.get(i)),
                 laid.aWeek(part, sorted.get(i)),
-                true,
+                hers,
                 alone.because());
+    }
+
+    // ---- what the last cleanse has left
+
+    /** After the last cleanse of the evening, by a method that makes a step of it; where she has put it there, it is hers. */
+    private boolean residue(Part part, List<Product> sorted, int i) {
+        return part == Part.EVENING
+                && method.residueCheck() == Method.ResidueCheck.STEP
+                && cleanses(sorted.get(i))
+                && sorted.subList(i + 1, sorted.size()).stream().noneMatch(Asides::cleanses)
+                && hand(part, sorted.get(i)).then().stream()
+                        .flatMap(then -> then.alone().stream())
+                        .noneMatch(RESIDUE::equals);
+    }
+
+    private static boolean cleanses(Product p) {
+        return p.kind() == StepKind.WASH || p.kind() == StepKind.FIRST_CLEANSE;
+    }
+
+    /** Seconds that a method looks for residue after a product; the wash is the last cleanse of nearly every evening. */
+    static int residueSeconds(Method method, Part part, Product p) {
+        return part == Part.EVENING && p.kind() == StepKind.WASH && method.residueCheck() == Method.ResidueCheck.STEP
+                ? RESIDUE.seconds()
+                : 0;
     }
 
     // ---- a retinoid between two coats

@@ -466,11 +466,15 @@ public final class Layout {
     }
 
     /** Seconds of one use with contact and wait, as this method waits. */
-    public static int seconds(Method method, ByAir byAir, boolean reactive, Product p, int coats) {
+    public static int seconds(Method method, ByAir byAir, boolean reactive, Part part, Product p, int coats) {
         int halfTheCream = Asides.between(method, reactive, p)
                 ? Amounts.of(StepKind.MOISTURISER).handsOn()
                 : 0;
-        return handsOn(p, byAir.layers(method, p) * coats) + halfTheCream + contact(p) + settle(method, p);
+        return handsOn(p, byAir.layers(method, p) * coats)
+                + halfTheCream
+                + contact(p)
+                + settle(method, p)
+                + Asides.residueSeconds(method, part, p);
     }
 
     /** Both parts of a two-part step stay on for their time. */

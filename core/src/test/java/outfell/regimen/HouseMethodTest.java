@@ -18,6 +18,7 @@ import outfell.method.Methods;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
 import outfell.routine.Adjustment;
+import outfell.routine.Aside;
 import outfell.routine.Condition;
 import outfell.routine.Part;
 import outfell.routine.Step;
@@ -88,6 +89,42 @@ class HouseMethodTest {
         }
         assertThat(milk).isPositive();
         assertThat(twice).isPositive();
+    }
+
+    @Test
+    void a_look_for_residue_is_a_step_after_the_last_cleanse_of_the_evening_and_takes_its_seconds() {
+        for (String order : List.of("oil_first", "water_first")) {
+            for (int seed = 0; seed < 6; seed++) {
+                Consultation usual = answering(Consultations.some("classic", seed), Map.of("cleanse-order", order));
+                Consultation looks = answering(
+                        Consultations.some("classic", seed), Map.of("cleanse-order", order, "residue-check", "step"));
+                assertThat(plan(usual).evening().steps())
+                        .allSatisfy(s -> assertThat(residue(s)).isEmpty());
+                Regimen r = plan(looks);
+                assertThat(r.morning().steps())
+                        .allSatisfy(s -> assertThat(residue(s)).isEmpty());
+                List<Step> cleanses = r.evening().steps().stream()
+                        .filter(s -> s.kind() == StepKind.WASH || s.kind() == StepKind.FIRST_CLEANSE)
+                        .toList();
+                assertThat(residue(cleanses.getLast())).singleElement().satisfies(a -> {
+                    assertThat(a.seconds()).isEqualTo(20);
+                    assertThat(a.byHand()).isFalse();
+                    assertThat(a.before()).isFalse();
+                });
+                assertThat(cleanses.subList(0, cleanses.size() - 1))
+                        .allSatisfy(s -> assertThat(residue(s)).isEmpty());
+                assertThat(r.evening().steps())
+                        .as("told in one place")
+                        .allSatisfy(s -> assertThat(s.tools())
+                                .noneMatch(t -> t.sentence().contains("lash line, hairline")));
+                assertThat(r.evening().timeline().minutes())
+                        .isLessThanOrEqualTo(usual.life().eveningMinutes());
+            }
+        }
+    }
+
+    private static List<Aside> residue(Step step) {
+        return step.then().stream().filter(a -> a.told().contains("residue")).toList();
     }
 
     @Test

@@ -283,7 +283,8 @@ class LayoutTest {
         assertThat(block.contact()).isEqualTo(2 * plain.contact());
         assertThat(block.handsOn()).isEqualTo(2 * plain.handsOn());
         assertThat(block.technique()).startsWith("part one, leave on; part two over it");
-        assertThat(Layout.seconds(LAYERED, ByAir.AS_USUAL, false, two, 1)).isEqualTo(block.handsOn() + block.contact());
+        assertThat(Layout.seconds(LAYERED, ByAir.AS_USUAL, false, Part.EVENING, two, 1))
+                .isEqualTo(block.handsOn() + block.contact());
     }
 
     @Test
