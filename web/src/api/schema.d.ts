@@ -2477,7 +2477,7 @@ export interface components {
         DirectionOf: {
             because?: components["schemas"]["Because"];
             /** @enum {string} */
-            direction: "SKIN" | "EYES" | "LEAVES" | "MINUTES" | "TIMES" | "MONTHS" | "DOSE";
+            direction: "SKIN" | "EYES" | "LEAVES" | "MINUTES" | "TIMES" | "MONTHS" | "DOSE" | "SECOND_MINUTES" | "SECOND_SIZE" | "SECOND_PRICE";
             question: string;
             value: string;
             values: components["schemas"]["Value"][];

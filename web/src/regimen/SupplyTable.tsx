@@ -33,7 +33,7 @@ export function SupplyTable({ context, month }: { context: VisitContext; month: 
       <table>
         <tbody>
           {lines.map((l) => (
-            <tr key={l.product}>
+            <tr key={l.name}>
               <th scope="row">{l.name}</th>
               <td>{l.month == null ? '' : money.words(l.month)}</td>
               <td className={l.soon && l.end !== 'NOT_KNOWN' ? 'soon' : ''}>{until(l)}</td>

@@ -4,12 +4,14 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.knowledge.Because;
 import outfell.knowledge.Evidence;
@@ -35,6 +37,7 @@ public record Directions(Map<Direction, Told> told) {
      *
      * @param question as it is asked
      * @param kinds the kinds of step for which it matters
+     * @param twoPart whether only of what goes on in two parts
      * @param values what may be answered, each with its words; none where a number is
      * @param least of a number
      */
@@ -42,10 +45,15 @@ public record Directions(Map<Direction, Told> told) {
             Direction direction,
             String question,
             List<StepKind> kinds,
+            boolean twoPart,
             List<Value> values,
             String unit,
             double least,
             double most) {
+        private boolean isAskedOf(StepKind kind, String name) {
+            return kinds.contains(kind) && (!twoPart || Product.twoPart(kind, name));
+        }
+
         String words(String value) {
             return values.stream()
                     .filter(v -> v.value().equals(value))
@@ -56,10 +64,10 @@ public record Directions(Map<Direction, Told> told) {
 
         void check(String to) {
             boolean fine = values.isEmpty()
-                    ? to.matches("\\d{1,2}(\\.\\d{1,2})?")
+                    ? to.matches("\\d{1,3}(\\.\\d{1,2})?")
                             && Double.parseDouble(to) >= least
                             && Double.parseDouble(to) <= most
-                            && (direction == Direction.DOSE || to.matches("\\d+"))
+                            && (!direction.whole() || to.matches("\\d+"))
                     : values.stream().anyMatch(v -> v.value().equals(to));
             if (!fine) {
                 throw new IllegalArgumentException(
@@ -97,7 +105,7 @@ public record Directions(Map<Direction, Told> told) {
         private static String pattern(String words) {
             return Stream.of(words.split(" "))
                     .map(w -> w.equals("{n}")
-                            ? NUMBERS
+                            ? "(" + NUMBERS + ")"
                             : w.endsWith("*")
                                     ? Pattern.quote(w.substring(0, w.length() - 1)) + "\\p{L}*"
                                     : Pattern.quote(w))
@@ -115,7 +123,13 @@ public record Directions(Map<Direction, Told> told) {
         }
 
         private String number(Matcher m) {
-            double[] all = NUMBER.matcher(m.group())
+            // a number that belongs to the words, as in "part 2", is none of its
+            String said = IntStream.rangeClosed(1, m.groupCount())
+                    .mapToObj(m::group)
+                    .filter(Objects::nonNull)
+                    .findFirst()
+                    .orElse(m.group());
+            double[] all = NUMBER.matcher(said)
                     .results()
                     .mapToDouble(r -> Double.parseDouble(r.group().replace(',', '.')))
                     .toArray();
@@ -124,8 +138,8 @@ public record Directions(Map<Direction, Told> told) {
         }
     }
 
-    private static final String NUMBERS = "\\d{1,2}(?:[.,]\\d{1,2})?(?:\\s*(?:-|–|to|or|bis|oder|à|ou)\\s*\\d{1,2})?";
-    private static final Pattern NUMBER = Pattern.compile("\\d{1,2}(?:[.,]\\d{1,2})?");
+    private static final String NUMBERS = "\\d{1,3}(?:[.,]\\d{1,2})?(?:\\s*(?:-|–|to|or|bis|oder|à|ou)\\s*\\d{1,2})?";
+    private static final Pattern NUMBER = Pattern.compile("\\d{1,3}(?:[.,]\\d{1,2})?");
     private static final Pattern SENTENCE = Pattern.compile("[.!?]\\s+|[\\n;•]");
     /** Longest quote of the pack in a reason, letters. */
     private static final int QUOTE = 90;
@@ -144,8 +158,13 @@ public record Directions(Map<Direction, Told> told) {
         return Stream.of(Direction.values()).map(Directions::asked).toList();
     }
 
+    /** All that can be directed of a kind of step with such a name. */
+    public static List<Asked> of(StepKind kind, String name) {
+        return all().stream().filter(a -> a.isAskedOf(kind, name)).toList();
+    }
+
     static Asked asked(Direction direction) {
-        return java.util.Objects.requireNonNull(ASKED.get(direction));
+        return Objects.requireNonNull(ASKED.get(direction));
     }
 
     /** @throws IllegalArgumentException for what cannot be directed */
@@ -166,12 +185,10 @@ public record Directions(Map<Direction, Told> told) {
     static Directions read(Product.Facts facts, StepKind kind) {
         Map<Direction, Told> told = new EnumMap<>(Direction.class);
         String text = facts.name() + "\n" + facts.label();
-        for (Asked asked : all()) {
-            if (asked.kinds().contains(kind)) {
-                byHand(facts, asked)
-                        .orElseGet(() -> byPack(text, asked.direction()))
-                        .ifPresent(t -> told.put(asked.direction(), t));
-            }
+        for (Asked asked : of(kind, facts.name())) {
+            byHand(facts, asked)
+                    .orElseGet(() -> byPack(text, asked.direction()))
+                    .ifPresent(t -> told.put(asked.direction(), t));
         }
         return new Directions(told);
     }
@@ -264,7 +281,27 @@ public record Directions(Map<Direction, Told> told) {
 
     /** Millilitres of a stroke of its pump or of its dropper. */
     public OptionalDouble dose() {
-        return value(Direction.DOSE).stream().mapToDouble(Double::parseDouble).findFirst();
+        return number(Direction.DOSE);
+    }
+
+    /** Seconds that the second part of two stays. */
+    public OptionalInt secondContact() {
+        OptionalInt minutes = whole(Direction.SECOND_MINUTES);
+        return minutes.isPresent() ? OptionalInt.of(60 * minutes.getAsInt()) : OptionalInt.empty();
+    }
+
+    /** What is in the bottle of the second part, in the unit of the first. */
+    public OptionalDouble secondSize() {
+        return number(Direction.SECOND_SIZE);
+    }
+
+    /** What that bottle costs by itself; absent where both are sold as one. */
+    public OptionalDouble secondPrice() {
+        return number(Direction.SECOND_PRICE);
+    }
+
+    private OptionalDouble number(Direction direction) {
+        return value(direction).stream().mapToDouble(Double::parseDouble).findFirst();
     }
 
     private OptionalInt whole(Direction direction) {
@@ -315,9 +352,10 @@ public record Directions(Map<Direction, Told> told) {
                                 .filter(k -> !not.contains(k))
                                 .toList()
                         : only,
+                row.flag("two-part"),
                 values,
                 values.isEmpty() ? row.text("unit") : "",
-                values.isEmpty() ? row.number("least", 0, 100) : 0,
-                values.isEmpty() ? row.number("most", 0, 100) : 0);
+                values.isEmpty() ? row.number("least", 0, 500) : 0,
+                values.isEmpty() ? row.number("most", 0, 500) : 0);
     }
 }

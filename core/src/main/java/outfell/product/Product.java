@@ -126,6 +126,10 @@ public record Product(
 
     /** Whether it goes on in two parts, one over the other, and comes off as one. */
     public boolean twoPart() {
+        return twoPart(kind, name);
+    }
+
+    static boolean twoPart(StepKind kind, String name) {
         return kind.comesOff() && TWO_PART.matcher(name).find();
     }
 

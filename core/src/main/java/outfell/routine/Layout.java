@@ -479,7 +479,8 @@ public final class Layout {
 
     /** Both parts of a two-part step stay on for their time. */
     private static int contact(Product p) {
-        return p.directions().contact().orElse(Amounts.of(p.kind()).contact()) * (p.twoPart() ? 2 : 1);
+        int first = p.directions().contact().orElse(Amounts.of(p.kind()).contact());
+        return p.twoPart() ? first + p.directions().secondContact().orElse(first) : first;
     }
 
     private static int handsOn(Product p, int coats) {
@@ -533,7 +534,10 @@ public final class Layout {
     private String technique(Product p, List<Product> sorted) {
         String technique = Amounts.technique(p);
         if (p.twoPart()) {
-            return "part one, leave on; part two over it, leave on; rinse both off together";
+            return "part one, leave on%s; part two over it, leave on%s; rinse both off together"
+                    .formatted(
+                            minutes(p.directions().contact()),
+                            minutes(p.directions().secondContact()));
         }
         if (p.kind() == StepKind.WASH) {
             return technique + (method.cloth() == Method.Cloth.FRESH ? " with a fresh cloth" : " with the day's cloth");
@@ -550,6 +554,10 @@ public final class Layout {
         return p.kind() == StepKind.TONER && byAir.layers(method, p) > 1
                 ? technique + asides.around(sorted)
                 : technique;
+    }
+
+    private static String minutes(OptionalInt seconds) {
+        return seconds.isPresent() ? " for %d min".formatted(seconds.getAsInt() / 60) : "";
     }
 
     private static double left(List<Product> sorted, int i) {

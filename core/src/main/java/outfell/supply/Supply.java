@@ -53,8 +53,9 @@ public final class Supply {
     }
 
     /**
-     * How long one product lasts.
+     * How long one bottle lasts. What goes on in two parts has two of them.
      *
+     * @param second whether it is the bottle of the second part
      * @param days until it ends; 0 when it has ended or is not known
      * @param ends the day; absent when the size is not known
      * @param soon whether it ends within the days of warning
@@ -62,6 +63,7 @@ public final class Supply {
      */
     public record Line(
             ProductId product,
+            boolean second,
             String name,
             double gramsAWeek,
             int days,
@@ -105,7 +107,9 @@ public final class Supply {
     }
 
     public static Whole of(List<Used> used, LocalDate today) {
-        List<Line> lines = used.stream().map(u -> line(u, today)).toList();
+        List<Line> lines = used.stream()
+                .flatMap(u -> Bottle.of(u.product()).stream().map(b -> line(u, b, today)))
+                .toList();
         return new Whole(
                 lines,
                 lines.stream().mapToDouble(l -> l.month().orElse(0)).sum(),
@@ -136,42 +140,81 @@ public final class Supply {
                 : OptionalDouble.empty();
     }
 
-    private static Line line(Used u, LocalDate today) {
+    /**
+     * One bottle of a product.
+     *
+     * @param size as of a product; 0 when not known
+     * @param price what it costs by itself; absent for a second bottle that is sold with the first
+     */
+    private record Bottle(boolean second, String name, double size, OptionalDouble price) {
+        static List<Bottle> of(Product p) {
+            Bottle first = new Bottle(false, p.name(), p.size(), OptionalDouble.of(p.price()));
+            return p.twoPart()
+                    ? List.of(
+                            first,
+                            new Bottle(
+                                    true,
+                                    "%s, part two".formatted(p.name()),
+                                    p.directions().secondSize().orElse(0),
+                                    p.directions().secondPrice()))
+                    : List.of(first);
+        }
+
+        double net(Product p) {
+            return size * (1 - Supply.of(p.kind()).waste());
+        }
+    }
+
+    private static Line line(Used u, Bottle bottle, LocalDate today) {
         Product p = u.product();
-        OptionalDouble month = month(p, u.gramsAWeek());
-        if (p.size() == 0) {
+        OptionalDouble month = month(p, bottle, u.gramsAWeek());
+        if (bottle.size() == 0) {
             return new Line(
                     p.id(),
-                    p.name(),
+                    bottle.second(),
+                    bottle.name(),
                     u.gramsAWeek(),
                     0,
                     Optional.empty(),
                     End.NOT_KNOWN,
                     false,
                     month,
-                    Because.house("Its size is not known."));
+                    Because.house(
+                            bottle.second()
+                                    ? "How much is in the bottle of part two is not known: say it on its page."
+                                    : "Its size is not known."));
         }
         double left = u.pack().map(Pack::left).orElse(FULL) / FULL;
-        int empty = daysToEmpty(p, left, u.gramsAWeek());
+        int empty = daysToEmpty(bottle.net(p), left, u.gramsAWeek());
         Optional<LocalDate> opened = u.pack().isPresent() ? u.pack().get().opened() : Optional.of(today);
         Optional<LocalDate> past = opened.map(d -> pastItsTime(p, d));
         boolean timeFirst = past.isPresent() && past.get().isBefore(today.plusDays(empty));
         int days = timeFirst ? (int) Math.max(0, ChronoUnit.DAYS.between(today, past.orElseThrow())) : empty;
+        Because because = timeFirst ? past(p, empty) : emptied(u, bottle, opened.isPresent());
         return new Line(
                 p.id(),
-                p.name(),
+                bottle.second(),
+                bottle.name(),
                 u.gramsAWeek(),
                 days,
                 Optional.of(timeFirst ? past.orElseThrow() : today.plusDays(empty)),
                 timeFirst ? End.PAST_ITS_TIME : End.EMPTY,
                 days <= WARN_DAYS,
                 month,
-                timeFirst ? past(p, empty) : emptied(u, opened.isPresent()));
+                bottle.second() ? because.withSentence(because.sentence() + second(u, bottle)) : because);
+    }
+
+    /** What is to be said of a second bottle: what it costs, and what nobody has said of it. */
+    private static String second(Used u, Bottle bottle) {
+        return (bottle.price().isPresent() ? "" : " Its price is in that of part one: they are sold as one.")
+                + (u.pack().filter(k -> k.left() < FULL).isPresent()
+                        ? " How much of part two is left nobody has said: taken to be as full as part one."
+                        : "");
     }
 
     /** Whole days for which what comes out of the pack is enough. */
-    static int daysToEmpty(Product p, double left, double gramsAWeek) {
-        return (int) Math.floor(net(p) * left / (gramsAWeek / DAYS_A_WEEK));
+    static int daysToEmpty(double net, double left, double gramsAWeek) {
+        return (int) Math.floor(net * left / (gramsAWeek / DAYS_A_WEEK));
     }
 
     /** The day from which a pack that was opened on a day is past its time. */
@@ -184,26 +227,60 @@ public final class Supply {
         return shortest(p).map(a -> Math.min(months, a.months())).orElse(months);
     }
 
-    /** What comes out of a full pack, g or ml; 0 where its size is not known. */
+    /** What comes out of a full pack, g or ml; of two parts what comes out of the smaller bottle; 0 where its size is not known. */
     public static double net(Product p) {
-        return p.size() * (1 - of(p.kind()).waste());
+        return Bottle.of(p).stream()
+                .mapToDouble(b -> b.net(p))
+                .filter(net -> net > 0)
+                .min()
+                .orElse(0);
     }
 
     /** What a month costs, packs thrown away past their time included; nothing without price or size. */
     public static OptionalDouble month(Product p, double gramsAWeek) {
         return priced(p)
-                ? OptionalDouble.of(Math.max(monthByWeight(p, gramsAWeek), monthByTime(p)))
+                ? OptionalDouble.of(Bottle.of(p).stream()
+                        .mapToDouble(b -> month(p, b, gramsAWeek).orElse(0))
+                        .sum())
+                : OptionalDouble.empty();
+    }
+
+    private static OptionalDouble month(Product p, Bottle bottle, double gramsAWeek) {
+        if (bottle.second() && bottle.price().isEmpty()) {
+            return OptionalDouble.of(0);
+        }
+        return priced(p)
+                ? OptionalDouble.of(Math.max(byWeight(p, bottle, gramsAWeek), byTime(p, bottle)))
                 : OptionalDouble.empty();
     }
 
     /** What a month costs by what is used up; 0 without price or size. */
     public static double monthByWeight(Product p, double gramsAWeek) {
-        return priced(p) ? p.price() * gramsAWeek / DAYS_A_WEEK * DAYS_A_MONTH / net(p) : 0;
+        if (!priced(p)) {
+            return 0;
+        }
+        double sum = 0;
+        for (Bottle bottle : Bottle.of(p)) {
+            sum += byWeight(p, bottle, gramsAWeek);
+        }
+        return sum;
+    }
+
+    /** Two bottles that are sold as one are bought again when the first of them is empty. */
+    private static double byWeight(Product p, Bottle bottle, double gramsAWeek) {
+        double price = bottle.price().orElse(0);
+        boolean asOne = p.directions().secondPrice().isEmpty();
+        double net = asOne ? net(p) : bottle.net(p);
+        return net > 0 ? price * gramsAWeek / DAYS_A_WEEK * DAYS_A_MONTH / net : 0;
     }
 
     /** What a month costs at least, since a pack goes past its time; 0 without price or size. */
     public static double monthByTime(Product p) {
-        return priced(p) ? p.price() / monthsOpen(p) : 0;
+        return priced(p) ? Bottle.of(p).stream().mapToDouble(b -> byTime(p, b)).sum() : 0;
+    }
+
+    private static double byTime(Product p, Bottle bottle) {
+        return bottle.price().orElse(0) / monthsOpen(p);
     }
 
     private static boolean priced(Product p) {
@@ -223,11 +300,11 @@ public final class Supply {
                         .formatted(rule.sentence(), empty));
     }
 
-    private static Because emptied(Used u, boolean opened) {
+    private static Because emptied(Used u, Bottle bottle, boolean opened) {
         Product p = u.product();
         String arithmetic = "%s %s%s, less %.0f %% that never comes out, at %.2f %s a day."
                 .formatted(
-                        number(p.size()),
+                        number(bottle.size()),
                         p.unit(),
                         u.pack()
                                 .filter(k -> k.left() < FULL)

@@ -27,6 +27,8 @@ class DirectionsTest {
                 "Peeling serum | Wait 5 minutes after washing. | ",
                 "Body lotion 50 ml | 24M | MONTHS 24",
                 "Wash | Keep 500 months after opening. | ",
+                "Two-part clay mask | Leave part one for 10 minutes, then part two for 3 minutes. Part 1: 50 ml. Part 2: 30 ml. | MINUTES 10, SECOND_MINUTES 3, SECOND_SIZE 30",
+                "Clay mask | Leave part one for 10 minutes, then part two for 3 minutes. Part 2: 30 ml. | MINUTES 10",
             })
     void a_pack_is_taken_at_its_words_and_where_it_is_silent_nothing_is_known(String name, String text, String told) {
         Directions read = product(name, text, List.of()).directions();

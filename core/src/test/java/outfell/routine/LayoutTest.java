@@ -283,6 +283,20 @@ class LayoutTest {
         assertThat(block.contact()).isEqualTo(2 * plain.contact());
         assertThat(block.handsOn()).isEqualTo(2 * plain.handsOn());
         assertThat(block.technique()).startsWith("part one, leave on; part two over it");
+        Product timed = ProductReader.read(new Product.Facts(
+                new ProductId("timed"),
+                "Two-part clay mask",
+                "",
+                60,
+                "ml",
+                10,
+                "Leave part one for 10 minutes, part two for 3 minutes. Aqua, Kaolin, Glycerin",
+                Optional.of(StepKind.CLAY_MASK),
+                OptionalDouble.empty(),
+                false));
+        Step own = layout.lay(Part.EVENING, List.of(timed), 20).steps().getFirst();
+        assertThat(own.contact()).isEqualTo(13 * 60);
+        assertThat(own.technique()).startsWith("part one, leave on for 10 min; part two over it, leave on for 3 min;");
         assertThat(Layout.seconds(LAYERED, ByAir.AS_USUAL, false, Part.EVENING, two, 1))
                 .isEqualTo(block.handsOn() + block.contact());
     }

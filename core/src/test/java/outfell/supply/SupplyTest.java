@@ -16,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import outfell.knowledge.Because;
 import outfell.method.Methods;
+import outfell.product.Correction;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.ProductReader;
@@ -40,7 +41,7 @@ class SupplyTest {
         "WASH, 150, 21, 48"
     })
     void a_pack_lasts_as_long_as_the_worked_examples_say(StepKind kind, double size, double gramsAWeek, int days) {
-        assertThat(Supply.daysToEmpty(product(kind, size, 0, "Aqua"), 1, gramsAWeek))
+        assertThat(Supply.daysToEmpty(Supply.net(product(kind, size, 0, "Aqua")), 1, gramsAWeek))
                 .isEqualTo(days);
     }
 
@@ -54,6 +55,71 @@ class SupplyTest {
         assertThat(line.because().sentence()).contains("six months").contains("221 days");
         // what is thrown away is paid for: 36 for six months
         assertThat(line.month().orElseThrow()).isCloseTo(6, within(0.001));
+    }
+
+    @Test
+    void two_parts_are_two_bottles_of_which_the_smaller_ends_first_and_both_are_bought_then() {
+        Product sold = twoPart(Map.of("SECOND_SIZE", "15"));
+        List<Supply.Line> lines = lines(new Supply.Used(sold, 7, Optional.empty()));
+        assertThat(lines)
+                .extracting(Supply.Line::name)
+                .containsExactly("Two-part clay treatment", "Two-part clay treatment, part two");
+        assertThat(lines).extracting(Supply.Line::second).containsExactly(false, true);
+        // 1 g a day of each: 30 and 15 ml, less 8 % that never comes out
+        assertThat(lines).extracting(Supply.Line::days).containsExactly(27, 13);
+        assertThat(lines.get(1).because().sentence()).contains("Its price is in that of part one");
+        // 20 for every 13.8 ml of part two
+        assertThat(lines.getFirst().month().orElseThrow()).isCloseTo(20 * 365 / 12.0 / 13.8, within(0.001));
+        assertThat(lines.get(1).month()).hasValue(0);
+        assertThat(Supply.month(sold, 7).orElseThrow())
+                .isCloseTo(Supply.monthByWeight(sold, 7), within(1e-9))
+                .isCloseTo(lines.getFirst().month().orElseThrow(), within(1e-9));
+    }
+
+    @Test
+    void a_second_part_that_is_sold_by_itself_has_its_own_price() {
+        Product apart = twoPart(Map.of("SECOND_SIZE", "15", "SECOND_PRICE", "6"));
+        List<Supply.Line> lines = lines(new Supply.Used(
+                apart, 7, Optional.of(new Supply.Pack(Optional.of(LocalDate.of(2026, 11, 1)), 50))));
+        assertThat(lines.getFirst().month().orElseThrow()).isCloseTo(20 * 365 / 12.0 / 27.6, within(0.001));
+        assertThat(lines.get(1).month().orElseThrow()).isCloseTo(6 * 365 / 12.0 / 13.8, within(0.001));
+        assertThat(lines).extracting(Supply.Line::days).containsExactly(13, 6);
+        assertThat(lines.get(1).because().sentence())
+                .doesNotContain("sold as one")
+                .endsWith("How much of part two is left nobody has said: taken to be as full as part one.");
+        assertThat(Supply.month(apart, 7).orElseThrow())
+                .isCloseTo(lines.stream().mapToDouble(l -> l.month().orElse(0)).sum(), within(1e-9));
+    }
+
+    @Test
+    void a_second_bottle_of_which_nobody_knows_the_size_is_said_to_be_unknown() {
+        Supply.Line second =
+                lines(new Supply.Used(twoPart(Map.of()), 7, Optional.empty())).get(1);
+        assertThat(second.end()).isEqualTo(Supply.End.NOT_KNOWN);
+        assertThat(second.ends()).isEmpty();
+        assertThat(second.because().sentence()).startsWith("How much is in the bottle of part two is not known");
+    }
+
+    private static List<Supply.Line> lines(Supply.Used used) {
+        return Supply.of(List.of(used), TODAY).lines();
+    }
+
+    private static Product twoPart(Map<String, String> said) {
+        return ProductReader.read(new Product.Facts(
+                new ProductId("two"),
+                "Two-part clay treatment",
+                "",
+                30,
+                "ml",
+                20,
+                "Aqua, Kaolin, Glycerin",
+                Optional.of(StepKind.CLAY_MASK),
+                OptionalDouble.empty(),
+                false,
+                said.entrySet().stream()
+                        .map(e -> new Correction(Correction.About.DIRECTION, e.getKey(), e.getValue(), "Ada", TODAY))
+                        .toList(),
+                Optional.empty()));
     }
 
     @Test

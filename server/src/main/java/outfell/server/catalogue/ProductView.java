@@ -53,8 +53,7 @@ public record ProductView(
             String words,
             Optional<Because> because) {
         static List<DirectionOf> of(Product p) {
-            return Directions.all().stream()
-                    .filter(a -> a.kinds().contains(p.kind()))
+            return Directions.of(p.kind(), p.name()).stream()
                     .map(a -> of(a, Optional.ofNullable(p.directions().told().get(a.direction()))))
                     .toList();
         }

@@ -63,7 +63,7 @@ public record SupplyView(
                                 l.end(),
                                 l.soon(),
                                 l.month().isPresent() ? l.month().getAsDouble() : null,
-                                cheaper.get(l.product()),
+                                l.second() ? null : cheaper.get(l.product()),
                                 l.because()))
                         .toList(),
                 whole.month(),
