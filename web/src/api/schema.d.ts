@@ -2479,6 +2479,7 @@ export interface components {
             /** @enum {string} */
             direction: "SKIN" | "EYES" | "LEAVES" | "MINUTES" | "TIMES" | "MONTHS" | "DOSE" | "SECOND_MINUTES" | "SECOND_SIZE" | "SECOND_PRICE";
             question: string;
+            toAsk: boolean;
             value: string;
             values: components["schemas"]["Value"][];
             words: string;

@@ -1,7 +1,5 @@
-import { useState } from 'react'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import type { Schemas } from '../api/client'
+import { DirectionField } from '../shared/DirectionField'
 import { Why } from '../shared/Why'
 import { say } from '../words/say'
 import '../words/products'
@@ -38,71 +36,16 @@ export function Directed({
                 <span className="second">{say('products.notKnownOfPack')}</span>
               )}
             </span>
-            {d.values.length > 0 ? (
-              <Answer direction={d} disabled={disabled} take={(to) => right('DIRECTION', d.direction, to)} />
-            ) : (
-              <Figure
-                key={d.value}
-                direction={d}
-                disabled={disabled}
-                take={(to) => right('DIRECTION', d.direction, to)}
-              />
-            )}
+            <DirectionField
+              key={d.value}
+              direction={d}
+              disabled={disabled}
+              take={(to) => right('DIRECTION', d.direction, to)}
+            />
           </li>
         ))}
       </ul>
     </section>
-  )
-}
-
-interface Of {
-  direction: Direction
-  disabled: boolean
-  take: (to: string) => void
-}
-
-function Answer({ direction, disabled, take }: Of) {
-  return (
-    <TextField
-      select
-      hiddenLabel
-      slotProps={{
-        select: { displayEmpty: true, inputProps: { 'aria-label': direction.question } },
-      }}
-      value={direction.value}
-      disabled={disabled}
-      sx={{ width: 220 }}
-      onChange={(e) => take(e.target.value)}
-    >
-      <MenuItem value="">{say('products.packSays')}</MenuItem>
-      {direction.values.map((v) => (
-        <MenuItem key={v.value} value={v.value}>
-          {v.words}
-        </MenuItem>
-      ))}
-    </TextField>
-  )
-}
-
-/** A number, taken when the field is left or Enter is pressed. */
-function Figure({ direction, disabled, take }: Of) {
-  const [typed, setTyped] = useState(direction.value)
-  const done = () => {
-    const to = typed.trim().replace(',', '.')
-    if (to !== direction.value) take(to)
-  }
-  return (
-    <TextField
-      hiddenLabel
-      placeholder={say('products.packSays')}
-      value={typed}
-      disabled={disabled}
-      sx={{ width: 220 }}
-      slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': direction.question } }}
-      onChange={(e) => setTyped(e.target.value)}
-      onBlur={done}
-      onKeyDown={(e) => e.key === 'Enter' && done()}
-    />
   )
 }
 

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button'
 import { api, ask, type Part, type Schemas, type Step } from '../api/client'
 import { useMoney } from '../api/hooks'
 import { nightsWords, secondsWords } from '../shared/format'
+import { later } from '../shared/later'
 import { PatchMark } from '../patch/PatchMark'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
@@ -12,6 +13,11 @@ import { StepByHand } from './StepByHand'
 import { OwnRuleDid } from './OwnRules'
 import { say } from '../words/say'
 import '../words/regimen'
+
+const AskPack = later(
+  () => import('./AskPack'),
+  (m) => m.AskPack,
+)
 
 /** Why a step stands here, how it is done, and what else could stand in its place. */
 export function StepDetail({
@@ -215,6 +221,7 @@ export function StepDetail({
           )}
           <Button onClick={close}>{say('regimen.close')}</Button>
         </div>
+        <AskPack step={step} />
       </div>
       <StepByHand context={context} part={part} step={step} steps={steps} refusals={refusals} move={move} />
     </div>

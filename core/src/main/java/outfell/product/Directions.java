@@ -37,6 +37,7 @@ public record Directions(Map<Direction, Told> told) {
      *
      * @param question as it is asked
      * @param kinds the kinds of step for which it matters
+     * @param asks the kinds of which it is to be asked at the chair where nobody knows: there it changes what is done
      * @param twoPart whether only of what goes on in two parts
      * @param values what may be answered, each with its words; none where a number is
      * @param least of a number
@@ -45,6 +46,7 @@ public record Directions(Map<Direction, Told> told) {
             Direction direction,
             String question,
             List<StepKind> kinds,
+            List<StepKind> asks,
             boolean twoPart,
             List<Value> values,
             String unit,
@@ -352,6 +354,7 @@ public record Directions(Map<Direction, Told> told) {
                                 .filter(k -> !not.contains(k))
                                 .toList()
                         : only,
+                row.several("asks", StepKind.class),
                 row.flag("two-part"),
                 values,
                 values.isEmpty() ? row.text("unit") : "",

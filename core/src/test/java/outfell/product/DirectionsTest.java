@@ -71,6 +71,13 @@ class DirectionsTest {
     }
 
     @Test
+    void what_is_asked_of_a_kind_concerns_it() {
+        assertThat(Directions.all())
+                .allSatisfy(a -> assertThat(a.kinds()).as(a.question()).containsAll(a.asks()))
+                .anySatisfy(a -> assertThat(a.asks()).isNotEmpty());
+    }
+
+    @Test
     void what_does_not_concern_a_kind_is_not_asked_of_it() {
         assertThat(product("Water toner", "Leave on for 10 minutes", List.of())
                         .directions()

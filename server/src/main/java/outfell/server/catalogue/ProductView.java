@@ -44,6 +44,7 @@ public record ProductView(
      * @param value what is directed; empty where nobody knows
      * @param words the same in words; empty where nobody knows
      * @param because who says it; absent where nobody does
+     * @param toAsk whether it is to be asked at the chair: it changes what is done, and nobody has said it
      */
     public record DirectionOf(
             Direction direction,
@@ -51,21 +52,26 @@ public record ProductView(
             List<Directions.Value> values,
             String value,
             String words,
-            Optional<Because> because) {
+            Optional<Because> because,
+            boolean toAsk) {
         static List<DirectionOf> of(Product p) {
             return Directions.of(p.kind(), p.name()).stream()
-                    .map(a -> of(a, Optional.ofNullable(p.directions().told().get(a.direction()))))
+                    .map(a -> of(a, Optional.ofNullable(p.directions().told().get(a.direction())), p))
                     .toList();
         }
 
-        private static DirectionOf of(Directions.Asked asked, Optional<Directions.Told> told) {
+        private static DirectionOf of(Directions.Asked asked, Optional<Directions.Told> told, Product p) {
             return new DirectionOf(
                     asked.direction(),
                     asked.question(),
                     asked.values(),
                     told.map(Directions.Told::value).orElse(""),
                     told.map(Directions.Told::words).orElse(""),
-                    told.map(Directions.Told::because));
+                    told.map(Directions.Told::because),
+                    told.isEmpty()
+                            && !p.prescription()
+                            && !p.madeAtHome()
+                            && asked.asks().contains(p.kind()));
         }
     }
 
