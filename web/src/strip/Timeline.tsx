@@ -13,9 +13,8 @@ export function Timeline({ routine }: { routine: Routine }) {
   const total = Math.max(t.limitMinutes * 60, drawn) * 1.02
   const scale = W / total
   const starts = t.segments.map((_, i) => t.segments.slice(0, i).reduce((a, s) => a + s.seconds, 0))
-  const ticks = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i).filter(
-    (m) => total / 60 < 24 || m % 2 === 0,
-  )
+  const every = tickEvery(total / 60)
+  const ticks = Array.from({ length: Math.floor(total / 60 / every) + 1 }, (_, i) => i * every)
   const words = say('strip.ofMinutesWithHandsOn', {
     minutes: t.minutes,
     limitMinutes: t.limitMinutes,
@@ -77,7 +76,7 @@ export function Timeline({ routine }: { routine: Routine }) {
           ),
       )}
       {ticks
-        .filter((m) => m % (total > 900 ? 2 : 1) === 0)
+        .filter((m) => every > 1 || total <= 900 || m % 2 === 0)
         .map((m) => (
           <span
             key={m}
@@ -91,3 +90,6 @@ export function Timeline({ routine }: { routine: Routine }) {
     </div>
   )
 }
+
+/** Minutes between two ticks, so that their numbers do not run into one another. */
+export const tickEvery = (minutes: number) => [1, 2, 5, 10].find((step) => minutes / step < 24) ?? 20
