@@ -36,9 +36,4 @@ record Goal(Aim aim, int want, List<Aim> then) {
     double value(Filling filling) {
         return isWant() ? filling.served(want) : filling.value(aim);
     }
-
-    /** The last aim by which plans are told apart. */
-    Aim last() {
-        return then.isEmpty() ? aim : then.getLast();
-    }
 }

@@ -1,5 +1,6 @@
 package outfell.product;
 
+import java.time.format.DateTimeFormatter;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -140,6 +141,9 @@ public record Directions(Map<Direction, Told> told) {
         }
     }
 
+    /** As in "2 December 2026". */
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.UK);
+
     private static final String NUMBERS = "\\d{1,3}(?:[.,]\\d{1,2})?(?:\\s*(?:-|–|to|or|bis|oder|à|ou)\\s*\\d{1,2})?";
     private static final Pattern NUMBER = Pattern.compile("\\d{1,3}(?:[.,]\\d{1,2})?");
     private static final Pattern SENTENCE = Pattern.compile("[.!?]\\s+|[\\n;•]");
@@ -224,7 +228,7 @@ public record Directions(Map<Direction, Told> told) {
                         : Optional.of(new Told(
                                 c.to(),
                                 asked.words(c.to()),
-                                Because.house("Said by %s on %s.".formatted(c.who(), c.on())))));
+                                Because.house("Said by %s on %s.".formatted(c.who(), DAY.format(c.on()))))));
     }
 
     private static String quoted(String text, int at) {

@@ -59,7 +59,7 @@ class DirectionsTest {
         assertThat(read.contact()).hasValue(420);
         assertThat(read.times()).isEmpty();
         assertThat(read.dry()).hasValue(false);
-        assertThat(read.because()).anySatisfy(b -> assertThat(b.sentence()).contains("Said by Ada on 2026-05-02"));
+        assertThat(read.because()).anySatisfy(b -> assertThat(b.sentence()).contains("Said by Ada on 2 May 2026"));
     }
 
     @Test
