@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import outfell.knowledge.Because;
 import outfell.method.Method;
@@ -32,7 +33,9 @@ final class AcidAsToner {
                 .filter(p -> takesItsPlace(p) && own.containsKey(p.id()))
                 .toList();
         List<DayOfWeek> left = new ArrayList<>(List.of(DayOfWeek.values()));
-        acids.forEach(a -> left.removeAll(own.get(a.id()).nights()));
+        acids.stream()
+                .flatMap(a -> Optional.ofNullable(own.get(a.id())).stream())
+                .forEach(on -> left.removeAll(on.nights()));
         if (acids.isEmpty() || left.isEmpty()) {
             return Map.of();
         }

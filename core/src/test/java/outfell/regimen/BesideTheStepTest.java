@@ -53,7 +53,7 @@ class BesideTheStepTest {
                         .toList())
                 .containsSubsequence(serum.number(), toner.number());
         assertThat(Supply.gramsAWeek(twice.evening().steps()).get(TONER))
-                .isCloseTo(2.0 * Supply.gramsAWeek(once.evening().steps()).get(TONER), within(0.01));
+                .isCloseTo(2.0 * Supply.gramsAWeek(once.evening().steps()).getOrDefault(TONER, 0.0), within(0.01));
     }
 
     @Test
