@@ -2,6 +2,7 @@ package outfell.product;
 
 import java.time.format.DateTimeFormatter;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -9,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -23,8 +25,9 @@ import outfell.knowledge.Row;
  * What a pack directs, read from its text where it says so, put right by hand where somebody knows better. What neither says is not known.
  *
  * @param told what is known, each with the words of the pack or who said it
+ * @param silent of what somebody has said that the pack says nothing
  */
-public record Directions(Map<Direction, Told> told) {
+public record Directions(Map<Direction, Told> told, Set<Direction> silent) {
     /**
      * One direction.
      *
@@ -157,6 +160,7 @@ public record Directions(Map<Direction, Told> told) {
 
     public Directions {
         told = Map.copyOf(told);
+        silent = Set.copyOf(silent);
     }
 
     /** All that can be directed. */
@@ -190,13 +194,16 @@ public record Directions(Map<Direction, Told> told) {
 
     static Directions read(Product.Facts facts, StepKind kind) {
         Map<Direction, Told> told = new EnumMap<>(Direction.class);
+        Set<Direction> silent = EnumSet.noneOf(Direction.class);
         String text = facts.name() + "\n" + facts.label();
         for (Asked asked : of(kind, facts.name())) {
-            byHand(facts, asked)
-                    .orElseGet(() -> byPack(text, asked.direction()))
-                    .ifPresent(t -> told.put(asked.direction(), t));
+            Optional<Optional<Told>> said = byHand(facts, asked);
+            said.orElseGet(() -> byPack(text, asked.direction())).ifPresent(t -> told.put(asked.direction(), t));
+            if (said.isPresent() && said.get().isEmpty()) {
+                silent.add(asked.direction());
+            }
         }
-        return new Directions(told);
+        return new Directions(told, silent);
     }
 
     private static Optional<Told> byPack(String text, Direction direction) {
@@ -244,6 +251,15 @@ public record Directions(Map<Direction, Told> told) {
         }
         String said = text.substring(from, to).strip().replaceAll("[.!?]+$", "");
         return "The pack says: \"%s\".".formatted(said.length() > QUOTE ? said.substring(0, QUOTE) + " …" : said);
+    }
+
+    /** Whether it is to be asked at the chair: it changes what is done, and nobody has said it, nor that the pack is silent. */
+    public static boolean toAsk(Product p, Asked asked) {
+        return asked.asks().contains(p.kind())
+                && !p.directions().told().containsKey(asked.direction())
+                && !p.directions().silent().contains(asked.direction())
+                && !p.prescription()
+                && !p.madeAtHome();
     }
 
     private Optional<String> value(Direction direction) {

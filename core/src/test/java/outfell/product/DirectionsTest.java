@@ -78,6 +78,19 @@ class DirectionsTest {
     }
 
     @Test
+    void it_is_asked_until_somebody_has_said_it_or_that_the_pack_is_silent() {
+        Directions.Asked minutes = Directions.asked(Direction.MINUTES);
+        assertThat(Directions.toAsk(product("Clay mask", "Rinse.", List.of()), minutes))
+                .isTrue();
+        assertThat(Directions.toAsk(product("Clay mask", "Leave on for 10 minutes.", List.of()), minutes))
+                .isFalse();
+        assertThat(Directions.toAsk(product("Clay mask", "Rinse.", List.of(said("MINUTES", ""))), minutes))
+                .isFalse();
+        assertThat(Directions.toAsk(product("Water toner", "", List.of()), minutes))
+                .isFalse();
+    }
+
+    @Test
     void what_does_not_concern_a_kind_is_not_asked_of_it() {
         assertThat(product("Water toner", "Leave on for 10 minutes", List.of())
                         .directions()

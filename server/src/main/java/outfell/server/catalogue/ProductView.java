@@ -68,10 +68,7 @@ public record ProductView(
                     told.map(Directions.Told::value).orElse(""),
                     told.map(Directions.Told::words).orElse(""),
                     told.map(Directions.Told::because),
-                    told.isEmpty()
-                            && !p.prescription()
-                            && !p.madeAtHome()
-                            && asked.asks().contains(p.kind()));
+                    Directions.toAsk(p, asked));
         }
     }
 
