@@ -1883,7 +1883,7 @@ export interface components {
             grams: number;
             how: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             name: string;
             nights: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
             /** Format: int32 */
@@ -2064,7 +2064,7 @@ export interface components {
             /** Format: double */
             cost?: number | null;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             name: string;
             packs: components["schemas"]["BottlePack"][];
             product: string;
@@ -2156,7 +2156,7 @@ export interface components {
             cause: "SAFETY" | "SKIN" | "AIR" | "METHOD" | "MONEY" | "MINUTES" | "STEPS" | "NIGHTS" | "SHELF" | "TASTE" | "DAY" | "TIME" | "HAND" | "PRACTICE" | "CHOICE";
             from: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             limit?: components["schemas"]["Because"];
             /** @enum {string} */
             part: "MORNING" | "EVENING";
@@ -2461,7 +2461,7 @@ export interface components {
         Difference: {
             from: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             /** @enum {string} */
             part: "MORNING" | "EVENING";
             products: string[];
@@ -2922,7 +2922,7 @@ export interface components {
         KindElse: {
             because: components["schemas"]["Because"];
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             label: string;
         };
         KindOfCondition: {
@@ -2951,7 +2951,7 @@ export interface components {
             before: number;
             id: string;
             label: string;
-            leavesOut: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
+            leavesOut: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
             stops: ("RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC")[];
         };
         KindOfTest: {
@@ -2966,7 +2966,7 @@ export interface components {
         };
         KindWords: {
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             label: string;
         };
         KnobsView: {
@@ -3593,7 +3593,7 @@ export interface components {
         ProductFacts: {
             id?: string | null;
             /** @enum {string|null} */
-            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL" | null;
+            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL" | null;
             label?: string | null;
             maker?: string | null;
             name: string;
@@ -3607,7 +3607,7 @@ export interface components {
         };
         ProductForm: {
             /** @enum {string|null} */
-            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL" | null;
+            kind?: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL" | null;
             label: string;
             maker: string;
             name: string;
@@ -3625,7 +3625,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             id: string;
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             kindElse?: components["schemas"]["KindElse"];
             kindLabel: string;
             left: string[];
@@ -3945,7 +3945,7 @@ export interface components {
             version: number;
         };
         SchoolQuestion: {
-            bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
+            bearsOn: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
             id: string;
             otherwise: string;
             question: string;
@@ -4185,7 +4185,7 @@ export interface components {
             handsOn: number;
             heed: components["schemas"]["Because"][];
             /** @enum {string} */
-            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
+            kind: "FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL";
             kindLabel: string;
             /** Format: double */
             left: number;
@@ -4687,7 +4687,7 @@ export interface components {
             courses: components["schemas"]["CourseOf"][];
             evenings: components["schemas"]["OwnEvening"][];
             /** Format: int32 */
-            every: number;
+            every?: number | null;
             /** Format: date */
             first?: string | null;
         };
@@ -4724,6 +4724,8 @@ export interface components {
             from: string;
             /** Format: double */
             fullestThree: number;
+            /** Format: int32 */
+            methodEvery: number;
             /** Format: int32 */
             nights: number;
             notFollowed: components["schemas"]["NotFollowed"][];
@@ -6808,7 +6810,7 @@ export interface operations {
         parameters: {
             query?: {
                 text?: string;
-                kinds?: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
+                kinds?: ("FIRST_CLEANSE" | "WASH" | "SCRUB" | "ENZYME" | "CLAY_MASK" | "RINSE_MASK" | "LIP_SCRUB" | "TONER" | "ESSENCE" | "LEAVE_ON_MASK" | "POWDER" | "TREATMENT" | "SERUM" | "SPOT" | "EYE" | "MOISTURISER" | "SLEEPING_MASK" | "OIL" | "SEAL" | "LIP" | "LIP_MASK" | "HAND" | "BODY" | "SUNSCREEN" | "BASE" | "BEARD_OIL")[];
                 actives?: ("RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC")[];
                 concerns?: ("BREAKOUTS" | "CONGESTION" | "PIGMENT" | "REDNESS" | "LINES" | "ROUGHNESS" | "DEHYDRATION" | "DRYNESS" | "OILINESS" | "PORES" | "DARK_CIRCLES" | "PUFFINESS" | "CHAPPED_LIPS" | "DULLNESS" | "AFTER_MARKS" | "SHAVING_BUMPS" | "BARRIER")[];
                 free?: ("PERFUME" | "ALCOHOL" | "ANIMAL" | "NUTS" | "LANOLIN")[];

@@ -33,8 +33,8 @@ const KEYED: Record<string, string[]> = {
 const WORDS = new Set(['intake/places', 'intake/medicines', 'intake/otherAllergies', 'intake/matters'])
 const GROUPS = new Set(['intake', 'reading', 'week'])
 
-/** By weekday, with nothing of hers; what was kept before nights had a rhythm says nothing of it. */
-export const USUAL_WEEK: Schemas['Week'] = { every: 7, first: null, evenings: [], courses: [], byHand: [] }
+/** As the method has it, with nothing of hers; what was kept before nights had a rhythm says nothing of it. */
+export const USUAL_WEEK: Schemas['Week'] = { every: null, first: null, evenings: [], courses: [], byHand: [] }
 
 export function fieldsOf(document: VisitDocument): Fields {
   const all: Fields = new Map()

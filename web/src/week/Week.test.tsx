@@ -59,6 +59,7 @@ const weeks = (over: Partial<Weeks> = {}): Weeks => ({
   first: '2026-11-30',
   until: '2027-02-21',
   rhythm: { every: 7, first: '1969-12-29' },
+  methodEvery: 7,
   nights: 7,
   bears: { week: 8, night: 4, three: 6, daily: 0, because: because('Bears.') },
   fullestThree: 1,

@@ -26,6 +26,8 @@ import { Stair } from './Stair'
 import './week.css'
 
 const RHYTHMS = [7, 2, 3, 4, 14]
+/** Stands for what the method says. */
+const AS_METHOD = 0
 const SHOWN = 12
 
 /** The week and the weeks after: which evening brings what, what is led up to, and how the skin took it. */
@@ -107,10 +109,15 @@ export default function WeekPage() {
         {!earlier && (
           <ToggleButtonGroup
             exclusive
-            value={rhythm.every}
+            value={rhythm.every ?? AS_METHOD}
             aria-label={say('week.howTheyComeRound')}
-            onChange={(_, next: number | null) => next !== null && work.change(every(next, data.now))}
+            onChange={(_, next: number | null) =>
+              next !== null && work.change(every(next === AS_METHOD ? null : next, data.now))
+            }
           >
+            <ToggleButton value={AS_METHOD}>
+              {say('week.asTheMethod', { how: rhythmWords(data.methodEvery) })}
+            </ToggleButton>
             {RHYTHMS.map((n) => (
               <ToggleButton key={n} value={n}>
                 {rhythmWords(n)}
@@ -120,17 +127,15 @@ export default function WeekPage() {
         )}
         <Letters tracks={data.tracks} />
         <div className="row week-tools">
-          {rhythm.every !== 7 && !earlier && (
-            <Button onClick={() => work.change(shifted(daysAfter(rhythm.first ?? data.now, 1)))}>
-              {say('week.shiftAllOneNight')}
-            </Button>
+          {data.rhythm.every !== 7 && !earlier && (
+            <Button onClick={() => work.change(shifted(data.rhythm))}>{say('week.shiftAllOneNight')}</Button>
           )}
           {free.length > 0 && !earlier && (
             <Button
-              title={say(rhythm.every === 7 ? 'week.keepTheseNightsTold' : 'week.keepTheseEveningsTold')}
+              title={say(data.rhythm.every === 7 ? 'week.keepTheseNightsTold' : 'week.keepTheseEveningsTold')}
               onClick={() =>
                 work.change((d) =>
-                  rhythm.every === 7
+                  data.rhythm.every === 7
                     ? free.reduce((all, t) => adjust(all, 'EVENING', t.product, { nights: t.weekdays }), d)
                     : kept(
                         shown,

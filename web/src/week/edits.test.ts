@@ -20,16 +20,21 @@ const document = {} as VisitDocument
 const swims = { kind: 'swim', weekday: 'WEDNESDAY' as const, date: null }
 
 describe('the nights of a visit', () => {
-  test('a visit that says nothing goes by weekday', () => {
-    expect(weekOf(document)).toEqual({ every: 7, first: null, evenings: [], courses: [], byHand: [] })
+  test('a visit that says nothing goes as its method has it', () => {
+    expect(weekOf(document)).toEqual({ every: null, first: null, evenings: [], courses: [], byHand: [] })
   })
 
   test('other nights are counted from a first one, and shifted with it', () => {
     const third = every(3, '2026-11-30')(document)
     expect(weekOf(third)).toMatchObject({ every: 3, first: '2026-11-30' })
-    expect(weekOf(shifted('2026-12-01')(third)).first).toBe('2026-12-01')
+    expect(weekOf(shifted({ every: 3, first: '2026-11-30' })(third)).first).toBe('2026-12-01')
     expect(weekOf(every(7, '2026-11-30')(third)).first).toBeNull()
-    expect(weekOf(shifted('2026-12-01')(document)).first).toBeNull()
+    expect(weekOf(every(null, '2026-11-30')(third))).toMatchObject({ every: null, first: null })
+    // the method's own, once shifted, are hers
+    expect(weekOf(shifted({ every: 2, first: '1970-01-01' })(document))).toMatchObject({
+      every: 2,
+      first: '1970-01-02',
+    })
   })
 
   test('an evening that is not free stands once, and is taken back by what it is', () => {

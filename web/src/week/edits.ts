@@ -14,12 +14,15 @@ const edited =
   (edit: (week: Week) => Week): Edit =>
   (document) => ({ ...document, week: edit(weekOf(document)) })
 
-/** @param first the night from which a rhythm of other nights than a week's is counted */
-export const every = (nights: number, first: string) =>
-  edited((w) => ({ ...w, every: nights, first: nights === 7 ? null : first }))
+/**
+ * @param nights after which they come again; none for as the method has it
+ * @param first the night from which a rhythm of other nights than a week's is counted
+ */
+export const every = (nights: number | null, first: string) =>
+  edited((w) => ({ ...w, every: nights, first: nights === null || nights === 7 ? null : first }))
 
-/** All nights one later. */
-export const shifted = (first: string) => edited((w) => (w.every === 7 ? w : { ...w, first }))
+/** All nights one later; the method's own become hers with that. */
+export const shifted = (now: Schemas['Rhythm']) => every(now.every, daysAfter(now.first, 1))
 
 export const withEvening = (evening: Schemas['OwnEvening']) =>
   edited((w) => ({

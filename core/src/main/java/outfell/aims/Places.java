@@ -71,6 +71,9 @@ final class Places {
         if (treatments > 0) {
             all.add(new Place(Part.EVENING, StepKind.TREATMENT, treatments, Asking.OPTIONAL));
         }
+        if (has(Concern.BREAKOUTS) && !calm && method.strongActives() > 0) {
+            all.add(new Place(Part.EVENING, StepKind.SPOT, 1, Asking.OPTIONAL));
+        }
         if (method.masks() && !calm) {
             all.add(new Place(Part.EVENING, StepKind.CLAY_MASK, 1, Asking.SCHOOL));
             all.add(new Place(Part.EVENING, StepKind.ENZYME, 1, Asking.SCHOOL));

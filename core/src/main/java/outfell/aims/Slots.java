@@ -25,6 +25,7 @@ public final class Slots {
     /** What decides most comes first, so that the search cuts early; the choice does not depend on it. */
     private static final List<StepKind> BRANCHING = List.of(
             StepKind.TREATMENT,
+            StepKind.SPOT,
             StepKind.SERUM,
             StepKind.LIP,
             StepKind.MOISTURISER,

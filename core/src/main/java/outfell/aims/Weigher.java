@@ -223,9 +223,9 @@ public final class Weigher {
         return p.kind() == StepKind.LIP ? !chapped : !freeOfLimits(p);
     }
 
-    /** A serum or treatment with an active that the client has never had: a reaction must have one suspect. */
+    /** A serum, a treatment or a spot treatment with an active that the client has never had: a reaction must have one suspect. */
     private boolean newcomer(Product p) {
-        boolean carries = p.kind() == StepKind.SERUM || p.kind() == StepKind.TREATMENT;
+        boolean carries = p.kind() == StepKind.SERUM || p.kind() == StepKind.TREATMENT || p.kind() == StepKind.SPOT;
         return carries
                 && !hers(p)
                 && p.actives().stream().anyMatch(a -> !Actives.of(a.kind()).bland());
@@ -262,13 +262,10 @@ public final class Weigher {
     }
 
     /**
-     * The part of the face that asks for a product: a spot treatment is for spots, what unblocks is kept to an oily T-zone beside other
+     * The part of the face that asks for a product: what unblocks is kept to an oily T-zone beside other
      * cheeks, what only lightens to marks that are few.
      */
     public Optional<Coverage> zone(Product p) {
-        if (p.forSpots()) {
-            return Optional.of(Coverage.SPOTS);
-        }
         if (onlyLightens(p) && fewMarks()) {
             return Optional.of(Coverage.MARKS);
         }

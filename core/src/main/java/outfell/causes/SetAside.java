@@ -265,7 +265,7 @@ final class SetAside {
             case RINSE_MASK, LIP_SCRUB, LEAVE_ON_MASK, POWDER, SLEEPING_MASK, LIP_MASK, HAND, BODY, BASE, BEARD_OIL ->
                 false;
             case SEAL -> asked.seal().yes();
-            case TREATMENT ->
+            case TREATMENT, SPOT ->
                 !(p.has(ActiveKind.RETINOID) && !asked.newRetinoid().yes())
                         && !(p.has(ActiveKind.AHA) && !asked.newAcid().yes());
             case MOISTURISER -> Math.abs(p.texture() - asked.moisturiser().grade()) < HALF_A_GRADE;

@@ -102,7 +102,9 @@ public record Consultation(
             List<Part> own = usual.stream()
                     .filter(p -> habit.isEmpty() || habit.get().in(p))
                     .toList();
-            return own.isEmpty() ? usual : own;
+            boolean byMorning =
+                    own.isEmpty() && habit.isPresent() && habit.get().in(Part.MORNING);
+            return byMorning && product.maskOfADay() ? List.of(Part.MORNING) : own.isEmpty() ? usual : own;
         }
 
         /** Whether she says that it leaves her skin tight. */

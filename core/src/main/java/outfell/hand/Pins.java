@@ -151,6 +151,10 @@ public final class Pins {
                 && p.spf() < asked.spf().value()) {
             return Optional.of(lowSpf(p));
         }
+        if (part == Part.MORNING && p.maskOfADay() && p.nightsByStrength()) {
+            return Optional.of(Because.custom(
+                    "%s rubs or dries: an evening, so that no sun and no wind follow it.".formatted(p.name())));
+        }
         return beginsStrong(p)
                 ? kept.stream()
                         .map(k -> consultation.find(k.product()))
@@ -174,14 +178,15 @@ public final class Pins {
         if (ban.isPresent()) {
             return ban;
         }
-        if (part == Part.MORNING && p.kind().someEvenings() && p.byDay() && !p.strong()) {
-            return Optional.of(Because.custom("%s has evenings of its own: it takes its minutes.".formatted(p.name())));
+        if (part == Part.MORNING && p.kind() == StepKind.SLEEPING_MASK) {
+            return Optional.of(
+                    Because.custom("%s covers the night; the morning wash takes it off.".formatted(p.name())));
         }
         if (part == Part.MORNING && p.byDay() && p.rationedByPackAlone()) {
             return Optional.of(Because.custom(
                     "%s is for some days of the week, as its pack says: those are evenings here.".formatted(p.name())));
         }
-        if (part == Part.MORNING && (!p.byDay() || p.rationed())) {
+        if (part == Part.MORNING && !p.maskOfADay() && (!p.byDay() || p.rationed())) {
             return Optional.of(Because.custom(
                     "%s belongs to the evening: light and a strong step do not go together.".formatted(p.name())));
         }

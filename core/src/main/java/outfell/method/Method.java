@@ -17,6 +17,7 @@ import outfell.knowledge.Because;
  * @param places of its routines, first to last
  * @param lipPlace when lips are done
  * @param residueCheck whether looking for residue is a step of the evening
+ * @param nightRhythm how nights come round, unless a visit says otherwise
  * @param settings the answers by id of the question, as method-questions.yaml has them
  * @param because why a therapist would choose it
  */
@@ -37,6 +38,7 @@ public record Method(
         int strongActives,
         boolean masks,
         boolean maskAfterScrub,
+        NightRhythm nightRhythm,
         RetinoidPlace retinoidPlace,
         EyePlace eyePlace,
         OilPlace oilPlace,
@@ -90,6 +92,13 @@ public record Method(
         BETWEEN_TONERS,
         AFTER_WATER,
         AS_TONER
+    }
+
+    /** The same evenings each week, or every so many nights whatever the weekday. */
+    public enum NightRhythm {
+        WEEKDAY,
+        EVERY_OTHER,
+        EVERY_THIRD
     }
 
     /** A retinoid that nobody prescribed: under the cream, or between two thin coats of it. */

@@ -90,6 +90,7 @@ public final class Methods {
                 whole(all, "strong-actives"),
                 yes(all, "masks"),
                 yes(all, "mask-after-scrub"),
+                one(all, "night-rhythm", Method.NightRhythm.class),
                 one(all, "retinoid-place", Method.RetinoidPlace.class),
                 one(all, "eye-place", Method.EyePlace.class),
                 one(all, "oil-place", Method.OilPlace.class),

@@ -27,6 +27,8 @@ public enum Place {
     PRESCRIPTION,
     OIL,
     RICH_EYES,
+    /** A dot on each spot. */
+    SPOTS,
     /** Rich serums and creams, thinnest first. */
     CREAMS,
     WATER_FREE,

@@ -221,7 +221,7 @@ final class KindReader {
         String what = strong.map(a -> Actives.of(a.kind()).label()).orElse("a prescribed active");
         boolean buffer = !medicine && strong.filter(this::onlyBuffers).isPresent();
         sign(
-                StepKind.TREATMENT,
+                !medicine && Kinds.saysSpots(pack.facts().name()) ? StepKind.SPOT : StepKind.TREATMENT,
                 buffer ? Sign.BUFFER : Sign.RATIONED,
                 "likely",
                 "It stays on and holds %s, so it has its own nights.".formatted(what));

@@ -172,7 +172,11 @@ public final class Kinds {
 
     /** Every kind that a word of the name speaks of, in file order. */
     static List<StepKind> byName(String name) {
-        return all(KIND_WORDS, name).distinct().toList();
+        return all(KIND_WORDS, name)
+                // "dark spot treatment" is for marks
+                .map(k -> k == StepKind.SPOT && !saysSpots(name) ? StepKind.TREATMENT : k)
+                .distinct()
+                .toList();
     }
 
     static Optional<Double> textureByName(String name) {

@@ -133,11 +133,6 @@ public record Product(
         return kind.comesOff() && TWO_PART.matcher(name).find();
     }
 
-    /** Whether its name keeps it to spots: a spot treatment, and not what lightens dark spots. */
-    public boolean forSpots() {
-        return kind == StepKind.TREATMENT && !prescription && Kinds.saysSpots(name);
-    }
-
     /** Whether something in it keeps it from everybody. */
     public boolean harmful() {
         for (Harms.Harm harm : allHarms) {
@@ -300,6 +295,11 @@ public record Product(
     /** Whether it is what is in it, or that it rubs and dries, by which it has nights of its own: not its pack alone, nor a mild mask. */
     public boolean nightsByStrength() {
         return rationed() && !rationedByPackAlone() && (strong() || !kind.onlyHers());
+    }
+
+    /** Whether it is for some days by what it is, and not strong: a mask, a scrub, an enzyme that light does nothing to. */
+    public boolean maskOfADay() {
+        return kind.someEvenings() && kind != StepKind.SLEEPING_MASK && byDay() && !strong();
     }
 
     /** Whether its pack keeps it to some days of a week. */

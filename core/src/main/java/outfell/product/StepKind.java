@@ -17,6 +17,8 @@ public enum StepKind {
     POWDER,
     TREATMENT,
     SERUM,
+    /** A dot on each spot. */
+    SPOT,
     EYE,
     MOISTURISER,
     SLEEPING_MASK,
@@ -40,6 +42,7 @@ public enum StepKind {
                     POWDER,
                     TREATMENT,
                     SERUM,
+                    SPOT,
                     EYE,
                     MOISTURISER,
                     SLEEPING_MASK,

@@ -10,6 +10,8 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import outfell.aims.Candidate;
 import outfell.aims.Rations;
+import outfell.consultation.Consultation;
+import outfell.method.Method;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.week.Diary;
@@ -150,14 +152,16 @@ final class NightsOf {
 
     private final Rations rations;
     private final Diary diary;
+    private final Rhythm asked;
     private final double daily;
     private final double exfoliatedDaily;
     private final Map<Case, Found> known = new HashMap<>();
 
     /** @param everyDay what has no nights of its own, once for each routine that it stands in */
-    NightsOf(Rations rations, Diary diary, List<Candidate> everyDay) {
+    NightsOf(Rations rations, Consultation consultation, List<Candidate> everyDay) {
         this.rations = rations;
-        this.diary = diary;
+        this.diary = consultation.diary();
+        this.asked = diary.rhythm().orElseGet(() -> rhythm(consultation.method()));
         this.daily = everyDay.stream()
                 .filter(c -> !c.product().prescription())
                 .mapToDouble(c -> Tolerance.points(c.product()))
@@ -165,6 +169,15 @@ final class NightsOf {
         this.exfoliatedDaily = everyDay.stream()
                 .mapToDouble(c -> Tolerance.exfoliation(c.product()))
                 .sum();
+    }
+
+    /** As a method has it: counted from a day that is the same for every plan, so that no visit shifts the nights of the one before. */
+    static Rhythm rhythm(Method method) {
+        return switch (method.nightRhythm()) {
+            case WEEKDAY -> Rhythm.weekly();
+            case EVERY_OTHER -> new Rhythm(2, LocalDate.EPOCH);
+            case EVERY_THIRD -> new Rhythm(3, LocalDate.EPOCH);
+        };
     }
 
     double daily() {
@@ -188,7 +201,7 @@ final class NightsOf {
     private Found laid(List<Asking> things, List<Integer> barredDays) {
         // what a prescriber or a hand set goes by weekday, so the week does
         boolean byDay = things.stream().anyMatch(t -> !t.fixed().isEmpty());
-        Rhythm rhythm = byDay && diary.rhythm().every() % Rhythm.WEEK != 0 ? Rhythm.weekly() : diary.rhythm();
+        Rhythm rhythm = byDay && asked.every() % Rhythm.WEEK != 0 ? Rhythm.weekly() : asked;
         int nights = rhythm.nights(things.stream().map(Asking::uses).toList());
         List<Rations.Thing> asked = IntStream.range(0, things.size())
                 .mapToObj(i -> new Rations.Thing(

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import outfell.aims.Candidate;
@@ -58,13 +59,13 @@ final class OwnNights {
     /** By product, the nights of what has its own, with their reason. */
     Map<ProductId, Layout.OnNights> of(List<Candidate> morning, List<Candidate> evening) {
         List<Candidate> rationed = rationed(evening);
+        List<Candidate> byMorning = byMorning(morning, rationed);
         List<Candidate> everyDay = Stream.concat(morning.stream(), evening.stream())
-                .filter(c -> !rationed.contains(c))
+                .filter(c -> !rationed.contains(c) && !byMorning.contains(c))
                 .toList();
-        NightsOf.Found found = new NightsOf(rations, consultation.diary(), everyDay)
-                .always(rationed.stream()
-                        .map(c -> new NightsOf.Asking(c.product(), c.uses(), fixed(c.product()), LocalDate.MIN))
-                        .toList());
+        NightsOf all = new NightsOf(rations, consultation, everyDay);
+        NightsOf.Found found = all.always(
+                rationed.stream().map(c -> asking(c, fixed(c.product()))).toList());
         Map<ProductId, Layout.OnNights> nights = new LinkedHashMap<>();
         for (int i = 0; i < rationed.size(); i++) {
             Candidate c = rationed.get(i);
@@ -77,6 +78,7 @@ final class OwnNights {
                             nightsBecause(c, found, i),
                             found.often(i)));
         }
+        nights.putAll(mornings(byMorning, rationed, all, nights));
         nights.putAll(AcidAsToner.toners(
                 consultation.method(),
                 evening.stream()
@@ -86,6 +88,52 @@ final class OwnNights {
                         .toList(),
                 nights));
         return nights;
+    }
+
+    private static NightsOf.Asking asking(Candidate c, List<DayOfWeek> fixed) {
+        return new NightsOf.Asking(c.product(), c.uses(), fixed, LocalDate.MIN);
+    }
+
+    /** What is for some days and stands in the morning alone. */
+    private static List<Candidate> byMorning(List<Candidate> morning, List<Candidate> evening) {
+        return morning.stream()
+                .filter(Candidate::rationed)
+                .filter(c -> evening.stream()
+                        .noneMatch(e -> e.product().id().equals(c.product().id())))
+                .sorted(Comparator.comparing(c -> c.product().id()))
+                .toList();
+    }
+
+    /** Its days lie round the nights of the evening, which stay as they are. */
+    private Map<ProductId, Layout.OnNights> mornings(
+            List<Candidate> byMorning, List<Candidate> rationed, NightsOf all, Map<ProductId, Layout.OnNights> nights) {
+        Map<ProductId, Layout.OnNights> days = new LinkedHashMap<>();
+        if (byMorning.isEmpty()) {
+            return days;
+        }
+        NightsOf.Found found = all.always(Stream.concat(
+                        rationed.stream()
+                                .map(c -> asking(
+                                        c,
+                                        Objects.requireNonNull(
+                                                        nights.get(c.product().id()))
+                                                .nights())),
+                        byMorning.stream().map(c -> asking(c, List.of())))
+                .toList());
+        // where its evenings are others each week no weekday is free of them
+        boolean weekly = nights.values().stream().allMatch(n -> n.often().isEmpty());
+        for (int i = 0; i < byMorning.size(); i++) {
+            Candidate c = byMorning.get(i);
+            int thing = rationed.size() + i;
+            String often = c.uses() == 1 ? "Once a week" : "%d days a week".formatted(c.uses());
+            String alone = found.shares(thing) || !weekly ? "" : ", on a day whose evening has no strong step";
+            days.put(
+                    c.product().id(),
+                    new Layout.OnNights(
+                            found.days(thing, consultation.answers().today()),
+                            Because.custom("%s%s: it is an extra, not a daily step.".formatted(often, alone))));
+        }
+        return days;
     }
 
     /** What has nights of its own, what does most for the client first. */

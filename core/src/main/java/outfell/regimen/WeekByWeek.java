@@ -83,8 +83,10 @@ final class WeekByWeek {
         this.own = ownNights.rationed(sides.evening());
         this.nights = new NightsOf(
                 rations,
-                diary,
-                sides.both().stream().filter(c -> !own.contains(c)).toList());
+                consultation,
+                sides.both().stream()
+                        .filter(c -> !own.contains(c) && !c.rationed())
+                        .toList());
         this.rations = rations;
     }
 
@@ -123,6 +125,7 @@ final class WeekByWeek {
                 first,
                 from.plusWeeks(weeks).minusDays(1),
                 current.rhythm(),
+                NightsOf.rhythm(consultation.method()).every(),
                 current.round().nights(),
                 new Weeks.Bears(
                         tolerance.cap(), tolerance.night(), tolerance.three(), nights.daily(), tolerance.because()),

@@ -21,6 +21,7 @@ import outfell.week.Rhythm;
  * @param first the first day of the tracks: some weeks before it when something is in use already
  * @param until the last day
  * @param rhythm how the nights come round
+ * @param methodEvery nights after which they come again as the method has it
  * @param nights in a round
  * @param bears what this skin bears
  * @param fullestThree the most that any three evenings running carry from now on
@@ -39,6 +40,7 @@ public record Weeks(
         LocalDate first,
         LocalDate until,
         Rhythm rhythm,
+        int methodEvery,
         int nights,
         Bears bears,
         double fullestThree,

@@ -403,7 +403,7 @@ public final class Layout {
             return new OnNights(hand.nights(), BY_HAND);
         }
         OnNights computed = nights.get(p.id());
-        OnNights on = part == Part.EVENING && computed != null
+        OnNights on = computed != null && (part == Part.EVENING || p.maskOfADay())
                 ? computed
                 : everyDay(used.apply(p).days());
         return hand.when()

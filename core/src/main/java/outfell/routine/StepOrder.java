@@ -85,6 +85,7 @@ public final class StepOrder {
             case LEAVE_ON_MASK -> List.of(Place.LEAVE_ON_MASK);
             case SLEEPING_MASK -> List.of(Place.SLEEPING_MASK);
             case POWDER -> List.of(Place.POWDER);
+            case SPOT -> List.of(p.prescription() ? Place.PRESCRIPTION : Place.SPOTS);
             case EYE -> List.of(Place.EYES, rich ? Place.RICH_EYES : Place.LIGHT_EYES);
             case OIL -> List.of(Place.OIL, Place.WATER_FREE);
             case SEAL -> List.of(Place.WATER_FREE);
@@ -318,6 +319,7 @@ public final class StepOrder {
                     EYES,
                     LIGHT_EYES,
                     RICH_EYES,
+                    SPOTS,
                     OIL,
                     SLEEPING_MASK,
                     LIPS,

@@ -201,7 +201,10 @@ public final class PresentRoutine {
             return Optional.of(Because.custom("It takes off sunscreen: to the evening, where there is one."));
         }
         if (part == Part.MORNING && (!p.byDay() || p.nightsByStrength()) && !p.prescription()) {
-            return Optional.of(Because.custom("A strong step and daylight do not go together: to the evening."));
+            return Optional.of(Because.custom(
+                    p.maskOfADay()
+                            ? "It rubs or dries: to the evening, so that no sun and no wind follow it."
+                            : "A strong step and daylight do not go together: to the evening."));
         }
         return part == Part.EVENING && p.kind() == StepKind.SUNSCREEN
                 ? Optional.of(Because.custom("A sunscreen has no work in the evening: to the morning."))

@@ -21,6 +21,7 @@ import outfell.skin.SkinVerdict;
  *
  * @param before redness and flaking as they were read when the plan began
  * @param checkIns in the order of their days
+ * @param rhythm as it was set for her; as her method has it, where nobody set one
  * @param evenings of her own
  * @param courses of things that are not for ever, at most one for a product
  * @param byHand single evenings that the therapist has set
@@ -30,7 +31,7 @@ public record Diary(
         CheckIn.Before before,
         List<CheckIn> checkIns,
         List<Pause> pauses,
-        Rhythm rhythm,
+        Optional<Rhythm> rhythm,
         List<HerEvening> evenings,
         List<Course> courses,
         List<HandNight> byHand,
@@ -38,16 +39,16 @@ public record Diary(
     /** As in "3 December". */
     public static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.UK);
 
-    /** Nothing happened, nights by weekday. */
+    /** Nothing happened, nights as the method has them. */
     public static final Diary NONE =
-            new Diary(CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(), List.of());
+            new Diary(CheckIn.Before.UNKNOWN, List.of(), List.of(), Optional.empty(), List.of(), List.of(), List.of());
 
     /** One without the faces. */
     public Diary(
             CheckIn.Before before,
             List<CheckIn> checkIns,
             List<Pause> pauses,
-            Rhythm rhythm,
+            Optional<Rhythm> rhythm,
             List<HerEvening> evenings,
             List<Course> courses,
             List<HandNight> byHand) {

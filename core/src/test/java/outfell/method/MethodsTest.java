@@ -74,7 +74,7 @@ class MethodsTest {
                 .extracting(Method::name)
                 .containsExactly("Essentials", "Classic", "Layered", "Re-tone", "Barrier-first");
         for (Method method : Methods.all()) {
-            assertThat(Schools.of(method)).as(method.name()).hasSize(28).allSatisfy(a -> {
+            assertThat(Schools.of(method)).as(method.name()).hasSize(30).allSatisfy(a -> {
                 assertThat(a.answer()).isNotBlank();
                 assertThat(a.others()).isNotEmpty().doesNotContain(a.answer());
             });

@@ -20,7 +20,6 @@ import outfell.week.CheckIn;
 import outfell.week.Diary;
 import outfell.week.Ramp;
 import outfell.week.ReadFace;
-import outfell.week.Rhythm;
 
 /** A calm reset that the face asks for on the day of the visit: it is on, it ends, and what was in use comes back. */
 class CalmTest {
@@ -53,7 +52,7 @@ class CalmTest {
                         CheckIn.Before.UNKNOWN,
                         List.of(checkIns),
                         List.of(),
-                        Rhythm.weekly(),
+                        Optional.empty(),
                         List.of(),
                         List.of(),
                         List.of()))

@@ -15,6 +15,7 @@ import outfell.consultation.Consultation.Owned;
 import outfell.product.Product;
 import outfell.product.ProductId;
 import outfell.product.StepKind;
+import outfell.routine.Adjustment;
 import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.skin.Faces;
@@ -128,14 +129,59 @@ class HersTest {
     }
 
     @Test
-    void make_up_in_the_evening_and_a_mask_in_the_morning_are_refused_with_their_reasons() {
+    void make_up_in_the_evening_and_a_sleeping_mask_in_the_morning_are_refused_with_their_reasons() {
         Consultation asked = PLAIN.with(new Choice(Part.EVENING, new ProductId("base-tinted-15")))
-                .with(new Choice(Part.MORNING, new ProductId("mask-sheet-plain")));
+                .with(new Choice(Part.MORNING, new ProductId("mask-sleeping-oat")));
         assertThat(regimen(asked).refusals())
                 .extracting(r -> r.because().sentence())
                 .containsExactlyInAnyOrder(
                         "Make-up has no work in the evening: it comes off.",
-                        "Sheet mask, no perfume, five in a box has evenings of its own: it takes its minutes.");
+                        "Sleeping mask, oat covers the night; the morning wash takes it off.");
+    }
+
+    @Test
+    void a_mask_in_the_morning_has_a_day_whose_evening_has_no_strong_step() {
+        int beside = 0;
+        for (int seed = 0; seed < 30; seed++) {
+            Consultation usual = Consultations.some("layered", seed);
+            if (!(Planner.plan(usual) instanceof Outcome.Planned)) {
+                continue;
+            }
+            Regimen plan = regimen(usual.with(new Choice(Part.MORNING, new ProductId("mask-sheet-plain"))));
+            Step mask = step(plan, Part.MORNING, StepKind.LEAVE_ON_MASK);
+            assertThat(mask.nights()).hasSize(1);
+            List<Step> own = plan.evening().steps().stream()
+                    .filter(s -> s.nights().size() < 4)
+                    .toList();
+            assertThat(own).noneMatch(s -> s.nights().containsAll(mask.nights()));
+            assertThat(plan.morning().timeline().minutes()).isPositive();
+            beside += own.size();
+        }
+        assertThat(beside).isPositive();
+    }
+
+    @Test
+    void a_mask_that_she_does_in_the_morning_stays_there() {
+        Regimen hers = regimen(with(List.of(owned("mask-sheet-plain", new Habit(true, false, 1)))));
+        assertThat(kinds(hers, Part.MORNING)).contains(StepKind.LEAVE_ON_MASK);
+        assertThat(kinds(hers, Part.EVENING)).doesNotContain(StepKind.LEAVE_ON_MASK);
+    }
+
+    @Test
+    void what_rubs_or_dries_stands_in_the_morning_by_a_reason_alone() {
+        Consultation clay = PLAIN.with(new Choice(Part.MORNING, new ProductId("clay-mask-kaolin")));
+        assertThat(regimen(clay).refusals()).singleElement().satisfies(r -> {
+            assertThat(r.overrulable()).isTrue();
+            assertThat(r.because().sentence()).contains("rubs or dries");
+        });
+        Regimen overruled = regimen(clay.by(new ByHand(
+                clay.byHand().kept(),
+                List.of(),
+                List.of(Adjustment.of(List.of(), Part.MORNING, new ProductId("clay-mask-kaolin"))
+                        .beside(List.of(), "before the band on Sunday")))));
+        assertThat(overruled.refusals()).isEmpty();
+        assertThat(step(overruled, Part.MORNING, StepKind.CLAY_MASK).nights()).hasSize(1);
+        assertThat(overruled.notices()).anySatisfy(n -> assertThat(n.sentence()).contains("before the band on Sunday"));
     }
 
     @Test

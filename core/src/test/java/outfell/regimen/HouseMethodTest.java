@@ -3,9 +3,11 @@ package outfell.regimen;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -24,7 +26,9 @@ import outfell.routine.Part;
 import outfell.routine.Step;
 import outfell.routine.StepOrder;
 import outfell.skin.Concern;
+import outfell.week.CheckIn;
 import outfell.week.Diary;
+import outfell.week.Rhythm;
 
 /** What a practice's own answers change in a plan. */
 class HouseMethodTest {
@@ -270,6 +274,70 @@ class HouseMethodTest {
 
     private static Consultation with(Map<String, String> answers) {
         return answering(PLAIN, answers);
+    }
+
+    @Test
+    void nights_come_round_as_the_method_has_them_unless_the_visit_says_otherwise() {
+        int every = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Consultation other = answering(Consultations.some("classic", seed), Map.of("night-rhythm", "every_other"));
+            List<String> often = plan(other).evening().steps().stream()
+                    .map(Step::often)
+                    .filter(o -> !o.isEmpty())
+                    .toList();
+            assertThat(often).allSatisfy(o -> assertThat(o).contains(" in "));
+            Consultation weekly = other.parts().diary(by(Rhythm.weekly())).together();
+            assertThat(plan(weekly).evening().steps())
+                    .allSatisfy(s -> assertThat(s.often()).isEmpty());
+            if (!often.isEmpty()) {
+                LocalDate today = other.answers().today();
+                Weeks weeks = Planner.weeks(other, today).orElseThrow();
+                assertThat(weeks.rhythm().every()).isEqualTo(2);
+                assertThat(weeks.methodEvery()).isEqualTo(2);
+                assertThat(Planner.weeks(weekly, today).orElseThrow().methodEvery())
+                        .isEqualTo(2);
+                every++;
+            }
+        }
+        assertThat(every).isPositive();
+    }
+
+    @Test
+    void a_later_visit_does_not_shift_the_nights_of_the_method() {
+        Consultation first = answering(Consultations.some("classic", 5), Map.of("night-rhythm", "every_third"));
+        LocalDate today = first.answers().today();
+        Weeks then = Planner.weeks(first, today).orElseThrow();
+        Weeks now = Planner.weeks(first, today.plusDays(1)).orElseThrow();
+        assertThat(now.evenings()).isNotEmpty();
+        assertThat(then.rhythm().first()).isEqualTo(now.rhythm().first());
+    }
+
+    private static Diary by(Rhythm rhythm) {
+        return new Diary(
+                CheckIn.Before.UNKNOWN, List.of(), List.of(), Optional.of(rhythm), List.of(), List.of(), List.of());
+    }
+
+    @Test
+    void a_spot_treatment_stands_before_the_cream_or_over_all_the_rest() {
+        ProductId gel = new ProductId("spot-gel-bha");
+        for (Map.Entry<String, Boolean> school :
+                Map.of("before_cream", true, "last", false).entrySet()) {
+            int stood = 0;
+            for (int seed = 0; seed < 20; seed++) {
+                Consultation c = answering(Consultations.some("classic", seed), Map.of("spot-place", school.getKey()));
+                List<Step> steps = plan(c.with(new Consultation.Choice(Part.EVENING, gel)))
+                        .evening()
+                        .steps();
+                List<StepKind> kinds = steps.stream().map(Step::kind).toList();
+                if (!kinds.contains(StepKind.SPOT) || !kinds.contains(StepKind.MOISTURISER)) {
+                    continue;
+                }
+                assertThat(kinds.indexOf(StepKind.SPOT) < kinds.indexOf(StepKind.MOISTURISER))
+                        .isEqualTo(school.getValue());
+                stood++;
+            }
+            assertThat(stood).isPositive();
+        }
     }
 
     private static Consultation answering(Consultation consultation, Map<String, String> answers) {

@@ -78,7 +78,7 @@ class WeeksSaidTest {
                         Optional.of(java.time.DayOfWeek.TUESDAY),
                         Optional.empty()))
                 : List.of();
-        return new Diary(CheckIn.Before.UNKNOWN, checkIns, pauses, rhythm, evenings, List.of(), List.of());
+        return new Diary(CheckIn.Before.UNKNOWN, checkIns, pauses, Optional.of(rhythm), evenings, List.of(), List.of());
     }
 
     private static CheckIn said(LocalDate on, int sting, int redness, int flaking, int skipped) {

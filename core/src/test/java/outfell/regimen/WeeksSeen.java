@@ -17,7 +17,6 @@ import outfell.week.Diary;
 import outfell.week.HerEvening;
 import outfell.week.Pause;
 import outfell.week.Ramp;
-import outfell.week.Rhythm;
 import outfell.week.Tolerance;
 
 /** What the figures of the weeks do: check-ins, pauses, courses, when a plan may be judged. */
@@ -149,7 +148,7 @@ final class WeeksSeen {
     }
 
     private static Diary diary(List<CheckIn> checkIns, List<Pause> pauses) {
-        return new Diary(CheckIn.Before.UNKNOWN, checkIns, pauses, Rhythm.weekly(), List.of(), List.of(), List.of());
+        return new Diary(CheckIn.Before.UNKNOWN, checkIns, pauses, Optional.empty(), List.of(), List.of(), List.of());
     }
 
     private static CheckIn checkIn(int day, String sign, int grade) {

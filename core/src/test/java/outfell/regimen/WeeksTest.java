@@ -87,7 +87,7 @@ class WeeksTest {
                 CheckIn.Before.UNKNOWN,
                 checkIns,
                 pauses,
-                new Rhythm(every[random.nextInt(every.length)], begun),
+                Optional.of(new Rhythm(every[random.nextInt(every.length)], begun)),
                 evenings,
                 List.of(),
                 List.of());
@@ -250,7 +250,7 @@ class WeeksTest {
 
     private static Diary byHand(HandNight... nights) {
         return new Diary(
-                CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(), List.of(nights));
+                CheckIn.Before.UNKNOWN, List.of(), List.of(), Optional.empty(), List.of(), List.of(), List.of(nights));
     }
 
     @Test
@@ -336,7 +336,7 @@ class WeeksTest {
                                         CheckIn.Before.UNKNOWN,
                                         List.of(stung),
                                         List.of(),
-                                        Rhythm.weekly(),
+                                        Optional.empty(),
                                         List.of(),
                                         List.of(),
                                         List.of()))
@@ -372,7 +372,7 @@ class WeeksTest {
                                         CheckIn.Before.UNKNOWN,
                                         List.of(),
                                         List.of(),
-                                        Rhythm.weekly(),
+                                        Optional.empty(),
                                         List.of(bare),
                                         List.of(),
                                         List.of()))

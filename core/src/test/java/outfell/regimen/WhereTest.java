@@ -229,14 +229,13 @@ class WhereTest {
     @Test
     void a_spot_treatment_goes_on_spots_alone_and_what_lightens_dark_spots_does_not() {
         Product gel = named("Spot gel, salicylic 2 %", "Aqua, Salicylic Acid 2 %, Glycerin");
-        assertThat(gel.kind()).isEqualTo(StepKind.TREATMENT);
-        assertThat(gel.forSpots()).isTrue();
+        assertThat(gel.kind()).isEqualTo(StepKind.SPOT);
         assertThat(named("Dark spot treatment", "Aqua, Tranexamic Acid 3 %, Glycerin")
-                        .forSpots())
-                .isFalse();
-        assertThat(named("Spotless serum", "Aqua, Niacinamide 5 %").forSpots()).isFalse();
-        assertThat(named("Blemish wash", "Aqua, Coco-Glucoside, Glycerin").forSpots())
-                .isFalse();
+                        .kind())
+                .isEqualTo(StepKind.TREATMENT);
+        assertThat(named("Spotless serum", "Aqua, Niacinamide 5 %").kind()).isEqualTo(StepKind.SERUM);
+        assertThat(named("Blemish wash", "Aqua, Coco-Glucoside, Glycerin").kind())
+                .isEqualTo(StepKind.WASH);
         Step step = IntStream.range(0, 30)
                 .mapToObj(seed -> Consultations.some("classic", seed)
                         .parts()

@@ -41,7 +41,7 @@ class RampTest {
 
     private static Diary diary(List<CheckIn> checkIns, Pause... pauses) {
         return new Diary(
-                CheckIn.Before.UNKNOWN, checkIns, List.of(pauses), Rhythm.weekly(), List.of(), List.of(), List.of());
+                CheckIn.Before.UNKNOWN, checkIns, List.of(pauses), Optional.empty(), List.of(), List.of(), List.of());
     }
 
     private static List<Integer> uses(Diary diary, int weeks) {
@@ -85,7 +85,7 @@ class RampTest {
                 new CheckIn.Before(OptionalInt.of(2), OptionalInt.of(0)),
                 List.of(checkIn(MONDAY.plusWeeks(2), 0, 2, 0, 0)),
                 List.of(),
-                Rhythm.weekly(),
+                Optional.empty(),
                 List.of(),
                 List.of(),
                 List.of());
@@ -306,7 +306,7 @@ class RampTest {
         assertThat(turns.because(MONDAY.plusDays(50)).sentence()).endsWith("off until 21 February.");
 
         Diary diary = new Diary(
-                CheckIn.Before.UNKNOWN, List.of(), List.of(), Rhythm.weekly(), List.of(), List.of(once), List.of());
+                CheckIn.Before.UNKNOWN, List.of(), List.of(), Optional.empty(), List.of(), List.of(once), List.of());
         assertThat(standing(diary, 6)).endsWith(Standing.LED_UP, Standing.OFF_COURSE);
     }
 

@@ -325,7 +325,7 @@ class DemoPractice implements SmartLifecycle {
     private static CaseDocument.Week week(DemoClient demo, LocalDate today, LocalDate first) {
         CaseDocument.Week usual = CaseDocument.Week.USUAL;
         return new CaseDocument.Week(
-                or(demo.every(), usual.every()),
+                demo.every(),
                 demo.every() == null ? null : first,
                 orNone(demo.evenings()),
                 orNone(demo.courses()).stream()

@@ -291,17 +291,17 @@ public record CaseDocument(
     /**
      * How nights come round, and what of hers is in them.
      *
-     * @param every nights after which they come again
-     * @param first the first night of a round; absent for by weekday
+     * @param every nights after which they come again; absent for as the method has it
+     * @param first the first night of a round; absent for by weekday and as the method has it
      */
     public record Week(
-            int every,
+            @Schema(types = {"integer", "null"}) @Nullable Integer every,
             @Schema(types = {"string", "null"}) @Nullable LocalDate first,
             List<OwnEvening> evenings,
             List<CourseOf> courses,
             List<NightByHand> byHand) {
-        /** By weekday, with nothing of hers. */
-        public static final Week USUAL = new Week(7, null, List.of(), List.of(), List.of());
+        /** As the method has it, with nothing of hers. */
+        public static final Week USUAL = new Week(null, null, List.of(), List.of(), List.of());
     }
 
     /** An evening of hers, every week or once. */

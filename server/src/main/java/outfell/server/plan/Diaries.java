@@ -1,5 +1,6 @@
 package outfell.server.plan;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -55,16 +56,21 @@ public final class Diaries {
                 .max();
     }
 
-    private static Rhythm rhythm(CaseDocument.Week w) {
+    private static Optional<Rhythm> rhythm(CaseDocument.Week w) {
+        Integer every = w.every();
+        return every == null ? Optional.empty() : Optional.of(rhythm(every, w.first()));
+    }
+
+    private static Rhythm rhythm(int every, @Nullable LocalDate first) {
         return Cases.at("/week/every", () -> {
-            if (w.every() == Rhythm.WEEK) {
+            if (every == Rhythm.WEEK) {
                 return Rhythm.weekly();
             }
-            if (w.first() == null) {
+            if (first == null) {
                 throw new IllegalArgumentException(
-                        "Nights that come again after %d need a first night.".formatted(w.every()));
+                        "Nights that come again after %d need a first night.".formatted(every));
             }
-            return new Rhythm(w.every(), w.first());
+            return new Rhythm(every, first);
         });
     }
 
