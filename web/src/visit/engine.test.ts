@@ -37,7 +37,7 @@ const visit = (edit: (d: Visit) => void = () => {}, version = 3): Visit => {
     pins: [],
     takenOut: [],
     steps: [],
-    week: { every: 7, first: null, evenings: [], courses: [], byHand: [] },
+    week: { every: null, first: null, evenings: [], courses: [], byHand: [] },
   } as unknown as Visit
   edit(made)
   return made
