@@ -48,6 +48,18 @@ test('what changes the step and nobody has said is asked, and the answer is kept
   })
 })
 
+test('that the pack says nothing of it is an answer, too', async () => {
+  render(<AskPack step={step} />)
+  await userEvent.click(screen.getByRole('button', { name: /^The pack says nothing: How long/ }))
+  expect(correct.mutate).toHaveBeenCalledExactlyOnceWith({
+    about: 'DIRECTION',
+    of: 'MINUTES',
+    to: '',
+    who: 'Ada',
+    version: 3,
+  })
+})
+
 test('nobody answers unsigned', () => {
   who = ''
   render(<AskPack step={step} />)

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button'
 import type { Step } from '../api/client'
 import { useProduct, useProductChange } from '../api/hooks'
 import { DirectionField } from '../shared/DirectionField'
@@ -15,6 +16,8 @@ export function AskPack({ step }: { step: Step }) {
   if (!found.data || open.length === 0) return null
   const { version } = found.data
   const unsigned = who.trim() === ''
+  const closed = unsigned || change.correct.isPending
+  const take = (of: string, to: string) => change.correct.mutate({ about: 'DIRECTION', of, to, who, version })
   return (
     <section aria-label={say('regimen.readItOnThePack')} className="ask-pack">
       <h3>{say('regimen.readItOnThePack')}</h3>
@@ -24,11 +27,14 @@ export function AskPack({ step }: { step: Step }) {
         {open.map((d) => (
           <li key={d.direction}>
             <span>{d.question}</span>
-            <DirectionField
-              direction={d}
-              disabled={unsigned || change.correct.isPending}
-              take={(to) => change.correct.mutate({ about: 'DIRECTION', of: d.direction, to, who, version })}
-            />
+            <DirectionField direction={d} disabled={closed} take={(to) => take(d.direction, to)} />
+            <Button
+              disabled={closed}
+              aria-label={say('regimen.packIsSilentOf', { question: d.question })}
+              onClick={() => take(d.direction, '')}
+            >
+              {say('regimen.packIsSilent')}
+            </Button>
           </li>
         ))}
       </ul>

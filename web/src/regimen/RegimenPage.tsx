@@ -2,6 +2,7 @@ import { memo, useCallback, useMemo, useState, type ComponentProps } from 'react
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import {
@@ -368,6 +369,9 @@ function OpenStep(step: Omit<ComponentProps<typeof StepDetail>, 'context'>) {
   return <StepDetail context={useVisitContext()} {...step} />
 }
 
+/** As in strip.css: the list stands in place of the strip. */
+const NARROW = '(max-width: 1000px)'
+
 function Board({
   context,
   regimen,
@@ -382,6 +386,7 @@ function Board({
   const evening = useEvening(context, dated ? date : '')
   const [form, setForm] = useState<{ part: Part; why: Version['why'] } | null>(null)
   const [open, setOpen] = useState<{ part: Part; product: string } | null>(null)
+  const narrow = useMediaQuery(NARROW)
   const routines = [regimen.morning, regimen.evening]
   const unit = units(routines)
   const openProduct = open?.product
@@ -410,6 +415,22 @@ function Board({
         const drawn = ofADay && evening.data ? onTheDay(evening.data) : version ? asOn(r, version) : r
         const moves =
           ofADay || version ? undefined : (product: string, to: number) => move(r.part, product, to)
+        const fold = step && (
+          <OpenStep
+            part={r.part}
+            step={step}
+            steps={r.steps}
+            alternatives={
+              regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)?.choices ?? []
+            }
+            patch={regimen.patches.find((p) => p.product === step.product)}
+            refusals={regimen.refusals.filter((f) => f.part === r.part && f.product === step.product)}
+            move={(product, to) => move(r.part, product, to)}
+            close={() => setOpen(null)}
+          />
+        )
+        // on a narrow screen a step opens under itself, where the list has it
+        const beside = narrow && drawn.steps.some((s) => s.product === mine)
         const toggle = (product: string) =>
           setOpen(openProduct === product && open?.part === r.part ? null : { part: r.part, product })
         return (
@@ -458,23 +479,15 @@ function Board({
                 />
               </div>
               <div className="narrow-only">
-                <StepList routine={drawn} open={mine} toggle={toggle} {...(moves ? { move: moves } : {})} />
-              </div>
-              {step && (
-                <OpenStep
-                  part={r.part}
-                  step={step}
-                  steps={r.steps}
-                  alternatives={
-                    regimen.alternatives.find((a) => a.part === r.part && a.instead === step.product)
-                      ?.choices ?? []
-                  }
-                  patch={regimen.patches.find((p) => p.product === step.product)}
-                  refusals={regimen.refusals.filter((f) => f.part === r.part && f.product === step.product)}
-                  move={(product, to) => move(r.part, product, to)}
-                  close={() => setOpen(null)}
+                <StepList
+                  routine={drawn}
+                  open={mine}
+                  toggle={toggle}
+                  fold={beside && fold}
+                  {...(moves ? { move: moves } : {})}
                 />
-              )}
+              </div>
+              {!beside && fold}
               {!folded && version && <DrawnAs version={version} />}
               {!folded && <Timeline routine={drawn} />}
             </div>

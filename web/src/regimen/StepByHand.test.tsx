@@ -120,6 +120,10 @@ test('what may be left out, a second coat, part of the face and days stand on th
   expect(now().steps).toMatchObject([
     { product: 'serum', optional: true, secondCoat: true, places: ['CHEEKS'], nights: week.slice(0, 6) },
   ])
+  await userEvent.click(screen.getByRole('combobox', { name: 'The same places for' }))
+  expect(screen.getAllByRole('option').map((o) => o.textContent)).toEqual(['1 Water toner', '3 Calm cream'])
+  await userEvent.click(screen.getByRole('option', { name: '3 Calm cream' }))
+  expect(now().steps).toMatchObject([{ product: 'serum' }, { product: 'cream', places: ['CHEEKS'] }])
   await userEvent.click(screen.getByRole('button', { name: 'Back to the computed places' }))
   expect(now().steps[0]?.places).toEqual([])
   fireEvent.click(screen.getByRole('button', { name: 'Computed days' }))

@@ -132,7 +132,7 @@ export function StepByHand({
         )}
         <OwnWords key={part + step.product} context={context} part={part} product={step.product} now={now} />
       </div>
-      {where && <Where context={context} part={part} step={step} />}
+      {where && <Where context={context} part={part} step={step} steps={steps} />}
       {refusals.map((r) => (
         <div key={r.because.sentence}>
           <p role="alert" className="refusal">

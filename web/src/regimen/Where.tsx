@@ -1,4 +1,6 @@
 import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
 import ToggleButton from '@mui/material/ToggleButton'
 import type { Part, Step, Vocabulary } from '../api/client'
 import { Why } from '../shared/Why'
@@ -17,7 +19,18 @@ const offered = (coverages: Known[], places: Place[]) =>
   coverages.filter((c) => c.coverage !== 'BODY' || places.includes('BODY'))
 
 /** Where a step goes: what each place gets, what is left out and why, and all of it changed by a tap. */
-export function Where({ context, part, step }: { context: VisitContext; part: Part; step: Step }) {
+export function Where({
+  context,
+  part,
+  step,
+  steps,
+}: {
+  context: VisitContext
+  part: Part
+  step: Step
+  /** of its routine */
+  steps: Step[]
+}) {
   const { work, words } = context
   const mine = byHandOf(work.draft.document, part, step.product).places ?? []
   const computed = step.amount.places.map((p) => p.place)
@@ -64,9 +77,36 @@ export function Where({ context, part, step }: { context: VisitContext; part: Pa
             <Why because={z} />
           </p>
         ))}
-        {mine.length > 0 && <Button onClick={() => put([])}>{say('where.asComputed')}</Button>}
+        <div className="row">
+          <SameFor
+            steps={steps.filter((s) => s.product !== step.product && !s.prescription)}
+            put={(product) => work.change((d) => adjust(d, part, product, { places }))}
+          />
+          {mine.length > 0 && <Button onClick={() => put([])}>{say('where.asComputed')}</Button>}
+        </div>
       </div>
     </section>
+  )
+}
+
+/** The same places for another step of the routine; what a rule keeps it from is told there. */
+function SameFor({ steps, put }: { steps: Step[]; put: (product: string) => void }) {
+  if (steps.length === 0) return null
+  return (
+    <TextField
+      select
+      label={say('where.sameFor')}
+      size="small"
+      value=""
+      onChange={(e) => put(e.target.value)}
+      sx={{ minWidth: 220 }}
+    >
+      {steps.map((s) => (
+        <MenuItem key={s.product} value={s.product}>
+          {say('where.stepOf', { number: s.number, name: s.name })}
+        </MenuItem>
+      ))}
+    </TextField>
   )
 }
 

@@ -382,24 +382,43 @@ export function StepList({
   open,
   toggle,
   move,
+  fold,
 }: {
   routine: Routine
   open: string | null
   toggle: (product: string) => void
   move?: Move
+  /** what the open step shows, straight under it */
+  fold?: ReactNode
 }) {
   return (
     <ol className="step-list">
       <MoveArea steps={routine.steps} move={move}>
         {routine.steps.map((s) => (
-          <ListedStep key={s.product} step={s} open={s.product === open} toggle={() => toggle(s.product)} />
+          <ListedStep
+            key={s.product}
+            step={s}
+            open={s.product === open}
+            toggle={() => toggle(s.product)}
+            fold={s.product === open && fold}
+          />
         ))}
       </MoveArea>
     </ol>
   )
 }
 
-function ListedStep({ step, open, toggle }: { step: Step; open: boolean; toggle: () => void }) {
+function ListedStep({
+  step,
+  open,
+  toggle,
+  fold,
+}: {
+  step: Step
+  open: boolean
+  toggle: () => void
+  fold: ReactNode
+}) {
   const { attach, listeners, style, className } = useMovable(step)
   return (
     <li>
@@ -433,6 +452,7 @@ function ListedStep({ step, open, toggle }: { step: Step; open: boolean; toggle:
           </span>
         </span>
       </button>
+      {fold}
     </li>
   )
 }

@@ -95,7 +95,7 @@ public final class Adjustments {
         Because rule = tooMany(p, nights);
         boolean overrulable = nights == most + 1;
         if (!overrulable || a.overrule().isEmpty()) {
-            refusals.add(new Refusal(a.part(), p.id(), p.name(), rule, overrulable));
+            refuse(new Refusal(a.part(), p.id(), p.name(), rule, overrulable));
             return false;
         }
         notices.add(
@@ -104,8 +104,15 @@ public final class Adjustments {
     }
 
     private boolean allowed(Adjustment a, Product p, Optional<Because> against) {
-        against.ifPresent(because -> refusals.add(new Refusal(a.part(), p.id(), p.name(), because)));
+        against.ifPresent(because -> refuse(new Refusal(a.part(), p.id(), p.name(), because)));
         return against.isEmpty();
+    }
+
+    /** Two changes that one reason forbids are refused in one sentence. */
+    private void refuse(Refusal refusal) {
+        if (!refusals.contains(refusal)) {
+            refusals.add(refusal);
+        }
     }
 
     private static Optional<Because> prescribed(Product p) {
