@@ -66,7 +66,9 @@ export function Strip({
           <Weather weather={weather} />
         </Upright>
       </svg>
-      {!folded && <span className="strip-cap">{say('strip.comesOff')}</span>}
+      {!folded && placed.every((b) => b.x * scale > CAP) && (
+        <span className="strip-cap">{say('strip.comesOff')}</span>
+      )}
       <MoveArea steps={routine.steps} move={move}>
         {placed.map((b) =>
           folded ? (
@@ -92,6 +94,9 @@ export function Strip({
     </div>
   )
 }
+
+/** Width of the words before the first step, px. */
+const CAP = 76
 
 const percent = (x: number) => `${(x / WIDTH) * 100}%`
 

@@ -4,13 +4,18 @@ import { say } from '../words/say'
 import '../words/strip'
 
 const W = 1000
+/** So many times the minutes of a routine its line is long at most. */
+const FAR = 1.5
 
 /** Minutes in order: ink is hands on, an empty frame hands on without a product, hatching is time left on or waiting, logwood in it is a step done meanwhile, the madder rule is her limit. */
 export function Timeline({ routine }: { routine: Routine }) {
   const t = routine.timeline
   // make-up, hands and hair are drawn, too, though no minute of the care is counted for them
   const drawn = t.segments.reduce((sum, s) => sum + s.seconds, 0)
-  const total = Math.max(t.limitMinutes * 60, drawn) * 1.02
+  const limit = t.limitMinutes * 60
+  // a limit far off would make a short evening too small to read: it is told at the end of the line
+  const beyond = drawn > 0 && limit > FAR * drawn
+  const total = (beyond ? FAR * drawn : Math.max(limit, drawn)) * 1.02
   const scale = W / total
   const starts = t.segments.map((_, i) => t.segments.slice(0, i).reduce((a, s) => a + s.seconds, 0))
   const every = tickEvery(total / 60)
@@ -53,12 +58,14 @@ export function Timeline({ routine }: { routine: Routine }) {
         {ticks.map((m) => (
           <path key={m} d={`M${m * 60 * scale} 22v5`} stroke="var(--edge)" />
         ))}
-        <path
-          d={`M${t.limitMinutes * 60 * scale} 0V30`}
-          stroke="var(--stop)"
-          strokeWidth="2.5"
-          vectorEffect="non-scaling-stroke"
-        />
+        {!beyond && (
+          <path
+            d={`M${limit * scale} 0V30`}
+            stroke="var(--stop)"
+            strokeWidth="2.5"
+            vectorEffect="non-scaling-stroke"
+          />
+        )}
       </svg>
       {t.segments.map(
         (s, i) =>
@@ -75,12 +82,17 @@ export function Timeline({ routine }: { routine: Routine }) {
             </span>
           ),
       )}
+      {beyond && (
+        <span className="timeline-beyond" aria-hidden="true">
+          {say('strip.limitBeyond', { limitMinutes: t.limitMinutes })}
+        </span>
+      )}
       {ticks
         .filter((m) => every > 1 || total <= 900 || m % 2 === 0)
         .map((m) => (
           <span
             key={m}
-            className="timeline-tick"
+            className={m === 0 ? 'timeline-tick first' : 'timeline-tick'}
             style={{ left: `${(m * 60 * scale) / 10}%` }}
             aria-hidden="true"
           >

@@ -262,10 +262,13 @@ public final class Weigher {
     }
 
     /**
-     * The part of the face that asks for a product: what unblocks is kept to an oily T-zone beside other
+     * The part of the face that asks for a product, beside what its kind is for anyway: what unblocks is kept to an oily T-zone beside other
      * cheeks, what only lightens to marks that are few.
      */
     public Optional<Coverage> zone(Product p) {
+        if (p.kind() == StepKind.SPOT) {
+            return Optional.empty();
+        }
         if (onlyLightens(p) && fewMarks()) {
             return Optional.of(Coverage.MARKS);
         }

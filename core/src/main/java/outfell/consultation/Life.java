@@ -39,7 +39,7 @@ public record Life(
         OptionalDouble budget,
         Surroundings around) {
     private static final int MOST_MINUTES = 120;
-    private static final int MOST_STEPS = 12;
+    private static final int MOST_STEPS = 14;
     public static final Life USUAL =
             new Life(8, 15, 6, 2, 2, false, 3, Set.of(), Taste.ANY, Taste.ANY, Taste.ANY, OptionalDouble.empty());
 
