@@ -85,7 +85,10 @@ final class Places {
             all.add(new Place(Part.EVENING, StepKind.TONER, 1, Asking.SCHOOL));
             all.add(new Place(Part.MORNING, StepKind.TONER, 1, Asking.SCHOOL));
         }
-        if (method.essence() && method.tonerLayers() > 1) {
+        if (method.essenceAsToner()) {
+            all.add(new Place(Part.EVENING, StepKind.ESSENCE, 1, Asking.SCHOOL));
+            all.add(new Place(Part.MORNING, StepKind.ESSENCE, 1, Asking.SCHOOL));
+        } else if (method.essence() && method.tonerLayers() > 1) {
             all.add(new Place(Part.EVENING, StepKind.ESSENCE, 1, Asking.SCHOOL));
         }
         if (has(Concern.DARK_CIRCLES) || has(Concern.PUFFINESS) || has(Concern.LINES)) {

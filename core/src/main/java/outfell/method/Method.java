@@ -58,6 +58,11 @@ public record Method(
         settings = Map.copyOf(settings);
     }
 
+    /** Whether an essence is had in the place of the toner. */
+    public boolean essenceAsToner() {
+        return "as_toner".equals(settings.get("essence-place"));
+    }
+
     /** Cleanse twice in the evening? */
     public enum SecondCleanse {
         ALWAYS,
@@ -173,10 +178,12 @@ public record Method(
         VERDICT_DUE
     }
 
-    /** None, up to a minute a layer, or in full where a step asks for one. */
+    /** None, up to a minute a layer, in full where a step asks for one, or beside that between all light layers. */
     public enum Waits {
         NONE,
         SHORT,
-        FULL
+        FULL,
+        /** In full, and each layer under the cream till it has sunk in. */
+        SUNK_IN
     }
 }

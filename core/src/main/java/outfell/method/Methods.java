@@ -126,7 +126,13 @@ public final class Methods {
 
     /** What in a method speaks against itself, in a sentence; nothing when it can be followed. */
     public static Optional<String> contradiction(Method method) {
-        if (method.tonerLayers() == 0 && method.essence()) {
+        if (method.essenceAsToner() && !method.essence()) {
+            return Optional.of("An essence in the place of the toner, but no essence.");
+        }
+        if (method.essenceAsToner() && method.tonerLayers() > 0) {
+            return Optional.of("An essence in the place of the toner, and a toner: one of them is skipped.");
+        }
+        if (method.tonerLayers() == 0 && method.essence() && !method.essenceAsToner()) {
             return Optional.of("An essence without a toner: the essence is a toner's last layer.");
         }
         if (method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS && method.tonerLayers() < 2) {

@@ -26,6 +26,7 @@ public final class Amounts {
     private static final double THIN_UNDER = FILE.number("thin-under", 1, 8);
     private static final double SUNSCREEN_GRAMS_A_ML = FILE.number("sunscreen-weighs", 0.5, 2);
     static final int SHORT_WAIT = FILE.whole("short-wait", 0, 600);
+    static final int SUNK_IN = FILE.whole("sunk-in", 0, 600);
 
     /**
      * An amount in the words people use and in grams.
@@ -96,6 +97,14 @@ public final class Amounts {
                 .mapToInt(ByActive::settle)
                 .max()
                 .orElse(own);
+    }
+
+    /** Whether a layer lies under the cream, so that it can sink in before the next. */
+    static boolean sinksIn(StepKind kind) {
+        return switch (kind) {
+            case TONER, ESSENCE, POWDER, TREATMENT, SERUM -> true;
+            default -> false;
+        };
     }
 
     /** Seconds for the cream to settle before a sunscreen goes on it. */

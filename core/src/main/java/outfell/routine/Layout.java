@@ -513,14 +513,18 @@ public final class Layout {
         if (p.prescription()) {
             return full;
         }
-        return waited(method, full);
+        return sinksIn(method, p) ? Math.max(full, Amounts.SUNK_IN) : waited(method, full);
+    }
+
+    private static boolean sinksIn(Method method, Product p) {
+        return method.waits() == Method.Waits.SUNK_IN && Amounts.sinksIn(p.kind());
     }
 
     private static int waited(Method method, int full) {
         return switch (method.waits()) {
             case NONE -> 0;
             case SHORT -> Math.min(full, Amounts.SHORT_WAIT);
-            case FULL -> full;
+            case FULL, SUNK_IN -> full;
         };
     }
 
@@ -569,12 +573,16 @@ public final class Layout {
         return last ? 0 : Amounts.of(p.kind()).left();
     }
 
-    private static Because settleBecause(Product p, int seconds, boolean underSunscreen) {
+    private Because settleBecause(Product p, int seconds, boolean underSunscreen) {
         if (seconds == 0) {
             return NO_WAIT;
         }
         if (underSunscreen) {
             return Because.custom("%s, so that the sunscreen lies on a dry film.".formatted(time(seconds)));
+        }
+        if (sinksIn(method, p) && Amounts.settle(p) < seconds) {
+            return Because.custom("%s, till it has sunk in: the %s method waits between layers."
+                    .formatted(time(seconds), method.name()));
         }
         String what = p.leading()
                 .map(ActiveIn::kind)

@@ -277,6 +277,53 @@ class HouseMethodTest {
     }
 
     @Test
+    void an_essence_may_be_the_toner() {
+        int stood = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Consultation c = answering(
+                    Consultations.some("classic", seed),
+                    Map.of("essence", "yes", "essence-place", "as_toner", "toner-layers", "0"));
+            Regimen r = plan(c);
+            for (Part part : Part.values()) {
+                List<StepKind> kinds =
+                        r.routine(part).steps().stream().map(Step::kind).toList();
+                assertThat(kinds).doesNotContain(StepKind.TONER);
+                stood += kinds.contains(StepKind.ESSENCE) ? 1 : 0;
+                List<Step> before = r.routine(part).steps().stream()
+                        .takeWhile(s -> s.kind() != StepKind.ESSENCE)
+                        .toList();
+                if (kinds.contains(StepKind.ESSENCE)) {
+                    assertThat(before)
+                            .as("of what stays on only what wants bare skin goes on before it")
+                            .allMatch(s -> s.comesOff()
+                                    || StepOrder.lowPh(c.find(s.product()).orElseThrow()));
+                }
+            }
+        }
+        assertThat(stood).isGreaterThan(12);
+        assertThatThrownBy(() -> answering(PLAIN, Map.of("essence-place", "as_toner")))
+                .hasMessageContaining("no essence");
+        assertThatThrownBy(() -> answering(PLAIN, Map.of("essence", "yes", "essence-place", "as_toner")))
+                .hasMessageContaining("one of them is skipped");
+    }
+
+    @Test
+    void each_layer_under_the_cream_waits_till_it_has_sunk_in() {
+        int waited = 0;
+        for (int seed = 0; seed < 12; seed++) {
+            Regimen r = plan(answering(Consultations.some("classic", seed), Map.of("waits", "sunk_in")));
+            for (Part part : Part.values()) {
+                for (Step s : r.routine(part).steps()) {
+                    boolean light = s.kind() == StepKind.TONER || s.kind() == StepKind.SERUM;
+                    assertThat(s.settle()).isGreaterThanOrEqualTo(light ? 60 : 0);
+                    waited += s.settleBecause().sentence().contains("till it has sunk in") ? 1 : 0;
+                }
+            }
+        }
+        assertThat(waited).isPositive();
+    }
+
+    @Test
     void nights_come_round_as_the_method_has_them_unless_the_visit_says_otherwise() {
         int every = 0;
         for (int seed = 0; seed < 12; seed++) {
