@@ -85,7 +85,7 @@ final class Places {
             all.add(new Place(Part.EVENING, StepKind.TONER, 1, Asking.SCHOOL));
             all.add(new Place(Part.MORNING, StepKind.TONER, 1, Asking.SCHOOL));
         }
-        if (method.essenceAsToner()) {
+        if (method.essencePlace() == Method.EssencePlace.AS_TONER) {
             all.add(new Place(Part.EVENING, StepKind.ESSENCE, 1, Asking.SCHOOL));
             all.add(new Place(Part.MORNING, StepKind.ESSENCE, 1, Asking.SCHOOL));
         } else if (method.essence() && method.tonerLayers() > 1) {

@@ -30,6 +30,7 @@ public record Method(
         MorningWash morningWash,
         int tonerLayers,
         boolean essence,
+        EssencePlace essencePlace,
         AcidPlace acidPlace,
         int exfoliationsAWeek,
         RetinoidAndAcid retinoidAndAcid,
@@ -58,11 +59,6 @@ public record Method(
         settings = Map.copyOf(settings);
     }
 
-    /** Whether an essence is had in the place of the toner. */
-    public boolean essenceAsToner() {
-        return "as_toner".equals(settings.get("essence-place"));
-    }
-
     /** Cleanse twice in the evening? */
     public enum SecondCleanse {
         ALWAYS,
@@ -88,6 +84,13 @@ public record Method(
     public enum CleanseOrder {
         OIL_FIRST,
         WATER_FIRST
+    }
+
+    /** An essence after the toner, before it, or in its place. */
+    public enum EssencePlace {
+        AFTER_TONER,
+        BEFORE_TONER,
+        AS_TONER
     }
 
     /** Acids before the toner, straight on clean skin; after it; between two layers of it; over the light layers; or in its place. */

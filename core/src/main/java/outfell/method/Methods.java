@@ -82,6 +82,7 @@ public final class Methods {
                 one(all, "morning-wash", Method.MorningWash.class),
                 whole(all, "toner-layers"),
                 yes(all, "essence"),
+                one(all, "essence-place", Method.EssencePlace.class),
                 one(all, "acid-place", Method.AcidPlace.class),
                 whole(all, "exfoliations-a-week"),
                 one(all, "retinoid-and-acid", Method.RetinoidAndAcid.class),
@@ -126,13 +127,14 @@ public final class Methods {
 
     /** What in a method speaks against itself, in a sentence; nothing when it can be followed. */
     public static Optional<String> contradiction(Method method) {
-        if (method.essenceAsToner() && !method.essence()) {
+        boolean asToner = method.essencePlace() == Method.EssencePlace.AS_TONER;
+        if (asToner && !method.essence()) {
             return Optional.of("An essence in the place of the toner, but no essence.");
         }
-        if (method.essenceAsToner() && method.tonerLayers() > 0) {
+        if (asToner && method.tonerLayers() > 0) {
             return Optional.of("An essence in the place of the toner, and a toner: one of them is skipped.");
         }
-        if (method.tonerLayers() == 0 && method.essence() && !method.essenceAsToner()) {
+        if (method.tonerLayers() == 0 && method.essence() && !asToner) {
             return Optional.of("An essence without a toner: the essence is a toner's last layer.");
         }
         if (method.acidPlace() == Method.AcidPlace.BETWEEN_TONERS && method.tonerLayers() < 2) {

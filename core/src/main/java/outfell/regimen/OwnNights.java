@@ -31,6 +31,9 @@ import outfell.week.Tolerance;
 
 /** On which nights of the round what was chosen is used that is not for every night, and why on those. */
 final class OwnNights {
+    private static final Because NO_DAY =
+            Because.house("By hand: no day of the week bears it beside what the evenings have.");
+
     private final Consultation consultation;
     private final Asked asked;
     private final Tolerance tolerance;
@@ -125,15 +128,21 @@ final class OwnNights {
         for (int i = 0; i < byMorning.size(); i++) {
             Candidate c = byMorning.get(i);
             int thing = rationed.size() + i;
-            String often = c.uses() == 1 ? "Once a week" : "%d days a week".formatted(c.uses());
-            String alone = found.shares(thing) || !weekly ? "" : ", on a day whose evening has no strong step";
+            List<DayOfWeek> free = found.days(thing, consultation.answers().today());
             days.put(
                     c.product().id(),
-                    new Layout.OnNights(
-                            found.days(thing, consultation.answers().today()),
-                            Because.custom("%s%s: it is an extra, not a daily step.".formatted(often, alone))));
+                    free.isEmpty()
+                            ? new Layout.OnNights(List.of(DayOfWeek.SUNDAY), NO_DAY)
+                            : new Layout.OnNights(free, dayBecause(c, weekly && !found.shares(thing))));
         }
         return days;
+    }
+
+    private static Because dayBecause(Candidate c, boolean alone) {
+        return Because.custom("%s%s: it is an extra, not a daily step."
+                .formatted(
+                        c.uses() == 1 ? "Once a week" : "%d days a week".formatted(c.uses()),
+                        alone ? ", on a day whose evening has no strong step" : ""));
     }
 
     /** What has nights of its own, what does most for the client first. */
