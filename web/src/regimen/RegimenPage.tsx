@@ -27,6 +27,7 @@ import { later } from '../shared/later'
 import { useVisitContext, type VisitContext } from '../visit/VisitShell'
 import { AddStep } from './AddStep'
 import type { Compared } from './Changes'
+import { giveBack, labelBeside } from './labels'
 import { StepDetail } from './StepDetail'
 import { Below, LookAtThis } from './Below'
 import { putIn, release, takeOut } from './byHandEdits'
@@ -357,13 +358,6 @@ function useStepKeys(
   )
 }
 
-/** The labels of all steps, as the arrows go from one to the next. */
-function labelBeside(by: number): HTMLElement | undefined {
-  const labels = [...window.document.querySelectorAll<HTMLElement>('.strip-label')]
-  const at = labels.indexOf(window.document.activeElement as HTMLElement)
-  return at < 0 ? undefined : labels[at + by]
-}
-
 /** What is typed into an open step stands there at once, whether a plan is on its way or not. */
 function OpenStep(step: Omit<ComponentProps<typeof StepDetail>, 'context'>) {
   return <StepDetail context={useVisitContext()} {...step} />
@@ -392,7 +386,11 @@ function Board({
   const openProduct = open?.product
   const { move, asking, settle, leave } = useMove(context, routines)
   useStepKeys(context, routines, move)
-  useShortcut('closeStep', () => setOpen(null), open !== null)
+  const close = (gone = false) => {
+    if (open) giveBack(open.part, open.product, gone)
+    setOpen(null)
+  }
+  useShortcut('closeStep', () => close(), open !== null)
   useShortcut(
     'stepBefore',
     () => labelBeside(-1)?.focus(),
@@ -426,7 +424,7 @@ function Board({
             patch={regimen.patches.find((p) => p.product === step.product)}
             refusals={regimen.refusals.filter((f) => f.part === r.part && f.product === step.product)}
             move={(product, to) => move(r.part, product, to)}
-            close={() => setOpen(null)}
+            close={close}
           />
         )
         // on a narrow screen a step opens under itself, where the list has it
@@ -449,7 +447,7 @@ function Board({
                   })}
               </span>
               {folded ? (
-                <Button onClick={() => setOpen(null)}>{say('regimen.unfold')}</Button>
+                <Button onClick={() => close()}>{say('regimen.unfold')}</Button>
               ) : (
                 !ofADay && <AddStep context={context} part={r.part} />
               )}

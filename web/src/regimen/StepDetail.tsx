@@ -41,7 +41,8 @@ export function StepDetail({
   patch?: Schemas['PatchCall']
   refusals: Schemas['Refusal'][]
   move: Move
-  close: () => void
+  /** gone: the step leaves the plan with it */
+  close: (gone?: boolean) => void
 }) {
   const { visit, work } = context
   const money = useMoney()
@@ -58,7 +59,7 @@ export function StepDetail({
     },
     onSuccess: (product) => {
       work.change((d) => swap(d, part, step.product, product))
-      close()
+      close(true)
     },
   })
   const nights = nightsWords(step)
@@ -213,13 +214,13 @@ export function StepDetail({
             <Button
               onClick={() => {
                 work.change((d) => takeOut(d, part, step.product))
-                close()
+                close(true)
               }}
             >
               {say('regimen.takeOut')}
             </Button>
           )}
-          <Button onClick={close}>{say('regimen.close')}</Button>
+          <Button onClick={() => close()}>{say('regimen.close')}</Button>
         </div>
         <AskPack step={step} />
       </div>

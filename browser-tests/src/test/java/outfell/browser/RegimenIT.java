@@ -47,6 +47,7 @@ class RegimenIT extends InTheBrowser {
         assertThat(page.getByRole(AriaRole.HEADING, named("Essentials in place of Classic")))
                 .isVisible();
         page.waitForCondition(() -> !step("Evening").allTextContents().equals(before));
+        assertThat(step("Evening").last()).isFocused();
         List<String> essentials = step("Evening").allTextContents();
         page.keyboard().press("Control+z");
         page.waitForCondition(() -> step("Evening").allTextContents().equals(before));
@@ -272,6 +273,34 @@ class RegimenIT extends InTheBrowser {
                 .click();
         assertThat(step("Morning").last()).not().containsText("chest");
         saved();
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".fold")).hasCount(0);
+        assertThat(step("Morning").last()).isFocused();
+    }
+
+    @Test
+    void a_cream_gets_the_places_of_a_toner_by_key() {
+        page.navigate(visitOf("Maren Oskell") + "/regimen");
+        step("Morning").nth(1).click();
+        Locator where = where();
+        where.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("chest"))
+                .click();
+        saved();
+        where.getByRole(AriaRole.COMBOBOX, new Locator.GetByRoleOptions().setName("The same places for"))
+                .focus();
+        page.keyboard().press("Enter");
+        page.getByRole(AriaRole.OPTION).nth(1).focus();
+        page.keyboard().press("Enter");
+        assertThat(step("Morning").nth(2)).containsText("chest");
+        saved();
+        for (int step = 0; step < 2; step++) {
+            page.getByRole(AriaRole.REGION, named("Changed by hand"))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("As computed"))
+                    .first()
+                    .click();
+            saved();
+        }
+        assertThat(page.getByRole(AriaRole.REGION, named("Changed by hand"))).hasCount(0);
     }
 
     @Test
@@ -393,8 +422,10 @@ class RegimenIT extends InTheBrowser {
     void by_touch_on_a_phone_a_step_is_moved_with_its_buttons() {
         Page phone = onAPhone();
         phone.navigate(visitOf("Tobit Harl") + "/regimen");
-        Locator listed = phone.getByRole(AriaRole.REGION, named("Evening")).locator(".step-list button");
+        Locator listed = phone.getByRole(AriaRole.REGION, named("Evening")).locator(".step-list > li > button");
         listed.nth(1).tap();
+        assertThat(phone.locator(".step-list > li").nth(1).locator(".fold"))
+                .isVisible();
         phone.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Move .* later")))
                 .tap();
         phone.getByLabel("Why all the same").fill("so it is");
