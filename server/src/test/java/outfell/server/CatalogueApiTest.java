@@ -17,7 +17,7 @@ class CatalogueApiTest extends OverHttp {
     @Test
     void search_finds_by_name_maker_and_ingredient_and_narrows_by_every_filter() throws Exception {
         assertThat(names("/api/products/search?text=salicylic"))
-                .containsExactly("Salicylic fluid 2 %", "Gel wash, salicylic 0.5 %");
+                .containsExactly("Salicylic fluid 2 %", "Gel wash, salicylic 0.5 %", "Spot gel, salicylic 2 %");
         assertThat(names("/api/products/search?text=SALICYLIC%20wash")).containsExactly("Gel wash, salicylic 0.5 %");
         assertThat(names("/api/products/search?text=slipway")).hasSizeGreaterThan(3);
         List<String> all = names("/api/products/search?kinds=SERUM");
