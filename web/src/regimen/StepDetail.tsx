@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
-import { api, ask, type Part, type Schemas, type Step } from '../api/client'
+import { api, ask, Refused, type Part, type Schemas, type Step } from '../api/client'
 import { useMoney } from '../api/hooks'
 import { nightsWords, secondsWords } from '../shared/format'
 import { later } from '../shared/later'
@@ -8,7 +8,8 @@ import { PatchMark } from '../patch/PatchMark'
 import { Why } from '../shared/Why'
 import type { VisitContext } from '../visit/VisitShell'
 import type { Move } from '../strip/Movable'
-import { swap, takeOut } from './byHandEdits'
+import { AllTheSame } from './Beside'
+import { swap, swapAgainst, takeOut } from './byHandEdits'
 import { StepByHand } from './StepByHand'
 import { OwnRuleDid } from './OwnRules'
 import { say } from '../words/say'
@@ -62,6 +63,9 @@ export function StepDetail({
       close(true)
     },
   })
+  // a rule that is no ban gives way to a reason
+  const against =
+    put.error instanceof Refused && put.error.code === 'against-a-rule' ? put.variables : undefined
   const nights = nightsWords(step)
   return (
     <div className="fold" role="region" aria-label={`${step.number} ${step.name}`}>
@@ -208,6 +212,16 @@ export function StepDetail({
           <p role="alert" className="refusal">
             {put.error.message}
           </p>
+        )}
+        {against !== undefined && (
+          <AllTheSame
+            context={context}
+            of={`${part}/${against}`}
+            put={(why) => {
+              work.change((d) => swapAgainst(d, part, step.product, against, why))
+              close(true)
+            }}
+          />
         )}
         <div className="row" style={{ marginTop: 8 }}>
           {!step.prescription && (

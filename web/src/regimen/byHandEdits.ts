@@ -31,6 +31,15 @@ export const putInAgainst = (
   overrule: string,
 ): VisitDocument => adjust(putIn(d, part, product), part, product, { overrule })
 
+/** The same against a rule, with her reason. */
+export const swapAgainst = (
+  d: VisitDocument,
+  part: Part,
+  from: string,
+  to: string,
+  overrule: string,
+): VisitDocument => putInAgainst(takeOut(d, part, from), part, to, overrule)
+
 export const swap = (d: VisitDocument, part: Part, from: string, to: string): VisitDocument =>
   putIn(takeOut(d, part, from), part, to)
 
