@@ -128,21 +128,23 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
                 }
               />
             )}
-            {visit && (
+            <span className="row shelf-buttons">
+              {visit && (
+                <Button
+                  component={Link}
+                  to={`/products/${encodeURIComponent(item.product.id)}/around?visit=${visit}`}
+                  aria-label={say('products.buildRound', { name: item.product.name })}
+                >
+                  {say('products.buildRoundIt')}
+                </Button>
+              )}
               <Button
-                component={Link}
-                to={`/products/${encodeURIComponent(item.product.id)}/around?visit=${visit}`}
-                aria-label={say('products.buildRound', { name: item.product.name })}
+                onClick={() => change.takeOff.mutate(item.id)}
+                aria-label={say('products.takeOff', { name: item.product.name })}
               >
-                {say('products.buildRoundIt')}
+                {say('products.takeOff2')}
               </Button>
-            )}
-            <Button
-              onClick={() => change.takeOff.mutate(item.id)}
-              aria-label={say('products.takeOff', { name: item.product.name })}
-            >
-              {say('products.takeOff2')}
-            </Button>
+            </span>
           </li>
         ))}
         {shelf.data?.length === 0 && <li className="second">{say('products.nothingYetAddWhatIsUsedNow')}</li>}
