@@ -192,12 +192,13 @@ public final class Weigher {
 
     private double[] takes(Product p, Part part, boolean rationed, int days, Adjustment hand) {
         double[] takes = new double[Scarcity.COUNT];
-        takes[Scarcity.minutes(part).ordinal()] =
-                freeOfLimits(p) ? 0 : seconds(p, part, hand.coats(), where(p, hand)) / 60.0;
+        takes[Scarcity.minutes(part).ordinal()] = freeOfLimits(p)
+                ? 0
+                : (seconds(p, part, hand.coats(), where(p, hand)) + hand.besideSeconds(consultation::find)) / 60.0;
         // chapped lips are a place of their own, not a step of the face; lips that are only kept so are a step more
         boolean chapped = skin.concerns().stream().anyMatch(c -> c.concern() == Concern.CHAPPED_LIPS);
         takes[Scarcity.steps(part).ordinal()] = stepOfTheFace(p, chapped) ? 1 : 0;
-        takes[Scarcity.MONEY.ordinal()] = spend(p, part, days * hand.coats(), where(p, hand));
+        takes[Scarcity.MONEY.ordinal()] = spend(p, part, days * hand.coats(), where(p, hand)) + again(part, days, hand);
         if (!p.prescription()) {
             boolean strong = p.strong();
             takes[Scarcity.NIGHTS.ordinal()] = p.nightsByStrength() ? days : 0;
@@ -315,6 +316,14 @@ public final class Weigher {
         return uses.owns(p)
                 ? 0
                 : Supply.monthByWeight(p, Amounts.grams(p, bands(), layers(p, ByAir.AS_USUAL), part, where) * times);
+    }
+
+    /** What comes again beside a step by hand, one layer of it each time. */
+    private double again(Part part, int days, Adjustment hand) {
+        return hand.then().stream()
+                .flatMap(then -> then.again().flatMap(consultation::find).stream())
+                .mapToDouble(p -> spend(p, part, days, where(p, byHand(part, p))) / layers(p, ByAir.AS_USUAL))
+                .sum();
     }
 
     private double spendLeast(Product p) {

@@ -4,6 +4,8 @@ import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import outfell.product.Product;
 import outfell.product.ProductId;
 
 /**
@@ -121,6 +123,24 @@ public record Adjustment(
     /** The same with this beside it, and with the reason why against a rule; empty for none. */
     public Adjustment beside(List<Then> what, String why) {
         return new Adjustment(part, product, optional, on, nights, when, secondCoat, words, move, why, what);
+    }
+
+    /**
+     * Seconds of what stands beside it, as far as it is done for certain: what waits while the skin is as it is is not counted, unless a
+     * reason overrules that.
+     *
+     * @param find the products that may come again
+     */
+    public int besideSeconds(Function<ProductId, Optional<Product>> find) {
+        return then.stream()
+                .mapToInt(t -> t.again()
+                        .flatMap(find)
+                        .map(p -> Amounts.of(p.kind()).handsOn())
+                        .or(() -> t.alone()
+                                .filter(a -> a.not().isEmpty() || !overrule.isEmpty())
+                                .map(Alone::seconds))
+                        .orElse(0))
+                .sum();
     }
 
     /** A step as it is computed, on the places of another. */

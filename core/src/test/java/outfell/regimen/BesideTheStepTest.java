@@ -71,6 +71,35 @@ class BesideTheStepTest {
     }
 
     @Test
+    void what_stands_beside_a_step_is_weighed_against_the_minutes() {
+        List<Then> long_ = List.of("hands", "residue", "cold-spoon").stream()
+                .map(id -> Then.alone(Alone.of(id).orElseThrow()))
+                .toList();
+        int tight = 0;
+        for (int seed = 0; seed < 20; seed++) {
+            Consultation c = Consultations.some("classic", seed);
+            Regimen usual = plan(c);
+            Step cream = usual.evening().steps().stream()
+                    .filter(s -> s.kind() == StepKind.MOISTURISER)
+                    .findFirst()
+                    .orElseThrow();
+            Regimen with = plan(c.by(new ByHand(
+                    List.of(),
+                    List.of(),
+                    List.of(Adjustment.none(Part.EVENING, cream.product()).beside(long_, "")))));
+            double limit = usual.evening().timeline().limitMinutes();
+            if (usual.evening().timeline().minutes() > limit - 1
+                    && usual.evening().timeline().minutes() <= limit) {
+                assertThat(with.evening().timeline().minutes())
+                        .as("seed %d", seed)
+                        .isLessThanOrEqualTo(limit + 0.05);
+                tight++;
+            }
+        }
+        assertThat(tight).isPositive();
+    }
+
+    @Test
     void what_is_to_come_again_and_has_left_is_told() {
         Regimen with = evening(List.of(Then.again(new ProductId("cream-fisher"))));
         assertThat(step(with, SERUM).then()).isEmpty();
