@@ -32,7 +32,7 @@ import outfell.week.Tolerance;
 /** On which nights of the round what was chosen is used that is not for every night, and why on those. */
 final class OwnNights {
     private static final Because NO_DAY =
-            Because.house("By hand: no day of the week bears it beside what the evenings have.");
+            Because.house("No day of the week bears it beside what the evenings have; the Sunday is taken.");
 
     private final Consultation consultation;
     private final Asked asked;
