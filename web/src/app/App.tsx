@@ -71,7 +71,7 @@ function Outside() {
   return (
     <>
       <DeskDocket onKeys={() => setHelp(true)} />
-      <main>
+      <main id="page">
         <Outlet />
       </main>
       {help && <KeysHelp close={() => setHelp(false)} />}

@@ -128,9 +128,9 @@ export function VisitDocket({
         </div>
       </header>
       {mind.length > 0 && (
-        <p className="docket-mind" role="note">
+        <section className="docket-mind" aria-label={say('app.mind')}>
           <b>{say('app.mind')}</b> {mind.join(', ')}
-        </p>
+        </section>
       )}
     </>
   )
@@ -145,7 +145,7 @@ function Tools({ onKeys }: { onKeys: () => void }) {
         {say('app.find')}
         <Kbd of="find" />
       </Button>
-      <Button className="tb" onClick={onKeys}>
+      <Button className="tb keys-list" onClick={onKeys}>
         {say('app.keys')}
         <Kbd of="keys" />
       </Button>

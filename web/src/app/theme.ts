@@ -5,14 +5,22 @@ export const theme = createTheme({
   cssVariables: { nativeColor: true },
   shape: { borderRadius: 2 },
   palette: {
-    primary: { main: '#5B2A55', contrastText: '#FFFFFF' },
-    error: { main: '#9E1F38' },
-    text: { primary: '#1D222C', secondary: '#454D5A' },
+    primary: { main: 'var(--pri)', contrastText: 'var(--onpri)' },
+    error: { main: 'var(--stop)', contrastText: 'var(--sheet)' },
+    text: { primary: 'var(--ink)', secondary: 'var(--ink2)', disabled: 'var(--ink2)' },
+    background: { paper: 'var(--sheet)', default: 'var(--ground)' },
+    divider: 'var(--line)',
+    action: {
+      active: 'var(--ink2)',
+      hover: 'var(--pritint)',
+      selected: 'var(--pritint)',
+      disabled: 'var(--ink2)',
+    },
   },
   typography: {
     fontFamily: 'var(--text)',
     fontSize: 15,
-    button: { textTransform: 'none', fontWeight: 600, fontSize: 15 },
+    button: { textTransform: 'none', fontWeight: 600, fontSize: '0.9375rem' },
   },
   components: {
     MuiButtonBase: { defaultProps: { disableRipple: true } },
@@ -26,6 +34,7 @@ export const theme = createTheme({
           borderColor: 'var(--edge)',
           borderWidth: 1.5,
           whiteSpace: 'nowrap',
+          '@media (max-width: 560px)': { whiteSpace: 'normal' },
           '&:hover': { background: 'var(--pritint)' },
           '&.MuiButton-contained': {
             background: 'var(--pri)',
@@ -39,6 +48,7 @@ export const theme = createTheme({
         },
       },
     },
+    MuiToggleButtonGroup: { styleOverrides: { root: { flexWrap: 'wrap' } } },
     MuiToggleButton: {
       styleOverrides: {
         root: {
@@ -77,12 +87,17 @@ export const theme = createTheme({
     },
     MuiFormHelperText: {
       styleOverrides: {
-        root: { fontSize: 14, marginLeft: 0, color: 'var(--ink2)', '&.Mui-error': { color: 'var(--stop)' } },
+        root: {
+          fontSize: '0.875rem',
+          marginLeft: 0,
+          color: 'var(--ink2)',
+          '&.Mui-error': { color: 'var(--stop)' },
+        },
       },
     },
     MuiChip: {
       styleOverrides: {
-        root: { borderRadius: 2, fontSize: 14, background: 'var(--sheet)', color: 'var(--ink)' },
+        root: { borderRadius: 2, fontSize: '0.875rem', background: 'var(--sheet)', color: 'var(--ink)' },
       },
     },
     MuiPaper: {

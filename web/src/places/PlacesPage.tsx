@@ -139,7 +139,7 @@ function Table({ months }: { months: Schemas['MonthlyAir'][] }) {
     [say('places.uv'), (m) => m.uvIndex],
   ]
   return (
-    <div className="place-scroll" tabIndex={-1}>
+    <div className="place-scroll" role="group" aria-label={say('places.monthByMonth')} tabIndex={0}>
       <table className="place-table">
         <thead>
           <tr>

@@ -370,11 +370,11 @@ function Weather({ weather }: { weather: { uv: number } | 'night' }) {
   }
   return (
     <>
-      <circle r="17" fill="var(--sun)" stroke="#1D222C" strokeWidth="1.4" />
-      <text y={-1} fontSize="10" fontWeight="700" textAnchor="middle" fill="#1D222C">
+      <circle r="17" fill="var(--sun)" stroke="var(--onsun)" strokeWidth="1.4" />
+      <text y={-1} fontSize="10" fontWeight="700" textAnchor="middle" fill="var(--onsun)">
         {say('strip.uv')}
       </text>
-      <text y={12} fontSize="13" fontWeight="700" textAnchor="middle" fill="#1D222C">
+      <text y={12} fontSize="13" fontWeight="700" textAnchor="middle" fill="var(--onsun)">
         {Math.round(weather.uv)}
       </text>
     </>
@@ -397,8 +397,8 @@ export function StepList({
   fold?: ReactNode
 }) {
   return (
-    <ol className="step-list">
-      <MoveArea steps={routine.steps} move={move}>
+    <MoveArea steps={routine.steps} move={move}>
+      <ol className="step-list">
         {routine.steps.map((s) => (
           <ListedStep
             key={s.product}
@@ -408,8 +408,8 @@ export function StepList({
             fold={s.product === open && fold}
           />
         ))}
-      </MoveArea>
-    </ol>
+      </ol>
+    </MoveArea>
   )
 }
 

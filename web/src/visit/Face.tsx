@@ -4,6 +4,7 @@ import { say } from '../words/say'
 import '../words/visit'
 import { Backdrop, Features } from './FaceDrawing'
 import { mirrored, outline } from './outlines'
+import { neighbour } from './reading'
 
 const SPOT: Record<Zone, [number, number]> = {
   FOREHEAD: [210, 126],
@@ -42,37 +43,49 @@ const SIDE: Record<Zone, 'left' | 'right'> = {
   DECOLLETE: 'right',
 }
 const ORDER = Object.keys(SIDE) as Zone[]
-const TOP = 118
 const BOTTOM = 440
 
-const APART = 52
+/**
+ * How the names stand beside the face: on a phone each over its own box, which is large enough for a fingertip there.
+ * The drawing grows downward where they need more room than it has.
+ */
+type Frame = {
+  width: number
+  shift: number
+  box: number
+  apart: number
+  squeezes: boolean
+  margin: number
+  top: number
+}
+const WIDE: Frame = { width: 760, shift: 170, box: 44, apart: 52, squeezes: true, margin: 8, top: 118 }
+const NARROW: Frame = { width: 470, shift: 25, box: 58, apart: 86, squeezes: false, margin: 2, top: 144 }
 
 /** Names down each side, each as near its zone as its neighbours let it. */
-function calls(zones: Zone[]): Map<Zone, number> {
+function calls(zones: Zone[], frame: Frame): Map<Zone, number> {
   const heights = new Map<Zone, number>()
   for (const side of ['left', 'right'] as const) {
     const mine = ORDER.filter((z) => SIDE[z] === side && zones.includes(z))
-    const apart = mine.length > 1 ? Math.min(APART, (BOTTOM - TOP) / (mine.length - 1)) : APART
-    let floor = TOP
+    const last = frame.squeezes ? BOTTOM : Math.max(BOTTOM, frame.top + frame.apart * (mine.length - 1))
+    const apart =
+      mine.length > 1 ? Math.min(frame.apart, (last - frame.top) / (mine.length - 1)) : frame.apart
+    let floor = frame.top
     const down = mine.map((z) => {
-      const y = Math.max(floor, Math.min(BOTTOM, SPOT[z][1]))
+      const y = Math.max(floor, Math.min(last, SPOT[z][1]))
       floor = y + apart
       return y
     })
-    let ceiling = BOTTOM
+    let ceiling = last
     for (let i = mine.length - 1; i >= 0; i -= 1) {
       const zone = mine[i]
       if (zone === undefined) continue
-      const y = Math.min(ceiling, down[i] ?? BOTTOM)
+      const y = Math.min(ceiling, down[i] ?? last)
       ceiling = y - apart
       heights.set(zone, y)
     }
   }
   return heights
 }
-
-const WIDTH = 760
-const SHIFT = 170
 
 /** A calm face whose zones are tapped; a zone and its callout are one target. */
 export function Face({
@@ -83,6 +96,8 @@ export function Face({
   current,
   pick,
   paint,
+  narrow = false,
+  enter,
 }: {
   /** zones where this sign is read */
   zones: Zone[]
@@ -98,20 +113,27 @@ export function Face({
   pick: (zone: Zone) => void
   /** a drag went over a zone; absent when nothing can be painted */
   paint?: (zone: Zone) => void
+  /** drawn for a phone */
+  narrow?: boolean
+  /** Enter or Space on a zone */
+  enter?: () => void
 }) {
   const drag = useDrag(pick, paint)
-  const heights = calls(zones)
+  const frame = narrow ? NARROW : WIDE
+  const { width, shift } = frame
+  const heights = calls(zones, frame)
+  const lowest = Math.max(BOTTOM, ...heights.values())
   return (
     <svg
-      viewBox={`0 60 ${WIDTH} 424`}
-      width={WIDTH}
+      viewBox={`0 60 ${width} ${lowest - 16}`}
+      width={width}
       role="group"
       aria-label={say('visit.faceTheClientSLeftIsOn')}
       style={{ touchAction: paint ? 'none' : undefined }}
       {...drag}
     >
       <Patterns />
-      <g transform={`translate(${SHIFT} 0)`}>
+      <g transform={`translate(${shift} 0)`}>
         <Backdrop />
         {zones.map((zone) => (
           <path
@@ -130,20 +152,29 @@ export function Face({
           zone={zone}
           name={label(zone)}
           text={text?.(zone) ?? String(grade(zone) ?? '?')}
-          y={heights.get(zone) ?? TOP}
+          y={heights.get(zone) ?? frame.top}
           current={zone === current}
+          frame={frame}
           pick={() => pick(zone)}
+          go={(by, face) => focusZone(face, neighbour(zones, zone, by))}
+          enter={enter}
         />
       ))}
       <text x="8" y="76" fontSize="15" fill="var(--ink2)">
         {say('visit.theClientSRight')}
       </text>
-      <text x={WIDTH - 8} y="76" fontSize="15" textAnchor="end" fill="var(--ink2)">
+      <text x={width - 8} y="76" fontSize="15" textAnchor="end" fill="var(--ink2)">
         {say('visit.theClientSLeft')}
       </text>
     </svg>
   )
 }
+
+const STEPS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }
+
+/** The cursor goes where the focus is. */
+const focusZone = (face: Element, zone: Zone) =>
+  face.querySelector<SVGElement>(`[data-zone="${zone}"]`)?.focus()
 
 const zoneUnder = (x: number, y: number) =>
   document.elementFromPoint(x, y)?.closest<SVGElement>('[data-zone]')?.dataset.zone as Zone | undefined
@@ -185,7 +216,10 @@ function ZoneTarget({
   text: boxText,
   y,
   current,
+  frame,
   pick,
+  go,
+  enter,
 }: {
   zone: Zone
   name: string
@@ -194,30 +228,57 @@ function ZoneTarget({
   /** height of its name */
   y: number
   current: boolean
+  frame: Frame
   pick: () => void
+  /** to the zone after or before it on this face */
+  go: (by: number, face: Element) => void
+  enter?: () => void
 }) {
+  const { width, shift, box: size, margin } = frame
+  const over = !frame.squeezes
   const side = SIDE[zone]
   const [sx, sy] = SPOT[zone]
-  const box = side === 'left' ? 8 : WIDTH - 52
-  const text = side === 'left' ? box + 54 : box - 10
+  const left = side === 'left'
+  const box = left ? margin : width - size - margin
   const looked = boxText !== '?'
-  const from = side === 'left' ? 158 : WIDTH - 158
-  const to = sx + SHIFT
+  const reach = over ? size + margin : 158
+  const from = left ? reach : width - reach
+  const to = sx + shift
+  // beside its box, or over it and flush with its outer edge
+  const text = over ? (left ? box : box + size) : left ? box + 54 : box - 10
+  const hit = over
+    ? { x: left ? 0 : width - size - 22, y: y - size / 2 - 20, width: size + 22, height: size + 22 }
+    : { x: left ? 4 : width - 166, y: y - 24, width: 162, height: 48 }
   return (
     <>
       <g
         className="zone"
         role="button"
-        tabIndex={0}
+        // one stop for all of them: where the cursor is, there is the focus
+        tabIndex={current ? 0 : -1}
         aria-current={current}
         aria-label={`${name}: ${boxText === '?' ? say('visit.notLookedAt') : boxText}`}
         data-zone={zone}
         onClick={pick}
         onFocus={pick}
+        onKeyDown={(e) => {
+          const by = STEPS[e.key]
+          if (by === undefined && e.key !== 'Enter' && e.key !== ' ') return
+          e.preventDefault()
+          // what a key does on a zone, it does not do for the page once more
+          e.stopPropagation()
+          const face = e.currentTarget.ownerSVGElement
+          if (by !== undefined) {
+            if (face) go(by, face)
+            return
+          }
+          pick()
+          enter?.()
+        }}
       >
         <path
           d={outline(zone)}
-          transform={`translate(${SHIFT} 0)${mirrored(zone) ? ' translate(420 0) scale(-1 1)' : ''}`}
+          transform={`translate(${shift} 0)${mirrored(zone) ? ' translate(420 0) scale(-1 1)' : ''}`}
           className="shape"
           fill="transparent"
           stroke="var(--ink)"
@@ -229,15 +290,15 @@ function ZoneTarget({
         <circle cx={to} cy={sy} r="11" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.2" />
         <rect
           x={box}
-          y={y - 21}
-          width="44"
-          height="42"
+          y={y - size / 2 + 1}
+          width={size}
+          height={size - 2}
           fill="var(--sheet)"
           stroke={current ? 'var(--pri)' : 'var(--edge)'}
           strokeWidth={current ? 4 : 1.5}
           strokeDasharray={!looked && !current ? '4 4' : undefined}
         />
-        <rect x={side === 'left' ? 4 : WIDTH - 166} y={y - 24} width="162" height="48" fill="transparent" />
+        <rect {...hit} fill="transparent" />
       </g>
       <g aria-hidden="true" pointerEvents="none" fill="var(--ink)">
         {boxText.length < 3 && (
@@ -246,7 +307,7 @@ function ZoneTarget({
           </text>
         )}
         <text
-          x={box + 22}
+          x={box + size / 2}
           y={y + (boxText.length < 3 ? 7 : 5)}
           fontSize={boxText.length < 3 ? 20 : 17}
           fontWeight="700"
@@ -256,10 +317,10 @@ function ZoneTarget({
         </text>
         <text
           x={text}
-          y={y + 5}
+          y={over ? y - size / 2 - 5 : y + 5}
           fontSize="17"
           fontWeight={current ? 700 : 600}
-          textAnchor={side === 'left' ? 'start' : 'end'}
+          textAnchor={left ? 'start' : 'end'}
           fill={current ? 'var(--pri)' : 'var(--ink)'}
         >
           {name.replace(/^(right|left) /, '')}

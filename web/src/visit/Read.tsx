@@ -1,8 +1,9 @@
-import { useCallback, useState } from 'react'
+import { useCallback, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import type { Grade, Reading, Sign, Zone } from '../api/client'
 import { useBefore } from '../api/hooks'
 import { capital, dateWords } from '../shared/format'
@@ -10,7 +11,7 @@ import { useShortcut } from '../shared/shortcuts'
 import { Face } from './Face'
 import { ProbePanel } from './ProbePanel'
 import { asBefore, graded, gradeOf, mirrored, neighbour, zonesOf } from './reading'
-import { VerdictPanel } from './VerdictPanel'
+import { VerdictLine, VerdictPanel } from './VerdictPanel'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
 import '../words/app'
@@ -29,6 +30,15 @@ const HOWS: { value: Grade['how']; label: string }[] = [
   { value: 'REPORTED', label: say('visit.told') },
 ]
 
+const PHONE = '(max-width: 560px)'
+const ARROWS: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }
+
+/** From a zone to its grades: the one it has, or the first. */
+const enterPads = (pads: HTMLElement | null) =>
+  (
+    pads?.querySelector<HTMLElement>('[aria-pressed="true"]') ?? pads?.querySelector<HTMLElement>('button')
+  )?.focus()
+
 /** The face, one sign at a time or with the probe, and the live verdict beside it. */
 export default function Read() {
   const { visit, words, work, verdict } = useVisitContext()
@@ -45,6 +55,10 @@ export default function Read() {
   const zones = sign ? zonesOf(sign, words.zones, beard ? [...asked, 'BEARD'] : asked, reading) : []
   const zone = zones.includes(zoneId) ? zoneId : (zones[0] ?? 'FOREHEAD')
   const probing = shown === 'PROBE'
+  const phone = useMediaQuery(PHONE)
+  const [allShown, setAll] = useState(false)
+  const face = useRef<HTMLDivElement>(null)
+  const pads = useRef<HTMLDivElement>(null)
 
   const edit = useCallback(
     (next: (before: Reading) => Reading) =>
@@ -64,7 +78,25 @@ export default function Read() {
     [edit, sign, zone],
   )
   const all = [...signs.map((s) => s.sign), 'PROBE' as const]
-  const turn = (by: number) => setShown(neighbour<Sign | 'PROBE'>(all, shown, by))
+  const look = (next: Sign | 'PROBE') => {
+    setShown(next)
+    setAll(false)
+  }
+  const turn = (by: number) => look(neighbour<Sign | 'PROBE'>(all, shown, by))
+  /** In the row of signs the arrows go from sign to sign, and Home and End to its ends. */
+  const alongSigns = (e: KeyboardEvent<HTMLElement>) => {
+    const to =
+      e.key === 'Home'
+        ? all[0]
+        : e.key === 'End'
+          ? all.at(-1)
+          : ARROWS[e.key] && neighbour<Sign | 'PROBE'>(all, shown, ARROWS[e.key] ?? 0)
+    if (!to) return
+    e.preventDefault()
+    e.stopPropagation()
+    setShown(to)
+    e.currentTarget.querySelector<HTMLElement>(`[data-sign="${to}"]`)?.focus()
+  }
   const known = reading.grades.find((g) => g.sign === sign?.sign && g.zone === zone)
   const knownBy = (how: Grade['how']) => sign && known && edit((r) => graded(r, sign, zone, known.grade, how))
   const restNone = () =>
@@ -72,7 +104,14 @@ export default function Read() {
     edit((r) => zones.reduce((x, z) => (gradeOf(x, sign.sign, z) === null ? graded(x, sign, z, 0) : x), r))
 
   const onFace = sign !== undefined && !probing
-  const step = (by: number) => setZone(neighbour(zones, zone, by))
+  /** To another zone: the focus is the cursor, so it goes along unless something else is being used. */
+  const toZone = (next: Zone) => {
+    setZone(next)
+    const focused = document.activeElement
+    if (focused === null || !focused.closest('button, a, input, textarea, select'))
+      face.current?.querySelector<SVGElement>(`[data-zone="${next}"]`)?.focus()
+  }
+  const step = (by: number) => toZone(neighbour(zones, zone, by))
   useShortcut('signBefore', () => turn(-1))
   useShortcut('signAfter', () => turn(1))
   useShortcut('ungrade', undo)
@@ -118,7 +157,12 @@ export default function Read() {
   return (
     <>
       <h1 className="visually-hidden">{say('app.read')}</h1>
-      <div className="signs" role="toolbar" aria-label={say('visit.signs')}>
+      <div
+        className={allShown ? 'signs all' : 'signs'}
+        role="toolbar"
+        aria-label={say('visit.signs')}
+        onKeyDown={alongSigns}
+      >
         {signs.map((s) => {
           const looked = reading.grades.filter((g) => g.sign === s.sign)
           const worst = Math.max(0, ...looked.map((g) => g.grade))
@@ -126,15 +170,23 @@ export default function Read() {
             <button
               key={s.sign}
               type="button"
+              data-sign={s.sign}
+              tabIndex={s.sign === shown ? 0 : -1}
               aria-pressed={s.sign === shown}
-              onClick={() => setShown(s.sign)}
+              onClick={() => look(s.sign)}
             >
               {s.label}
               <small>{looked.length === 0 ? say('visit.notYet') : `${NAMES[worst]}, ${looked.length}`}</small>
             </button>
           )
         })}
-        <button type="button" aria-pressed={probing} onClick={() => setShown('PROBE')}>
+        <button
+          type="button"
+          data-sign="PROBE"
+          tabIndex={probing ? 0 : -1}
+          aria-pressed={probing}
+          onClick={() => look('PROBE')}
+        >
           {say('visit.probe2')}
           <small>
             {reading.probe.length === 0
@@ -142,6 +194,16 @@ export default function Read() {
               : `${reading.probe.length} ${reading.probe.length === 1 ? say('visit.spot') : say('visit.spots')}`}
           </small>
         </button>
+        {phone && (
+          <button
+            type="button"
+            className="signs-more"
+            aria-expanded={allShown}
+            onClick={() => setAll(!allShown)}
+          >
+            {allShown ? say('visit.fewerSigns') : say('visit.allSigns', { count: all.length })}
+          </button>
+        )}
       </div>
       <div className="read">
         {probing ? (
@@ -150,8 +212,10 @@ export default function Read() {
           </section>
         ) : (
           <section className="face-side" aria-label={say('visit.face')}>
-            <div className="face-box">
+            <div className="face-box" ref={face}>
               <Face
+                narrow={phone}
+                enter={() => enterPads(pads.current)}
                 zones={zones}
                 label={label}
                 grade={(z) => gradeOf(reading, sign.sign, z)}
@@ -182,12 +246,13 @@ export default function Read() {
                   ))}
               </div>
             </div>
-            <div className="descriptor" aria-live="polite">
+            <div className="descriptor">
               <p>
                 <b>
                   {capital(label(zone))}, {sign.label.toLowerCase()}{' '}
                   {now === null ? say('visit.notLookedAt') : `${now} ${NAMES[now]}`}.
                 </b>{' '}
+                {phone && now !== null && <span>{sign.grades[now]}. </span>}
                 {now === null && say('visit.tapAGradeOrType0To')}
                 {brush !== null && say('visit.drawingOverZonesPaints', { brush, value: NAMES[brush] })}
                 {thenHere && before && (
@@ -202,21 +267,24 @@ export default function Read() {
                 </p>
               ))}
             </div>
-            <div className="pads" role="group" aria-label={say('visit.grade')}>
-              {NAMES.map((name, i) => (
-                <button
-                  key={name}
-                  type="button"
-                  aria-pressed={now === i}
-                  onClick={() => {
-                    grade(i)
-                    setZone(neighbour(zones, zone, 1))
-                  }}
-                >
-                  <b>{i}</b> {name}
-                  <small>{sign.grades[i]}</small>
-                </button>
-              ))}
+            <div className="grade-bar">
+              {phone && verdict && <VerdictLine verdict={verdict} />}
+              <div className="pads" role="group" aria-label={say('visit.grade')} ref={pads}>
+                {NAMES.map((name, i) => (
+                  <button
+                    key={name}
+                    type="button"
+                    aria-pressed={now === i}
+                    onClick={() => {
+                      grade(i)
+                      setZone(neighbour(zones, zone, 1))
+                    }}
+                  >
+                    <b>{i}</b> {name}
+                    <small>{sign.grades[i]}</small>
+                  </button>
+                ))}
+              </div>
             </div>
             <div className="row read-tools">
               <ToggleButtonGroup
@@ -248,11 +316,14 @@ export default function Read() {
           </section>
         )}
         <section className="verdict-side" aria-label={say('visit.verdict')}>
+          <div role="status" className="visually-hidden">
+            {verdict && <VerdictLine verdict={verdict} />}
+          </div>
           <VerdictPanel
             verdict={verdict}
             label={label}
             looked={reading.grades.length + reading.probe.length}
-            show={setShown}
+            show={look}
           />
           <div className="build-bar">
             <Button

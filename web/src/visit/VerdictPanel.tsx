@@ -53,7 +53,7 @@ export function VerdictPanel({
   if (!verdict) return <p className="second">{say('visit.weighingWhatWasRead')}</p>
   const { barrier, sensitivity, phototype, oilyOrThirsty } = verdict
   return (
-    <div aria-live="polite">
+    <div>
       <p className="second">
         {say('visit.skinTypeFrom')}
         {looked} {looked === 1 ? say('visit.finding') : say('visit.findings')}
@@ -165,6 +165,27 @@ export function VerdictPanel({
       )}
       <Missing verdict={verdict} show={show} />
     </div>
+  )
+}
+
+/** The verdict in a breath: type, water, barrier and the heaviest concern. */
+export function VerdictLine({ verdict }: { verdict: Verdict }) {
+  const { barrier } = verdict
+  const first = verdict.concerns[0]
+  return (
+    <p className="verdict-line">
+      <b>{capital(verdict.type)}</b>;{' '}
+      {[
+        say('visit.water', { water: verdict.water }),
+        say('visit.barrier', {
+          value: barrier.state === 'NOT_YET' ? say('visit.notKnownYet') : barrier.state.toLowerCase(),
+          value2: '',
+        }),
+        ...(first ? [first.name] : []),
+      ]
+        .map((words) => words.charAt(0).toLowerCase() + words.slice(1))
+        .join('; ')}
+    </p>
   )
 }
 

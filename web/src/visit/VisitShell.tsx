@@ -127,7 +127,7 @@ function OpenVisit({
         />
       )}
       <SavingBand work={work} words={words} />
-      <main>
+      <main id="page">
         <Outlet context={context} />
       </main>
       {earlier && (

@@ -23,7 +23,7 @@ export default function OwnCheckIn() {
   const failed = page.error ?? diary.error
   if (failed) {
     return (
-      <main className="page">
+      <main id="page" className="page">
         <ErrorBand error={failed} again={() => void Promise.all([page.refetch(), diary.refetch()])} />
         <Link to="/">{say('client.backToTheDesk')}</Link>
       </main>
@@ -32,7 +32,7 @@ export default function OwnCheckIn() {
   if (!page.data || !diary.data) return <Fetching what={say('client.theClientSPage')} />
   const done = noted !== 'no'
   return (
-    <main className="own-check-in">
+    <main id="page" className="own-check-in">
       <h1 data-title={say('week.checkIn')}>
         {done ? say('week.thankYou') : say('week.howHasYourSkinBeen', { name: page.data.client.name })}
       </h1>

@@ -24,7 +24,7 @@ const READ_OUT = new Set([
 const letters = (text: string) => /[A-Za-z]{2}/.test(text.replace(/&\w+;/g, ''))
 
 /** Names of keys, what a server is asked to do, a unit as packs print it: no words of ours. */
-const NO_WORDS = new Set(['Enter', 'AltGraph', 'GET', 'POST', 'PUT', 'DELETE', 'fl oz'])
+const NO_WORDS = new Set(['Enter', 'Home', 'End', 'AltGraph', 'GET', 'POST', 'PUT', 'DELETE', 'fl oz'])
 /** A capital letter and then small ones, or two words with a gap between them: that is said to somebody. */
 const isSaid = (text: string) =>
   !NO_WORDS.has(text) && (/^[A-Z][a-z]+(\s|$)/.test(text) || /[a-z]{2,} [a-z]{2,}/i.test(text))
