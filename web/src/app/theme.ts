@@ -35,6 +35,7 @@ export const theme = createTheme({
           borderWidth: 1.5,
           whiteSpace: 'nowrap',
           '@media (max-width: 560px)': { whiteSpace: 'normal' },
+          '&.MuiButton-fullWidth': { whiteSpace: 'normal' },
           '&:hover': { background: 'var(--pritint)' },
           '&.MuiButton-contained': {
             background: 'var(--pri)',
@@ -71,6 +72,11 @@ export const theme = createTheme({
           background: 'var(--sheet)',
           color: 'var(--ink)',
           '& .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--edge)' },
+          '&.Mui-disabled': { background: 'transparent' },
+          '&.Mui-disabled .MuiOutlinedInput-notchedOutline': {
+            borderColor: 'var(--line)',
+            borderStyle: 'dashed',
+          },
         },
         input: { padding: '10px 12px' },
       },

@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState, type KeyboardEvent } from 'react'
+import { useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
@@ -59,6 +59,7 @@ export default function Read() {
   const [allShown, setAll] = useState(false)
   const face = useRef<HTMLDivElement>(null)
   const pads = useRef<HTMLDivElement>(null)
+  const signRow = useRef<HTMLDivElement>(null)
 
   const edit = useCallback(
     (next: (before: Reading) => Reading) =>
@@ -78,10 +79,19 @@ export default function Read() {
     [edit, sign, zone],
   )
   const all = [...signs.map((s) => s.sign), 'PROBE' as const]
-  const look = (next: Sign | 'PROBE') => {
+  const [from, setFrom] = useState<'zone' | 'sign' | null>(null)
+  const look = (next: Sign | 'PROBE', by: 'zone' | 'sign' | null = null) => {
+    // a zone that the next sign does not have takes the focus away with it
+    setFrom(by ?? (document.activeElement?.closest('[data-zone]') ? 'zone' : null))
     setShown(next)
     setAll(false)
   }
+  useEffect(() => {
+    const at = from === 'zone' ? face.current?.querySelector<SVGElement>('[data-zone][tabindex="0"]') : null
+    const here =
+      at ?? (from === null ? null : signRow.current?.querySelector<HTMLElement>(`[data-sign="${shown}"]`))
+    here?.focus()
+  }, [from, shown])
   const turn = (by: number) => look(neighbour<Sign | 'PROBE'>(all, shown, by))
   /** In the row of signs the arrows go from sign to sign, and Home and End to its ends. */
   const alongSigns = (e: KeyboardEvent<HTMLElement>) => {
@@ -94,8 +104,7 @@ export default function Read() {
     if (!to) return
     e.preventDefault()
     e.stopPropagation()
-    setShown(to)
-    e.currentTarget.querySelector<HTMLElement>(`[data-sign="${to}"]`)?.focus()
+    look(to, 'sign')
   }
   const known = reading.grades.find((g) => g.sign === sign?.sign && g.zone === zone)
   const knownBy = (how: Grade['how']) => sign && known && edit((r) => graded(r, sign, zone, known.grade, how))
@@ -161,6 +170,7 @@ export default function Read() {
         className={allShown ? 'signs all' : 'signs'}
         role="toolbar"
         aria-label={say('visit.signs')}
+        ref={signRow}
         onKeyDown={alongSigns}
       >
         {signs.map((s) => {
