@@ -19,7 +19,7 @@ export const theme = createTheme({
   },
   typography: {
     fontFamily: 'var(--text)',
-    fontSize: 15,
+    fontSize: 14,
     button: { textTransform: 'none', fontWeight: 600, fontSize: '0.9375rem' },
   },
   components: {
@@ -49,7 +49,10 @@ export const theme = createTheme({
         },
       },
     },
-    MuiToggleButtonGroup: { styleOverrides: { root: { flexWrap: 'wrap' } } },
+    // one that fills its line shares it out; every other goes on in the next
+    MuiToggleButtonGroup: {
+      styleOverrides: { root: { '&:not(.MuiToggleButtonGroup-fullWidth)': { flexWrap: 'wrap' } } },
+    },
     MuiToggleButton: {
       styleOverrides: {
         root: {
