@@ -2761,6 +2761,7 @@ export interface components {
             /** @enum {string} */
             animal: "ANY" | "RATHER_NOT" | "NEVER";
             answers: components["schemas"]["CaseAnswer"][];
+            assumed?: ("SITE" | "OUTDOOR_HOURS" | "MAKE_UP_DAYS" | "MAKE_UP" | "SUNSCREEN_DAYS" | "MORNING_MINUTES" | "EVENING_MINUTES" | "MOST_STEPS" | "SCENT" | "ANIMAL" | "OILS" | "SWINGS")[] | null;
             /** Format: int32 */
             birthYear?: number | null;
             /** Format: double */
@@ -3664,6 +3665,7 @@ export interface components {
             group: string;
             id: string;
             must: boolean;
+            seldom: boolean;
             stale: boolean;
             text: string;
         };

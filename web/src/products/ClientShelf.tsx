@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
@@ -9,6 +9,7 @@ import { useOthers, useShelf, useShelfChange } from '../api/hooks'
 import { useKeptForm } from '../shared/form'
 import { dateWords, dayShort, toggled, week, type Day } from '../shared/format'
 import { DateField } from '../shared/DateField'
+import { useOneStop } from '../shared/oneStop'
 import { ErrorBand } from '../shared/States'
 import { PatternSet, Bands } from '../strip/Bands'
 import { LabelForm } from './LabelForm'
@@ -47,20 +48,22 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
             shelves={[{ from: say('products.ownedByOtherClients'), products: others.data ?? [] }]}
           />
         </span>
-        {visit && (
-          <Button component={Link} to={`/visits/${visit}/now`} disabled={shelf.data?.length === 0}>
-            {say('products.readAsARoutine')}
+        <Ways>
+          {visit && (
+            <Button component={Link} to={`/visits/${visit}/now`} disabled={shelf.data?.length === 0}>
+              {say('products.readAsARoutine')}
+            </Button>
+          )}
+          <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
+            {say('products.byItsLabel')}
           </Button>
-        )}
-        <Button onClick={() => setLabelling(!labelling)} aria-expanded={labelling}>
-          {say('products.byItsLabel')}
-        </Button>
-        <Button onClick={() => setMixing(!mixing)} aria-expanded={mixing}>
-          {say('products.homeMade')}
-        </Button>
-        <Button component={Link} to={`/clients/${client}/files`}>
-          {say('products.files')}
-        </Button>
+          <Button onClick={() => setMixing(!mixing)} aria-expanded={mixing}>
+            {say('products.homeMade')}
+          </Button>
+          <Button component={Link} to={`/clients/${client}/files`}>
+            {say('products.files')}
+          </Button>
+        </Ways>
       </div>
       {failed && <ErrorBand error={failed} />}
       {prescribed && (
@@ -96,7 +99,7 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
       )}
       <ul className="shelf-list">
         {(shelf.data ?? []).map((item) => (
-          <li key={item.id}>
+          <ShelfLine key={item.id}>
             <svg width="40" height="40" aria-hidden="true">
               <Bands shares={item.product.shares} x={0} y={0} width={40} height={40} />
               <rect x="0.5" y="0.5" width="39" height="39" fill="none" stroke="var(--ink)" />
@@ -145,12 +148,31 @@ export function ClientShelf({ client, visit }: { client: string; visit?: string 
                 {say('products.takeOff2')}
               </Button>
             </span>
-          </li>
+          </ShelfLine>
         ))}
         {shelf.data?.length === 0 && <li className="second">{say('products.nothingYetAddWhatIsUsedNow')}</li>}
       </ul>
     </section>
   )
+}
+
+/** The other ways to put a thing there, and what can be done with all of them: one stop of the Tab key. */
+function Ways({ children }: { children: ReactNode }) {
+  return (
+    <div
+      className="row"
+      role="toolbar"
+      aria-label={say('products.shelfWays')}
+      {...useOneStop<HTMLDivElement>()}
+    >
+      {children}
+    </div>
+  )
+}
+
+/** All that can be done to one thing is one stop of the Tab key. */
+function ShelfLine({ children }: { children: ReactNode }) {
+  return <li {...useOneStop<HTMLLIElement>()}>{children}</li>
 }
 
 const NO_NIGHTS = { nights: [] }

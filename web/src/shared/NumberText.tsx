@@ -1,12 +1,15 @@
 import { useState } from 'react'
 import TextField, { type TextFieldProps } from '@mui/material/TextField'
 import { isHalfANumber } from './numbers'
+import { say } from '../words/say'
+import '../words/shared'
 
 /**
  * A number as it is typed. The beginning of one is no mistake while it is typed; left so, it is.
  *
  * @param wrong why what stands there is no number, or none that can be taken; nothing when it is one
  * @param refused why it was not taken when it was sent; told while it is typed too
+ * @param assumed whether it is the usual one, and nobody gave it
  * @param name what it is called by those who cannot see its place, when that is more than its label
  */
 export function NumberText({
@@ -18,6 +21,7 @@ export function NumberText({
   unit,
   name,
   width = 110,
+  assumed = false,
   ...field
 }: {
   typed: string
@@ -28,6 +32,7 @@ export function NumberText({
   unit?: string
   name?: string
   width?: number
+  assumed?: boolean
 } & Pick<TextFieldProps, 'label' | 'slotProps' | 'inputRef'>) {
   const [within, setWithin] = useState(false)
   const mistake = refused ?? (within && isHalfANumber(typed) ? undefined : wrong)
@@ -35,11 +40,16 @@ export function NumberText({
     <TextField
       {...field}
       value={typed}
+      className={assumed ? 'assumed' : undefined}
       error={mistake !== undefined}
       helperText={mistake ?? hint}
       slotProps={{
         ...(mistake === undefined && field.slotProps),
-        htmlInput: { inputMode: 'decimal', 'aria-label': name },
+        htmlInput: {
+          inputMode: 'decimal',
+          'aria-label': name,
+          'aria-description': assumed ? say('shared.assumed') : undefined,
+        },
         input: unit ? { endAdornment: <span className="second">{unit}</span> } : {},
       }}
       // a sentence needs room

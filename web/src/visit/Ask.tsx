@@ -3,8 +3,10 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { isHalfANumber } from '../shared/numbers'
 import { NumberText } from '../shared/NumberText'
+import { useOneStop } from '../shared/oneStop'
 import type { VisitWork } from './useVisit'
 import { say } from '../words/say'
+import '../words/shared'
 import '../words/visit'
 
 /** What the server refused at one field, if anything. */
@@ -23,7 +25,12 @@ function Was({ was }: { was: string | undefined }) {
   )
 }
 
-/** One question with one answer by one tap. */
+/** That an answer is the usual one, and nobody gave it. */
+function Assumed({ assumed }: { assumed: boolean | undefined }) {
+  return assumed ? <small className="assumed-word">{say('shared.assumed')}</small> : null
+}
+
+/** One question with one answer by one tap; what was only assumed is confirmed by a tap on it. */
 export function Choose<T extends string>({
   question,
   value,
@@ -31,6 +38,7 @@ export function Choose<T extends string>({
   choose,
   hint,
   was,
+  assumed,
 }: {
   question: string
   value: T | null
@@ -39,19 +47,29 @@ export function Choose<T extends string>({
   hint?: ReactNode
   /** what was answered at the visit before, when it differs */
   was?: string
+  /** whether nobody was asked, and this is the usual answer */
+  assumed?: boolean
 }) {
   const id = useId()
+  const stop = useOneStop<HTMLDivElement>()
   return (
     <div className="ask">
       <span>
-        <span id={id}>{question}</span> <Was was={was} />
+        <span id={id}>
+          {question} <Assumed assumed={assumed} />
+        </span>{' '}
+        <Was was={was} />
       </span>
       <ToggleButtonGroup
+        {...stop}
         exclusive
         value={value}
+        className={assumed ? 'assumed' : undefined}
         aria-labelledby={id}
-        onChange={(_, next: T | null) => next !== null && choose(next)}
-        sx={{ flexWrap: 'wrap' }}
+        onChange={(_, next: T | null) => {
+          if (next !== null) choose(next)
+          else if (assumed && value !== null) choose(value)
+        }}
       >
         {options.map((o) => (
           <ToggleButton key={o.value} value={o.value}>
@@ -82,12 +100,13 @@ export function ChooseAny<T extends string>({
   was?: string
 }) {
   const id = useId()
+  const stop = useOneStop<HTMLDivElement>()
   return (
     <div className="ask">
       <span>
         <span id={id}>{question}</span> <Was was={was} />
       </span>
-      <div className="row" role="group" aria-labelledby={id}>
+      <div className="row" role="group" aria-labelledby={id} {...stop}>
         {options.map((o) => (
           <ToggleButton
             key={o.value}
@@ -115,6 +134,7 @@ export function NumberField({
   set,
   clear,
   was,
+  assumed,
   unit,
   width = 150,
 }: {
@@ -128,6 +148,8 @@ export function NumberField({
   clear?: () => void
   /** what it was at the visit before, when it differs */
   was?: string
+  /** whether nobody was asked, and this is the usual number */
+  assumed?: boolean
   unit?: string
   width?: number
 }) {
@@ -149,6 +171,7 @@ export function NumberField({
       hint={was === undefined ? undefined : say('visit.was2', { value: was || say('visit.notAsked') })}
       unit={unit}
       width={width}
+      assumed={assumed}
       slotProps={was !== undefined ? { formHelperText: { className: 'was' } } : undefined}
       change={(text) => {
         const number = isHalfANumber(text) ? NaN : Number(text.replace(',', '.'))

@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import { usePlaces } from '../api/hooks'
 import { monthName, MONTHS } from '../shared/format'
 import { say } from '../words/say'
+import '../words/shared'
 import '../words/visit'
 import { NumberField } from './Ask'
 import type { VisitWork } from './useVisit'
@@ -27,18 +28,20 @@ export function SitePicker({
   intake,
   set,
   was,
-}: Pick<Props, 'intake' | 'set'> & { was: string | undefined }) {
+  assumed,
+}: Pick<Props, 'intake' | 'set'> & { was: string | undefined; assumed: boolean }) {
   const places = usePlaces().data?.places ?? []
   const shown = places.find((p) => p.id === intake.site)
   return (
-    <div className="ask">
+    <div className="ask site">
       <TextField
         select
         label={say('visit.livesAndWorksAt')}
         value={shown ? intake.site : ''}
         onChange={(e) => set({ site: e.target.value })}
-        helperText={shown?.note ?? ' '}
-        sx={{ width: 360, maxWidth: '100%' }}
+        className={assumed ? 'assumed' : undefined}
+        slotProps={{ select: { 'aria-description': assumed ? say('shared.assumed') : undefined } }}
+        sx={{ width: 230, maxWidth: '100%' }}
       >
         {places
           .filter((p) => p.offered || p.id === intake.site)
@@ -48,7 +51,9 @@ export function SitePicker({
             </MenuItem>
           ))}
       </TextField>
-      {was !== undefined && <span className="was">{say('visit.was2', { value: was })}</span>}
+      <span className="second site-note">
+        {shown?.note} {was !== undefined && <span className="was">{say('visit.was2', { value: was })}</span>}
+      </span>
     </div>
   )
 }

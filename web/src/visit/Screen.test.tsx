@@ -10,6 +10,7 @@ const question = (id: string, over: Partial<Question> = {}): Question => ({
   dated: false,
   must: true,
   alone: false,
+  seldom: false,
   stale: false,
   ...over,
 })
@@ -28,6 +29,7 @@ vi.mock('./VisitShell', () => ({
           question('waxed', { dated: true }),
           question('rash'),
           question('swelling', { alone: true }),
+          question('warts', { must: false, seldom: true }),
         ],
       },
     },
@@ -71,13 +73,44 @@ test('one button answers the rest and leaves a yes alone', () => {
 })
 
 test('a no that came with the rest is told apart from one that was asked', () => {
+  const { rerender } = render(<Screen before={null} />)
   answers = [
     { question: 'mole', yes: false, on: null, asked: '2026-11-25', bulk: true },
     { question: 'rash', yes: false, on: null, asked: '2026-11-25' },
   ]
-  render(<Screen before={null} />)
+  rerender(<Screen before={null} />)
   expect(screen.getByRole('button', { name: 'mole: no, with the rest' })).toBeTruthy()
   expect(screen.getByRole('button', { name: 'rash: no' })).toBeTruthy()
+})
+
+test('what was no at the door waits folded with its count, and what few have as not asked', () => {
+  answers = [{ question: 'mole', yes: false, on: null, asked: '2026-11-25' }]
+  render(<Screen before={null} />)
+  expect(screen.queryByRole('button', { name: /^mole/ })).toBeNull()
+  expect(screen.queryByRole('button', { name: /^warts/ })).toBeNull()
+  const fold = screen.getByRole('button', { name: '1 more: no, 1 seldom: not asked, Skin today' })
+  expect(fold.getAttribute('aria-expanded')).toBe('false')
+  fireEvent.click(fold)
+  expect(screen.getByRole('button', { name: 'mole: no' })).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'warts: not asked' })).toBeTruthy()
+})
+
+test('the rest is what is in sight: nobody says no to a question that was not shown', () => {
+  const { rerender } = render(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: 'None of these, Skin today' }))
+  expect(made().map((a) => (a as { question: string }).question)).not.toContain('warts')
+  answers = made()
+  rerender(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: '1 seldom: not asked, Skin today' }))
+  fireEvent.click(screen.getByRole('button', { name: 'None of the rest, Skin today' }))
+  expect(made().map((a) => (a as { question: string }).question)).toContain('warts')
+})
+
+test('a no that was yes at the visit before stays in sight', () => {
+  answers = [{ question: 'mole', yes: false, on: null, asked: '2026-11-25' }]
+  const before = { answers: [{ question: 'mole', yes: true, on: null, asked: '2026-10-01' }] }
+  render(<Screen before={before as never} />)
+  expect(screen.getByRole('button', { name: 'mole was yes: no' })).toBeTruthy()
 })
 
 test('what happened asks for its day, by one tap', () => {

@@ -1,18 +1,33 @@
+import { useState } from 'react'
 import Button from '@mui/material/Button'
 import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Intake, Question } from '../api/client'
 import { dateWords } from '../shared/format'
 import { DateField } from '../shared/DateField'
+import { useOneStop } from '../shared/oneStop'
 import { problemAt } from './Ask'
-import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, staleInBulk, stillSo } from './answers'
+import {
+  answered,
+  asDrafted,
+  daysBefore,
+  foldedOf,
+  noToTheRest,
+  openInBulk,
+  settledNo,
+  staleInBulk,
+  stillSo,
+} from './answers'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
 import '../words/visit'
 
 const DAYS_AGO = [0, 1, 2, 3, 5, 7, 10, 14]
 
-/** The safety screen, group by group: one tap is yes, one more is no, one button answers the rest. */
+/**
+ * The safety screen, group by group: one tap is yes, one more is no, one button answers the rest of what is in sight. What was no
+ * when the page was opened, and what few have, waits folded with its count.
+ */
 export function Screen({ before }: { before: Intake | null | undefined }) {
   const { visit, words, work, verdict } = useVisitContext()
   const intake = work.draft.document.intake
@@ -50,10 +65,10 @@ export function Screen({ before }: { before: Intake | null | undefined }) {
   )
 }
 
-/** The next group's button: the one that was pressed goes, and a hand on the keys would be lost. */
-const nextAfter = (pressed: HTMLElement) => {
+/** The next group's button, else what stands in this one: the one that was pressed goes, and a hand on the keys would be lost. */
+const nextFrom = (pressed: HTMLElement) => {
   const all = [...document.querySelectorAll<HTMLElement>('.none-of')]
-  return all[all.indexOf(pressed) + 1]
+  return all[all.indexOf(pressed) + 1] ?? pressed.closest('section')?.querySelector<HTMLElement>('.chip')
 }
 
 function Group({
@@ -71,19 +86,25 @@ function Group({
   today: string
   set: (answers: Intake['answers']) => void
 }) {
-  const open = openInBulk(questions)
+  const [settled] = useState(() => settledNo(questions, before))
+  const [unfolded, setUnfolded] = useState(false)
+  const stop = useOneStop<HTMLElement>('.none-of')
+  const folded = foldedOf(questions, settled)
+  const shown = unfolded ? questions : questions.filter((q) => !folded.includes(q))
+  const open = openInBulk(shown)
   const noneOf =
-    open.length === questions.filter((q) => !q.alone).length
+    open.length === shown.filter((q) => !q.alone).length
       ? say('visit.noneOfThese')
       : say('visit.noneOfTheRest')
-  const stale = staleInBulk(questions)
-  const dated = questions.filter((q) => q.dated && q.answer?.yes)
+  const stale = staleInBulk(shown)
+  const dated = shown.filter((q) => q.dated && q.answer?.yes)
+  const chips = shown.filter((q) => !q.alone)
   return (
-    <section className="group" aria-label={label}>
+    <section className="group" aria-label={label} {...stop}>
       <div className="group-head">
         <h3>{label}</h3>
         {stale.length > 0 && (
-          <Button onClick={() => set(stillSo(answers, questions, today))}>
+          <Button onClick={() => set(stillSo(answers, shown, today))}>
             {say('visit.stillAsOn', { dateWords: dateWords(stale[0]?.answer?.asked ?? today) })}
           </Button>
         )}
@@ -92,15 +113,29 @@ function Group({
             className="none-of"
             aria-label={say('visit.ofGroup', { none: noneOf, group: label })}
             onClick={(e) => {
-              nextAfter(e.currentTarget)?.focus()
-              set(noToTheRest(answers, questions, today))
+              nextFrom(e.currentTarget)?.focus()
+              set(noToTheRest(answers, shown, today))
             }}
           >
             {noneOf}
           </Button>
         )}
+        {folded.length > 0 && (
+          <Button
+            className="more-of"
+            size="small"
+            aria-expanded={unfolded}
+            aria-label={say('visit.ofGroup', {
+              none: unfolded ? say('visit.foldAway') : foldedWords(folded),
+              group: label,
+            })}
+            onClick={() => setUnfolded(!unfolded)}
+          >
+            {unfolded ? say('visit.foldAway') : foldedWords(folded)}
+          </Button>
+        )}
       </div>
-      {questions
+      {shown
         .filter((q) => q.alone)
         .map((q) => (
           <Alone
@@ -110,10 +145,9 @@ function Group({
             set={(yes) => set(answered(answers, q.id, yes, today))}
           />
         ))}
-      <div className="chips">
-        {questions
-          .filter((q) => !q.alone)
-          .map((q) => (
+      {chips.length > 0 && (
+        <div className="chips">
+          {chips.map((q) => (
             <Chip
               key={q.id}
               question={q}
@@ -122,7 +156,8 @@ function Group({
               set={(yes) => set(answered(answers, q.id, yes, today))}
             />
           ))}
-      </div>
+        </div>
+      )}
       {dated.map((q) => (
         <When
           key={q.id}
@@ -134,6 +169,17 @@ function Group({
       ))}
     </section>
   )
+}
+
+/** How many wait folded, and what is known of them. */
+function foldedWords(folded: Question[]) {
+  const no = folded.filter((q) => q.answer).length
+  const open = folded.length - no
+  return open === 0
+    ? say('visit.foldedNo', { no })
+    : no === 0
+      ? say('visit.foldedOpen', { open })
+      : say('visit.foldedBoth', { no, open })
 }
 
 /** An emergency is asked by itself: no by one tap, yes by one tap, and never with the rest. */

@@ -8,6 +8,7 @@ const question = (id: string, over: Partial<Question> = {}): Question => ({
   dated: false,
   must: true,
   alone: false,
+  seldom: false,
   stale: false,
   ...over,
 })

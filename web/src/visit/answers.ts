@@ -47,3 +47,16 @@ export const asDrafted = (questions: Question[], answers: Answer[]): Question[] 
     // a prescription on the shelf answers for the client: that is the server's to say
     return { ...q, answer: answer ?? q.answer, stale: q.stale && answer?.asked === q.answer?.asked }
   })
+
+/** Questions that were no when the page was opened, today or still, as they were at the visit before. */
+export const settledNo = (questions: Question[], before: Intake | null | undefined): Set<string> =>
+  new Set(
+    questions
+      .filter((q) => q.answer && !q.answer.yes && !q.stale)
+      .filter((q) => before?.answers.find((a) => a.question === q.id)?.yes !== true)
+      .map((q) => q.id),
+  )
+
+/** What can hardly matter: what was no already, and what few have and nobody was asked. A yes is never among it. */
+export const foldedOf = (questions: Question[], settled: Set<string>): Question[] =>
+  questions.filter((q) => (q.answer ? !q.answer.yes && settled.has(q.id) : q.seldom))

@@ -28,6 +28,7 @@ const visit = (edit: (d: Visit) => void = () => {}, version = 3): Visit => {
       medicines: [],
       otherAllergies: [],
       matters: [],
+      assumed: ['OILS'],
       settled: [],
       note: 'hello',
     },

@@ -44,6 +44,7 @@ export const FIELD_NAMES: Record<string, string> = {
   'intake/matters': say('visit.whatMattersMost'),
   'intake/settled': say('visit.referralSettled'),
   'intake/note': say('visit.note'),
+  'intake/assumed': say('visit.assumedField'),
   'reading/grades': say('visit.grade'),
   'reading/probe': say('visit.theProbe'),
   'reading/conditions': say('visit.conditionsOfTheProbe'),

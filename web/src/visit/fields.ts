@@ -30,7 +30,13 @@ const KEYED: Record<string, string[]> = {
   'week/byHand': ['product', 'date'],
 }
 /** Lists of words, each its own name. */
-const WORDS = new Set(['intake/places', 'intake/medicines', 'intake/otherAllergies', 'intake/matters'])
+const WORDS = new Set([
+  'intake/places',
+  'intake/medicines',
+  'intake/otherAllergies',
+  'intake/matters',
+  'intake/assumed',
+])
 const GROUPS = new Set(['intake', 'reading', 'week'])
 
 /** As the method has it, with nothing of hers; what was kept before nights had a rhythm says nothing of it. */
@@ -54,7 +60,7 @@ function put(all: Fields, path: string, value: unknown) {
       all.set(`${path}/${names.map((n) => String(entry[n])).join(' ')}`, entry)
     }
   } else if (WORDS.has(path)) {
-    for (const word of value as string[]) all.set(`${path}/${word}`, word)
+    for (const word of (value ?? []) as string[]) all.set(`${path}/${word}`, word)
   } else all.set(path, value ?? null)
 }
 

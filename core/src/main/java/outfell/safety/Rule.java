@@ -27,6 +27,7 @@ record Rule(
         Optional<Condition> askIf,
         boolean must,
         boolean alone,
+        boolean seldom,
         boolean eachVisit,
         boolean dated,
         int days,
@@ -196,6 +197,13 @@ record Rule(
                 row.has("texture-over") ? row.number("texture-over", 1, 8) : Ban.Out.ANY_TEXTURE);
     }
 
+    private static boolean seldom(Row row) {
+        if (row.flag("seldom") && row.flag("must")) {
+            throw row.fault("Everybody is asked this, so it cannot be folded away as seldom.");
+        }
+        return row.flag("seldom");
+    }
+
     private static Rule read(Row row) {
         String label = row.text("label");
         return new Rule(
@@ -206,6 +214,7 @@ record Rule(
                 row.has("ask-if") ? Optional.of(Condition.read(row.row("ask-if"))) : Optional.empty(),
                 row.flag("must"),
                 row.flag("alone"),
+                seldom(row),
                 row.text("again", "").equals("visit"),
                 row.flag("dated"),
                 (int) row.number("days", 0),

@@ -175,7 +175,15 @@ public final class SafetyScreen {
                                             a.asked().isBefore(facts.answers().today()))
                                     .orElse(false);
                     return new Question(
-                            r.asked(), r.group(), r.question(), r.dated(), r.must(), r.alone(), answer, stale);
+                            r.asked(),
+                            r.group(),
+                            r.question(),
+                            r.dated(),
+                            r.must(),
+                            r.alone(),
+                            r.seldom(),
+                            answer,
+                            stale);
                 })
                 .toList();
     }

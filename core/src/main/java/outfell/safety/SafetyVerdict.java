@@ -52,6 +52,7 @@ public record SafetyVerdict(
      *
      * @param group heading it stands under
      * @param alone whether it is asked by itself, never with others by one tap
+     * @param seldom whether it waits folded until somebody opens it: few have it, and whoever has it tells of it
      * @param dated whether the day is asked too
      * @param answer what was said, if anything
      * @param stale whether that was at an earlier visit and must be asked anew
@@ -63,6 +64,7 @@ public record SafetyVerdict(
             boolean dated,
             boolean must,
             boolean alone,
+            boolean seldom,
             Optional<Answers.Answer> answer,
             boolean stale) {}
 

@@ -271,6 +271,21 @@ class VisitApiTest extends OverHttp {
         assertThat(begun.at("/intake/morningMinutes").asInt()).isEqualTo(10);
         assertThat(begun.at("/reading/grades")).isEmpty();
         assertThat(begun.at("/intake/note").asString()).isEmpty();
+        assertThat(begun.at("/intake/assumed").toString())
+                .as("what nobody was asked last time nobody was asked yet")
+                .contains("OILS");
+    }
+
+    @Test
+    void the_first_visit_says_of_every_usual_value_that_it_is_assumed() throws Exception {
+        JsonNode client = post("/api/clients", "{\"name\": \"Wick Sorley\", \"trade\": \"net mender\"}")
+                .body();
+        JsonNode visit = post("/api/clients/" + client.at("/id").asString() + "/visits", "")
+                .body();
+        assertThat(visit.at("/intake/assumed")).hasSize(12);
+        assertThat(visit.at("/intake/budget").isNull())
+                .as("a budget has no usual value")
+                .isTrue();
     }
 
     @Test
@@ -288,7 +303,8 @@ class VisitApiTest extends OverHttp {
                  "settled": [{"referral": "mole", "who": "Dr Ashdown", "on": "%2$s", "remark": "harmless"}],
                  "note": "line one\\n  line two",
                  "hoursIn": [{"place": "PLANES", "hours": 3.5}], "outdoorsByMonth": null,
-                 "lately": {"asUsual": false, "since": "2026-01-02", "causes": ["mask", "stress"]}}""".formatted(today(), today().minusDays(1)));
+                 "lately": {"asUsual": false, "since": "2026-01-02", "causes": ["mask", "stress"]},
+                 "assumed": ["EVENING_MINUTES", "OILS"]}""".formatted(today(), today().minusDays(1)));
         JsonNode reading = JSON.readTree("""
                 {"grades": [{"zone": "HANDS", "sign": "ROUGHNESS", "grade": 3, "how": "FELT"}],
                  "probe": [{"quantity": "PH", "zone": "NOSE", "values": [5.1, 5.3, 5.2], "simulated": true}],

@@ -439,7 +439,27 @@ class DemoPractice implements SmartLifecycle {
                 i.note(),
                 i.hoursIn(),
                 i.outdoorsByMonth(),
-                i.lately());
+                i.lately(),
+                assumed(i));
+    }
+
+    /** What the demo's talk says nothing of. */
+    private static List<CaseDocument.Assumable> assumed(DemoIntake i) {
+        List<CaseDocument.Assumable> all = new ArrayList<>();
+        if (i.makeUp() == null && i.makeUpDays() > 0) {
+            all.add(CaseDocument.Assumable.MAKE_UP);
+        }
+        if (i.scent() == null) {
+            all.add(CaseDocument.Assumable.SCENT);
+        }
+        if (i.animal() == null) {
+            all.add(CaseDocument.Assumable.ANIMAL);
+        }
+        all.add(CaseDocument.Assumable.OILS);
+        if (i.swings() == null) {
+            all.add(CaseDocument.Assumable.SWINGS);
+        }
+        return all;
     }
 
     /** Everything asked: yes where it applies, no elsewhere. */

@@ -67,7 +67,27 @@ public record CaseDocument(
         FULL
     }
 
-    /** What is asked before the skin is read. */
+    /** What stands at its usual value until somebody says otherwise. */
+    public enum Assumable {
+        SITE,
+        OUTDOOR_HOURS,
+        MAKE_UP_DAYS,
+        MAKE_UP,
+        SUNSCREEN_DAYS,
+        MORNING_MINUTES,
+        EVENING_MINUTES,
+        MOST_STEPS,
+        SCENT,
+        ANIMAL,
+        OILS,
+        SWINGS
+    }
+
+    /**
+     * What is asked before the skin is read.
+     *
+     * @param assumed which of it nobody was asked; absent and empty for none
+     */
     public record Intake(
             String site,
             List<Place> places,
@@ -97,7 +117,8 @@ public record CaseDocument(
             String note,
             @Schema(types = {"array", "null"}) @Nullable List<HoursIn> hoursIn,
             @Schema(types = {"array", "null"}) @Nullable List<Double> outdoorsByMonth,
-            @Schema(types = {"object", "null"}) @Nullable LatelySaid lately) {}
+            @Schema(types = {"object", "null"}) @Nullable LatelySaid lately,
+            @Schema(types = {"array", "null"}) @Nullable List<Assumable> assumed) {}
 
     /**
      * Whether the skin is as it is as a rule.

@@ -7,8 +7,11 @@ import static outfell.store.Tables.VISIT_PLACE;
 import static outfell.store.Tables.VISIT_SETTLED;
 import static outfell.store.Tables.VISIT_WORD;
 
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Query;
 import org.jspecify.annotations.Nullable;
@@ -166,7 +169,24 @@ class IntakePartStore {
                 r.getNote(),
                 lists.hoursIn(),
                 lists.outdoorsByMonth(),
-                lately(r));
+                lately(r),
+                assumed(r.getAssumed()));
+    }
+
+    private static @Nullable List<CaseDocument.Assumable> assumed(@Nullable String names) {
+        return names == null
+                ? null
+                : Arrays.stream(names.split(","))
+                        .map(CaseDocument.Assumable::valueOf)
+                        .toList();
+    }
+
+    /** In the order of the questions, each once. */
+    static void writeAssumed(VisitRecord row, @Nullable List<CaseDocument.Assumable> assumed) {
+        row.setAssumed(
+                assumed == null || assumed.isEmpty()
+                        ? null
+                        : EnumSet.copyOf(assumed).stream().map(Enum::name).collect(Collectors.joining(",")));
     }
 
     private static CaseDocument.@Nullable LatelySaid lately(VisitRecord r) {

@@ -274,6 +274,7 @@ public class VisitStore {
         row.setTans(i.tans());
         row.setNote(i.note());
         IntakePartStore.write(row, i.lately());
+        IntakePartStore.writeAssumed(row, i.assumed());
         row.setNightsEvery(v.week().every());
         row.setNightsFirst(v.week().first());
         ReadingPartStore.write(row, v.reading().conditions());

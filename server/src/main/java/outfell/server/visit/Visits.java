@@ -543,7 +543,8 @@ public class Visits {
                 "",
                 i.hoursIn(),
                 i.outdoorsByMonth(),
-                null);
+                null,
+                i.assumed());
     }
 
     private CaseDocument.Intake unasked() {
@@ -577,6 +578,7 @@ public class Visits {
                 "",
                 null,
                 null,
-                null);
+                null,
+                List.of(CaseDocument.Assumable.values()));
     }
 }
