@@ -34,18 +34,6 @@ export default function KeptPlanPage() {
   const title = say('client.planOf', { number: plan.number, visitDate: longDate(visitDate) })
   return (
     <div className="sheet-page">
-      {answer.regimen ? (
-        <Paper
-          regimen={answer.regimen}
-          client={client.data}
-          made={visitDate}
-          kept={plan}
-          cautions={answer.verdict.safety.cautions.filter((c) => c.forClient !== '')}
-          mind={[...new Set(answer.verdict.safety.bans.map((b) => b.name))]}
-        />
-      ) : (
-        <p className="page">{say('client.thisPlanHoldsNothingButAReferral')}</p>
-      )}
       <aside className="no-print sheet-side">
         <h1>{title}</h1>
         <p className="second">
@@ -68,6 +56,18 @@ export default function KeptPlanPage() {
           choose={(next) => setSearch(next === '' ? {} : { against: next }, { replace: true })}
         />
       </aside>
+      {answer.regimen ? (
+        <Paper
+          regimen={answer.regimen}
+          client={client.data}
+          made={visitDate}
+          kept={plan}
+          cautions={answer.verdict.safety.cautions.filter((c) => c.forClient !== '')}
+          mind={[...new Set(answer.verdict.safety.bans.map((b) => b.name))]}
+        />
+      ) : (
+        <p className="page">{say('client.thisPlanHoldsNothingButAReferral')}</p>
+      )}
     </div>
   )
 }

@@ -59,16 +59,6 @@ export default function SheetPage() {
   }
   return (
     <div className="sheet-page">
-      <Paper
-        regimen={plan.data.regimen}
-        client={client}
-        made={visit.date}
-        kept={kept}
-        weeks={weeks.data}
-        year={year.data?.sheet}
-        cautions={plan.data.verdict.safety.cautions.filter((c) => c.forClient !== '')}
-        mind={[...new Set(plan.data.verdict.safety.bans.map((b) => b.name))]}
-      />
       <aside className="no-print sheet-side">
         <Button variant="contained" fullWidth sx={{ minHeight: 52 }} onClick={() => window.print()}>
           {say('sheet.printTheSheet')}
@@ -94,6 +84,16 @@ export default function SheetPage() {
         </p>
         {!context.earlier && <Finish context={context} />}
       </aside>
+      <Paper
+        regimen={plan.data.regimen}
+        client={client}
+        made={visit.date}
+        kept={kept}
+        weeks={weeks.data}
+        year={year.data?.sheet}
+        cautions={plan.data.verdict.safety.cautions.filter((c) => c.forClient !== '')}
+        mind={[...new Set(plan.data.verdict.safety.bans.map((b) => b.name))]}
+      />
     </div>
   )
 }

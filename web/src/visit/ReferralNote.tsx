@@ -22,42 +22,47 @@ export default function ReferralNote() {
   }
   return (
     <div className="sheet-page">
-      <article
-        className="paper note-paper"
-        data-paper
-        aria-label={say('visit.noteFor', { name: client.name })}
-      >
-        <header>
-          <div>
-            <h1>{say('visit.pleaseHaveThisLookedAt')}</h1>
-            <p>{say('visit.for', { name: client.name, date: longDate(visit.date) })}</p>
-          </div>
-          <From />
-        </header>
-        {open.map((r) => (
-          <section key={r.rule}>
-            <h2>{say('visit.toSee', { whom: r.whom })}</h2>
-            <p>{r.note}</p>
-          </section>
-        ))}
-        <section>
-          <h2>{say('visit.forWhoeverReadsThis')}</h2>
-          <p>{say('visit.aSkinTherapistDoesNotDiagnoseAnd', { value: client.name.split(' ')[0] })}</p>
-          <p className="note-lines">
-            {say('visit.whatMayBeUsedAndFromWhen')}
-            <span />
-            <span />
-            {say('visit.nameAndDay')}
-            <span />
-          </p>
-        </section>
-      </article>
       <aside className="no-print sheet-side">
         <Button variant="contained" fullWidth sx={{ minHeight: 52 }} onClick={() => window.print()}>
           {say('visit.printTheNote')}
         </Button>
         <p className="second">{say('visit.whenItIsSettledSayByWhom')}</p>
       </aside>
+      <div className="paper-holder">
+        <article
+          className="paper upright note-paper"
+          data-paper
+          aria-label={say('visit.noteFor', { name: client.name })}
+        >
+          <style>{'@page { size: A4 portrait; margin: 8mm 12mm }'}</style>
+          <div className="front">
+            <header>
+              <div>
+                <h1>{say('visit.pleaseHaveThisLookedAt')}</h1>
+                <p>{say('visit.for', { name: client.name, date: longDate(visit.date) })}</p>
+              </div>
+              <From />
+            </header>
+            {open.map((r) => (
+              <section key={r.rule}>
+                <h2>{say('visit.toSee', { whom: r.whom })}</h2>
+                <p>{r.note}</p>
+              </section>
+            ))}
+            <section>
+              <h2>{say('visit.forWhoeverReadsThis')}</h2>
+              <p>{say('visit.aSkinTherapistDoesNotDiagnoseAnd', { value: client.name.split(' ')[0] })}</p>
+              <p className="note-lines">
+                {say('visit.whatMayBeUsedAndFromWhen')}
+                <span />
+                <span />
+                {say('visit.nameAndDay')}
+                <span />
+              </p>
+            </section>
+          </div>
+        </article>
+      </div>
     </div>
   )
 }
