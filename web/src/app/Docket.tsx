@@ -3,6 +3,7 @@ import { NavLink, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
 import { useKeyWords, useShortcut, type ShortcutId } from '../shared/shortcuts'
 import { later } from '../shared/later'
+import '../shared/settings'
 import { Waiting } from './Waiting'
 import { say } from '../words/say'
 import '../words/app'
@@ -11,6 +12,11 @@ import './docket.css'
 const Find = later(
   () => import('./Find'),
   (m) => m.Find,
+)
+
+const Looks = later(
+  () => import('./Looks'),
+  (m) => m.Looks,
 )
 
 const STEPS = [
@@ -138,6 +144,7 @@ export function VisitDocket({
 
 function Tools({ onKeys }: { onKeys: () => void }) {
   const [finding, setFinding] = useState(false)
+  const [looks, setLooks] = useState(false)
   useShortcut('find', () => setFinding(true))
   return (
     <>
@@ -149,7 +156,11 @@ function Tools({ onKeys }: { onKeys: () => void }) {
         {say('app.keys')}
         <Kbd of="keys" />
       </Button>
+      <Button className="tb looks" onClick={() => setLooks(true)} aria-label={say('app.looksButton')}>
+        <span aria-hidden="true">{say('app.aa')}</span>
+      </Button>
       {finding && <Find close={() => setFinding(false)} />}
+      {looks && <Looks close={() => setLooks(false)} />}
     </>
   )
 }

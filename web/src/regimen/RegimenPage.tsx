@@ -16,6 +16,7 @@ import {
   type Routine,
 } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
+import { A4 } from '../sheet/A4'
 import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'
@@ -89,6 +90,15 @@ export default function RegimenPage() {
     <div className="regimen">
       <PatternSet />
       <h1 className="visually-hidden">{say('app.regimen')}</h1>
+      <A4 lies="across" />
+      <p className="print-only board-name">
+        {say('regimen.boardOf', {
+          name: context.client.name,
+          method: known.find((m) => m.id === document.method)?.name ?? document.method,
+          month: monthName(shown),
+          date: dateWords(context.visit.date),
+        })}
+      </p>
       <div className="regimen-head">
         <div>
           <span className="second">{say('regimen.method')}</span>

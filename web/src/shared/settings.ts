@@ -1,12 +1,15 @@
 import { useSyncExternalStore } from 'react'
 
 const KEY = 'outfell.settings'
+const USUAL_PIXELS = 16
 
 /** How this machine shows and prints: hers, and not the client's. */
 export type Settings = {
   letters: 'usual' | 'large'
   /** light, dark, or as the machine has it */
   light: 'machine' | 'light' | 'dark'
+  /** of the sheet, which is the client's to read */
+  sheetLetters: 'usual' | 'large'
   /** how the sheet lies */
   paper: 'across' | 'upright'
   /** whether a sheet has boxes to tick */
@@ -20,6 +23,7 @@ export type Settings = {
 const USUAL: Settings = {
   letters: 'usual',
   light: 'machine',
+  sheetLetters: 'usual',
   paper: 'across',
   boxes: false,
   room: false,
@@ -66,3 +70,10 @@ export const useSettings = (): [Settings, (edit: Partial<Settings>) => void] => 
   useSyncExternalStore(listen, () => settings),
   change,
 ]
+
+/** How much larger than usual the letters of the screen are, by what is chosen here or in the browser; 1 for as usual. */
+export function useLetters(): number {
+  useSettings()
+  const pixels = parseFloat(getComputedStyle(document.documentElement).fontSize)
+  return pixels > USUAL_PIXELS ? pixels / USUAL_PIXELS : 1
+}

@@ -3,6 +3,7 @@ import type { Regimen, Schemas } from '../api/client'
 import { capital, dateWords, longDate, monthName, timeWords } from '../shared/format'
 import { useSettings } from '../shared/settings'
 import { FILL_WORDS, PatternSet } from '../strip/Bands'
+import { A4 } from './A4'
 import { From } from './From'
 import { EveningsByDate, EveningsByDay } from './PaperEvenings'
 import { PaperList } from './PaperList'
@@ -40,13 +41,13 @@ export function Paper({
   /** what changes through the year; a plan that was handed over tells none */
   year?: Schemas['SheetLine'][]
 }) {
-  const [{ letters, paper, boxes, room, back }] = useSettings()
+  const [{ sheetLetters, paper, boxes, room, back }] = useSettings()
   const sheet = useRef<HTMLElement>(null)
   const { over, whole } = useFit(sheet, paper)
   const waits = regimen.patches
     .filter((p) => p.state === 'MISSING' || p.state === 'RUNNING')
     .map((p) => p.product)
-  const large = letters === 'large'
+  const large = sheetLetters === 'large'
   const spare: Record<Spare, ReactNode> = {
     ifs: <Ifs key="ifs" regimen={regimen} />,
     year: <Year key="year" year={year} />,
@@ -64,7 +65,7 @@ export function Paper({
         data-paper
         aria-label={say('sheet.planFor', { name: client.name })}
       >
-        <style>{`@page { size: A4 ${paper === 'across' ? 'landscape' : 'portrait'}; margin: 8mm 12mm }`}</style>
+        <A4 lies={paper} />
         <PatternSet />
         <div className="front">
           <header>

@@ -46,22 +46,30 @@ export function PaperSettings({ over, whole }: { over: Spare[]; whole: boolean }
       <ToggleButtonGroup
         exclusive
         {...letters}
-        value={settings.letters}
+        value={settings.sheetLetters}
         aria-label={say('sheet.letters')}
-        onChange={(_, next: Settings['letters'] | null) => next && set({ letters: next })}
+        onChange={(_, next: Settings['sheetLetters'] | null) => next && set({ sheetLetters: next })}
       >
         <ToggleButton value="usual">{say('sheet.lettersUsual')}</ToggleButton>
         <ToggleButton value="large">{say('sheet.lettersLarge')}</ToggleButton>
       </ToggleButtonGroup>
       {tick('boxes', say('sheet.boxesToTick'))}
       {tick('room', say('sheet.roomToWrite'))}
-      {over.length > 0 && settings.letters === 'usual' && whole && tick('back', say('sheet.printTheBack'))}
+      {over.length > 0 &&
+        settings.sheetLetters === 'usual' &&
+        whole &&
+        tick('back', say('sheet.printTheBack'))}
       <span className="second" role="status">
         {!whole && say('sheet.twoSides')}
         {over.length > 0 &&
-          say(settings.back || settings.letters === 'large' || !whole ? 'sheet.onTheBack' : 'sheet.leftOff', {
-            parts: over.map((name) => NAMES[name]).join(', '),
-          })}
+          say(
+            settings.back || settings.sheetLetters === 'large' || !whole
+              ? 'sheet.onTheBack'
+              : 'sheet.leftOff',
+            {
+              parts: over.map((name) => NAMES[name]).join(', '),
+            },
+          )}
         {whole && over.length === 0 && say('sheet.oneSide')}
       </span>
     </div>

@@ -41,7 +41,7 @@ export function useFit(sheet: RefObject<HTMLElement | null>, lies: keyof typeof 
     const fixed = inner - parts.filter((p) => p.here).reduce((sum, p) => sum + p.height, 0)
     const next = spareThatFits(room - fixed, parts).over
     // what is measured is known only once it is drawn
-     
+
     setOver((now) => (now.join() === next.join() ? now : next))
     setWhole(fixed <= room)
   })

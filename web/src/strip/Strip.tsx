@@ -1,6 +1,7 @@
 import { Fragment, useEffect, useState, type ReactNode } from 'react'
 import type { Routine, Step } from '../api/client'
 import { nightsWords, sometimes } from '../shared/format'
+import { useLetters } from '../shared/settings'
 import { Bands, BesideRing } from './Bands'
 import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
@@ -8,6 +9,7 @@ import { say } from '../words/say'
 import '../words/strip'
 
 const HEIGHT = 78
+/** Height of a label with letters of the usual size. */
 const LABELS = 78
 const LEAD = 18
 
@@ -40,7 +42,9 @@ export function Strip({
   const [strip, scale] = useScale()
   const placed = blocks(routine, unit, scale)
   const rows = placed.some((b) => b.crowded) ? 2 : 1
-  const top = folded ? 16 : LABELS * rows + LEAD
+  const labels = LABELS * useLetters()
+  const line = labels * rows
+  const top = folded ? 16 : line + LEAD
   const height = folded ? 36 : HEIGHT
   return (
     <div className="strip" ref={strip} style={{ height: top + height + 6 }}>
@@ -50,7 +54,7 @@ export function Strip({
           <BlockShape
             key={b.step.product}
             block={b}
-            rows={rows}
+            line={line}
             scale={scale}
             top={top}
             height={height}
@@ -83,7 +87,8 @@ export function Strip({
               {b.crowded && <BlockNumber block={b} top={top - 18} />}
               <Label
                 block={b}
-                rows={rows}
+                top={labels * (b.crowded ? b.row : rows - 1)}
+                height={b.crowded ? labels - 2 : undefined}
                 open={b.step.product === open}
                 toggle={() => toggle?.(b.step.product)}
               />
@@ -128,17 +133,17 @@ function useScale(): [(node: HTMLElement | null) => void, number] {
   return [setNode, scale]
 }
 
-/** Where a label begins: in its row, or in the lowest beside a side that needs two. */
-const labelTop = (block: Block, rows: number) => LABELS * (block.crowded ? block.row : rows - 1)
-
+/** @param top of the label: in its row, or in the lowest beside a side that needs two */
 function Label({
   block,
-  rows,
+  top,
+  height,
   open,
   toggle,
 }: {
   block: Block
-  rows: number
+  top: number
+  height: number | undefined
   open: boolean
   toggle: () => void
 }) {
@@ -154,8 +159,8 @@ function Label({
       style={{
         left: percent(block.labelX),
         width: percent(block.labelWidth),
-        top: labelTop(block, rows),
-        height: block.crowded ? LABELS - 2 : undefined,
+        top,
+        height,
         ...style,
       }}
       data-product={step.product}
@@ -223,7 +228,7 @@ function Skin({ top, bottom }: { top: number; bottom: number }) {
 
 function BlockShape({
   block,
-  rows,
+  line,
   scale,
   top,
   height,
@@ -231,7 +236,7 @@ function BlockShape({
   folded,
 }: {
   block: Block
-  rows: number
+  line: number
   scale: number
   top: number
   height: number
@@ -239,7 +244,6 @@ function BlockShape({
   folded: boolean
 }) {
   const { step, x, width } = block
-  const line = LABELS * rows
   const half = step.part !== ''
   const y = half ? top + height / 2 : top
   const h = half ? height / 2 : height

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button'
 import { longDate } from '../shared/format'
+import { A4 } from '../sheet/A4'
 import { From } from '../sheet/From'
 import { Fetching } from '../shared/States'
 import { useVisitContext } from './VisitShell'
@@ -34,7 +35,7 @@ export default function ReferralNote() {
           data-paper
           aria-label={say('visit.noteFor', { name: client.name })}
         >
-          <style>{'@page { size: A4 portrait; margin: 8mm 12mm }'}</style>
+          <A4 lies="upright" />
           <div className="front">
             <header>
               <div>

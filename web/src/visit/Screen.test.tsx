@@ -73,12 +73,12 @@ test('one button answers the rest and leaves a yes alone', () => {
 })
 
 test('a no that came with the rest is told apart from one that was asked', () => {
-  const { rerender } = render(<Screen before={null} />)
   answers = [
     { question: 'mole', yes: false, on: null, asked: '2026-11-25', bulk: true },
     { question: 'rash', yes: false, on: null, asked: '2026-11-25' },
   ]
-  rerender(<Screen before={null} />)
+  render(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: '2 more: no, 1 seldom: not asked, Skin today' }))
   expect(screen.getByRole('button', { name: 'mole: no, with the rest' })).toBeTruthy()
   expect(screen.getByRole('button', { name: 'rash: no' })).toBeTruthy()
 })
@@ -104,6 +104,14 @@ test('the rest is what is in sight: nobody says no to a question that was not sh
   fireEvent.click(screen.getByRole('button', { name: '1 seldom: not asked, Skin today' }))
   fireEvent.click(screen.getByRole('button', { name: 'None of the rest, Skin today' }))
   expect(made().map((a) => (a as { question: string }).question)).toContain('warts')
+})
+
+test('what is answered here and now stays where it is', () => {
+  const { rerender } = render(<Screen before={null} />)
+  fireEvent.click(screen.getByRole('button', { name: 'None of these, Skin today' }))
+  answers = made()
+  rerender(<Screen before={null} />)
+  expect(screen.getByRole('button', { name: 'mole: no, with the rest' })).toBeTruthy()
 })
 
 test('a no that was yes at the visit before stays in sight', () => {

@@ -14,7 +14,6 @@ import {
   foldedOf,
   noToTheRest,
   openInBulk,
-  settledNo,
   staleInBulk,
   stillSo,
 } from './answers'
@@ -86,10 +85,10 @@ function Group({
   today: string
   set: (answers: Intake['answers']) => void
 }) {
-  const [settled] = useState(() => settledNo(questions, before))
+  const [touched, setTouched] = useState<ReadonlySet<string>>(new Set())
   const [unfolded, setUnfolded] = useState(false)
   const stop = useOneStop<HTMLElement>('.none-of')
-  const folded = foldedOf(questions, settled)
+  const folded = foldedOf(questions, touched, before)
   const shown = unfolded ? questions : questions.filter((q) => !folded.includes(q))
   const open = openInBulk(shown)
   const noneOf =
@@ -97,6 +96,11 @@ function Group({
       ? say('visit.noneOfThese')
       : say('visit.noneOfTheRest')
   const stale = staleInBulk(shown)
+  /** What is answered here and now stays where it is. */
+  const touch = (ids: string[], next: Intake['answers']) => {
+    setTouched((now) => new Set([...now, ...ids]))
+    set(next)
+  }
   const dated = shown.filter((q) => q.dated && q.answer?.yes)
   const chips = shown.filter((q) => !q.alone)
   return (
@@ -104,7 +108,7 @@ function Group({
       <div className="group-head">
         <h3>{label}</h3>
         {stale.length > 0 && (
-          <Button onClick={() => set(stillSo(answers, shown, today))}>
+          <Button onClick={() => touch(ids(stale), stillSo(answers, shown, today))}>
             {say('visit.stillAsOn', { dateWords: dateWords(stale[0]?.answer?.asked ?? today) })}
           </Button>
         )}
@@ -114,7 +118,7 @@ function Group({
             aria-label={say('visit.ofGroup', { none: noneOf, group: label })}
             onClick={(e) => {
               nextFrom(e.currentTarget)?.focus()
-              set(noToTheRest(answers, shown, today))
+              touch(ids(open), noToTheRest(answers, shown, today))
             }}
           >
             {noneOf}
@@ -126,12 +130,12 @@ function Group({
             size="small"
             aria-expanded={unfolded}
             aria-label={say('visit.ofGroup', {
-              none: unfolded ? say('visit.foldAway') : foldedWords(folded),
+              none: unfolded ? say('visit.foldAway') : foldedWords(folded, shown.length === 0),
               group: label,
             })}
             onClick={() => setUnfolded(!unfolded)}
           >
-            {unfolded ? say('visit.foldAway') : foldedWords(folded)}
+            {unfolded ? say('visit.foldAway') : foldedWords(folded, shown.length === 0)}
           </Button>
         )}
       </div>
@@ -142,7 +146,7 @@ function Group({
             key={q.id}
             question={q}
             before={before}
-            set={(yes) => set(answered(answers, q.id, yes, today))}
+            set={(yes) => touch([q.id], answered(answers, q.id, yes, today))}
           />
         ))}
       {chips.length > 0 && (
@@ -153,7 +157,7 @@ function Group({
               question={q}
               bulk={answers.some((a) => a.question === q.id && a.bulk === true)}
               before={before}
-              set={(yes) => set(answered(answers, q.id, yes, today))}
+              set={(yes) => touch([q.id], answered(answers, q.id, yes, today))}
             />
           ))}
         </div>
@@ -171,12 +175,14 @@ function Group({
   )
 }
 
+const ids = (questions: Question[]) => questions.map((q) => q.id)
+
 /** How many wait folded, and what is known of them. */
-function foldedWords(folded: Question[]) {
+function foldedWords(folded: Question[], all: boolean) {
   const no = folded.filter((q) => q.answer).length
   const open = folded.length - no
   return open === 0
-    ? say('visit.foldedNo', { no })
+    ? say(all ? 'visit.foldedAllNo' : 'visit.foldedNo', { no })
     : no === 0
       ? say('visit.foldedOpen', { open })
       : say('visit.foldedBoth', { no, open })

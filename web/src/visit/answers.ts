@@ -48,15 +48,22 @@ export const asDrafted = (questions: Question[], answers: Answer[]): Question[] 
     return { ...q, answer: answer ?? q.answer, stale: q.stale && answer?.asked === q.answer?.asked }
   })
 
-/** Questions that were no when the page was opened, today or still, as they were at the visit before. */
-export const settledNo = (questions: Question[], before: Intake | null | undefined): Set<string> =>
-  new Set(
-    questions
-      .filter((q) => q.answer && !q.answer.yes && !q.stale)
-      .filter((q) => before?.answers.find((a) => a.question === q.id)?.yes !== true)
-      .map((q) => q.id),
+/**
+ * What can hardly matter: what is no and was not touched in this sitting, and what few have and nobody was asked. A yes is never
+ * among it, nor what must be asked again, nor a no that was a yes at the visit before.
+ *
+ * @param touched questions that were answered since the page was opened
+ */
+export const foldedOf = (
+  questions: Question[],
+  touched: ReadonlySet<string>,
+  before: Intake | null | undefined,
+): Question[] =>
+  questions.filter((q) =>
+    q.answer
+      ? !q.answer.yes &&
+        !q.stale &&
+        !touched.has(q.id) &&
+        before?.answers.find((a) => a.question === q.id)?.yes !== true
+      : q.seldom,
   )
-
-/** What can hardly matter: what was no already, and what few have and nobody was asked. A yes is never among it. */
-export const foldedOf = (questions: Question[], settled: Set<string>): Question[] =>
-  questions.filter((q) => (q.answer ? !q.answer.yes && settled.has(q.id) : q.seldom))

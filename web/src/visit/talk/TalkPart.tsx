@@ -5,6 +5,12 @@ import { say } from '../../words/say'
 import '../../words/visit'
 import type { Talking } from './useTalk'
 
+/** The first that is asked in a part: its button goes when it is pressed, and a hand on the keys would be lost. */
+const firstAfter = (pressed: HTMLElement) =>
+  [
+    ...(pressed.closest('section')?.querySelectorAll<HTMLElement>('input, button, [role="combobox"]') ?? []),
+  ].find((one) => one !== pressed)
+
 /** One part of the talk, which tells how much of it nobody was asked and takes a word for all of that; for one alone a tap on it does. */
 export function TalkPart({
   talk,
@@ -30,7 +36,7 @@ export function TalkPart({
             size="small"
             aria-label={say('visit.confirmAssumedOf', { count: assumed.length, part: label })}
             onClick={(e) => {
-              e.currentTarget.closest('section')?.querySelector<HTMLElement>('input, button')?.focus()
+              firstAfter(e.currentTarget)?.focus()
               talk.confirm(assumed)
             }}
           >

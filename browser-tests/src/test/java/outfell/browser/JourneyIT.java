@@ -7,7 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The visit from the desk to the sheet, and what must survive on the way. */
@@ -123,23 +122,6 @@ class JourneyIT extends InTheBrowser {
                 page.getByText("Here because:").waitFor();
             }
             nothingToMend(view);
-        }
-    }
-
-    @Test
-    void the_sheet_prints_on_one_side_of_paper() {
-        for (String name :
-                List.of("Maren Oskell", "Anselm Roake", "Edda Quill", "Hedda Saltvik", "Lisbet Marl", "Orrin Teague")) {
-            page.navigate(visitOf(name) + "/sheet");
-            heading(name);
-            // printed in another font than its own it would be longer
-            page.waitForFunction("document.fonts.status === 'loaded'");
-            String pdf = new String(
-                    page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true)),
-                    java.nio.charset.StandardCharsets.ISO_8859_1);
-            assertThat(Pattern.compile("/MediaBox").matcher(pdf).results().count())
-                    .as(name)
-                    .isEqualTo(1);
         }
     }
 

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
@@ -78,7 +79,10 @@ class TalkIT extends InTheBrowser {
     private void firstVisit(String name) {
         page.navigate(server.address());
         button("New client").click();
-        page.getByRole(AriaRole.TEXTBOX, named("Name").setExact(true)).fill(name);
+        page.getByRole(
+                        AriaRole.TEXTBOX,
+                        new Page.GetByRoleOptions().setName("Name").setExact(true))
+                .fill(name);
         page.keyboard().press("Enter");
         heading("Talk with " + name.split(" ")[0]);
         page.locator(".group").first().waitFor();
