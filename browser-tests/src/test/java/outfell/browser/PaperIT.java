@@ -53,7 +53,7 @@ class PaperIT extends InTheBrowser {
         assertThat(sides()).isEqualTo(2);
         assertType(14, 12);
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
-        assertThat(page.getByText("Through the year")).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, named("Through the year"))).isVisible();
     }
 
     @Test
