@@ -1,6 +1,5 @@
 import { keepPreviousData, useMutation, useQueries, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, ask, type Month, type ProductForm, type Schemas, type VisitDocument } from './client'
-import { currencySign, moneyWords, roundMoneyWords } from '../shared/format'
 import type { paths } from './schema'
 
 type SearchQuery = NonNullable<paths['/api/products/search']['get']['parameters']['query']>
@@ -184,20 +183,12 @@ const OPENED = Date.now()
 /** Whether an answer has come since this page was opened; what an earlier page laid by may be of before a change. */
 export const toldSinceOpened = ({ dataUpdatedAt }: { dataUpdatedAt: number }) => dataUpdatedAt >= OPENED
 
-/** The practice's currency, with how amounts in it are written. */
-export function useMoney() {
-  const query = useQuery({
+/** The code of the practice's currency. */
+export const useCurrency = () =>
+  useQuery({
     queryKey: keys.currency,
     queryFn: () => ask(api.GET('/api/practice/currency')),
   })
-  const code = query.data?.code ?? 'EUR'
-  return {
-    words: (amount: number) => moneyWords(amount, code),
-    round: (amount: number) => roundMoneyWords(amount, code),
-    sign: currencySign(code),
-    query,
-  }
-}
 
 /** The house shelf, searched as one types; the last answer stays while the next is fetched. */
 export const useSearch = (wanted: Wanted) =>

@@ -9,7 +9,7 @@ import Button from '@mui/material/Button'
 import { ThemeProvider } from '@mui/material/styles'
 import { theme } from './theme'
 import { Arrival, SkipLink } from './Arrival'
-import { DeskDocket } from './Docket'
+import { DeskDocket } from '../docket/Docket'
 import { later } from '../shared/later'
 import { toldSinceOpened, useHouse } from '../api/hooks'
 import { openOutbox } from '../api/outbox'
@@ -29,7 +29,7 @@ const PlacesPage = lazy(() => import('../places/PlacesPage'))
 const YearPage = lazy(() => import('../year/YearPage'))
 const OwnCheckIn = lazy(() => import('../week/OwnCheckIn'))
 const SheetPage = lazy(() => import('../sheet/SheetPage'))
-const ReferralNote = lazy(() => import('../visit/ReferralNote'))
+const ReferralNote = lazy(() => import('../sheet/ReferralNote'))
 const PatchPage = lazy(() => import('../patch/PatchPage'))
 const PracticePage = lazy(() => import('../practice/PracticePage'))
 const HouseShelf = lazy(() => import('../products/HouseShelf'))
@@ -39,11 +39,11 @@ const IngredientsPage = lazy(() => import('../products/IngredientsPage'))
 const ComparePage = lazy(() => import('../products/ComparePage'))
 const FilesPage = lazy(() => import('../files/FilesPage'))
 const ClientPage = lazy(() => import('../client/ClientPage'))
-const KeptPlanPage = lazy(() => import('../client/KeptPlanPage'))
+const KeptPlanPage = lazy(() => import('../sheet/KeptPlanPage'))
 const NowPage = lazy(() => import('../visit/NowPage'))
 
 const KeysHelp = later(
-  () => import('./KeysHelp'),
+  () => import('../docket/KeysHelp'),
   (m) => m.KeysHelp,
 )
 

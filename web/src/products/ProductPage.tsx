@@ -7,7 +7,6 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Schemas } from '../api/client'
 import {
-  useMoney,
   useProduct,
   useProductChange,
   useRecipe,
@@ -15,6 +14,7 @@ import {
   useVocabulary,
   type Want,
 } from '../api/hooks'
+import { useMoney } from '../shared/money'
 import { capital, dateWords, timeWords, sizeWords } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { Who } from '../shared/Who'

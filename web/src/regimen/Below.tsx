@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import type { PlanAnswer, Regimen } from '../api/client'
-import { useFindings, useMoney, useSupply } from '../api/hooks'
+import { useFindings, useSupply } from '../api/hooks'
+import { useMoney } from '../shared/money'
 import { capital, monthName } from '../shared/format'
 import type { VisitContext } from '../visit/VisitShell'
 import { BalanceGauges } from './BalanceGauges'

@@ -1,5 +1,6 @@
 import type { Intake, Schemas } from '../api/client'
-import { useLadders, useMoney } from '../api/hooks'
+import { useLadders } from '../api/hooks'
+import { useMoney } from '../shared/money'
 import { ErrorBand } from '../shared/States'
 import type { VisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'

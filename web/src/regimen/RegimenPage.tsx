@@ -16,7 +16,7 @@ import {
   type Routine,
 } from '../api/client'
 import { keys, useKeptPlans, useMethods, useMoved } from '../api/hooks'
-import { A4 } from '../sheet/A4'
+import { A4 } from '../shared/A4'
 import { dateWords, monthName, MONTHS, timeWords, partName } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
 import { ErrorBand, Fetching } from '../shared/States'

@@ -13,8 +13,8 @@ vi.mock('../api/client', async (actual) => ({
   ask: vi.fn(() => (refusal ? Promise.reject(refusal) : Promise.resolve())),
   api: { POST: vi.fn() },
 }))
+vi.mock('../shared/money', () => ({ useMoney: () => ({ words: (n: number) => `€${n}` }) }))
 vi.mock('../api/hooks', () => ({
-  useMoney: () => ({ words: (n: number) => `€${n}` }),
   useVocabulary: () => ({}),
   useOwnRules: () => ({}),
 }))

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import Button from '@mui/material/Button'
 import { api, ask, Refused, type Part, type Schemas, type Step } from '../api/client'
-import { useMoney } from '../api/hooks'
+import { useMoney } from '../shared/money'
 import { nightsWords, secondsWords } from '../shared/format'
 import { later } from '../shared/later'
 import { PatchMark } from '../patch/PatchMark'

@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import type { Month } from '../api/client'
-import { useMoney, useSupply } from '../api/hooks'
+import { useSupply } from '../api/hooks'
+import { useMoney } from '../shared/money'
 import { dateWords } from '../shared/format'
 import { ErrorBand } from '../shared/States'
 import { Why } from '../shared/Why'

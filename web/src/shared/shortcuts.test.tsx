@@ -1,7 +1,7 @@
 import { act, render, renderHook, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { afterEach, expect, test, vi } from 'vitest'
-import { KeysHelp } from '../app/KeysHelp'
+import { KeysHelp } from '../docket/KeysHelp'
 import { IDS, keyWords, pressed, shortcut, useOwnKeys, useShortcut } from './shortcuts'
 
 afterEach(() => {

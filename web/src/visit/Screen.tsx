@@ -4,19 +4,11 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { Intake, Question } from '../api/client'
 import { dateWords } from '../shared/format'
+import { daysAfter } from '../shared/day'
 import { DateField } from '../shared/DateField'
 import { useOneStop } from '../shared/oneStop'
 import { problemAt } from './Ask'
-import {
-  answered,
-  asDrafted,
-  daysBefore,
-  foldedOf,
-  noToTheRest,
-  openInBulk,
-  staleInBulk,
-  stillSo,
-} from './answers'
+import { answered, asDrafted, foldedOf, noToTheRest, openInBulk, staleInBulk, stillSo } from './answers'
 import { useVisitContext } from './VisitShell'
 import { say } from '../words/say'
 import '../words/visit'
@@ -288,9 +280,9 @@ function When({
       <div className="row">
         <ToggleButtonGroup
           exclusive
-          value={DAYS_AGO.find((d) => daysBefore(today, d) === on) ?? null}
+          value={DAYS_AGO.find((d) => daysAfter(today, -d) === on) ?? null}
           aria-labelledby={`when-${question.id}`}
-          onChange={(_, days: number | null) => days !== null && set(daysBefore(today, days))}
+          onChange={(_, days: number | null) => days !== null && set(daysAfter(today, -days))}
         >
           {DAYS_AGO.map((d) => (
             <ToggleButton

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { api, ask, type Schemas, type Verdict, type Visit, type Vocabulary } from '../api/client'
 import { JUST_TOLD_MS, keys, useClient, useVisitDay, useVocabulary } from '../api/hooks'
-import { VisitDocket } from '../app/Docket'
+import { VisitDocket } from '../docket/Docket'
 import { later } from '../shared/later'
 import { longDate } from '../shared/format'
 import { useShortcut } from '../shared/shortcuts'
@@ -22,7 +22,7 @@ const EarlierDay = later(
   (m) => m.EarlierDay,
 )
 const KeysHelp = later(
-  () => import('../app/KeysHelp'),
+  () => import('../docket/KeysHelp'),
   (m) => m.KeysHelp,
 )
 

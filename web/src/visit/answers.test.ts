@@ -1,5 +1,5 @@
 import type { Question } from '../api/client'
-import { answered, asDrafted, daysBefore, noToTheRest, openInBulk, stillSo } from './answers'
+import { answered, asDrafted, noToTheRest, openInBulk, stillSo } from './answers'
 
 const question = (id: string, over: Partial<Question> = {}): Question => ({
   id,
@@ -11,12 +11,6 @@ const question = (id: string, over: Partial<Question> = {}): Question => ({
   seldom: false,
   stale: false,
   ...over,
-})
-
-test('days are counted over the ends of months and years', () => {
-  expect(daysBefore('2026-03-01', 1)).toBe('2026-02-28')
-  expect(daysBefore('2026-01-02', 3)).toBe('2025-12-30')
-  expect(daysBefore('2026-11-25', 0)).toBe('2026-11-25')
 })
 
 test('a new answer takes the place of the old one', () => {

@@ -2,13 +2,6 @@ import type { Intake, Question } from '../api/client'
 
 type Answer = Intake['answers'][number]
 
-/** The day before a day, so many times. */
-export function daysBefore(day: string, days: number): string {
-  const date = new Date(`${day}T00:00:00Z`)
-  date.setUTCDate(date.getUTCDate() - days)
-  return date.toISOString().slice(0, 10)
-}
-
 /** Answers with one given today; an earlier answer to the same question makes way. */
 export function answered(
   answers: Answer[],

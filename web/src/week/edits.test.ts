@@ -4,7 +4,6 @@ import type { Evening } from './edits'
 import {
   allPlanned,
   byHand,
-  daysAfter,
   every,
   kept,
   planned,
@@ -72,11 +71,5 @@ describe('the nights of a visit', () => {
     expect(weekOf(off).byHand).toEqual([{ ...night, on: false }])
     expect(weekOf(planned('a', '2026-12-02')(off)).byHand).toHaveLength(1)
     expect(weekOf(planned('a', '2026-12-01')(off)).byHand).toEqual([])
-  })
-
-  test('days go over months, a leap day and a clock change', () => {
-    expect(daysAfter('2026-11-30', 1)).toBe('2026-12-01')
-    expect(daysAfter('2028-02-28', 1)).toBe('2028-02-29')
-    expect(daysAfter('2027-03-27', 2)).toBe('2027-03-29')
   })
 })

@@ -1,3 +1,4 @@
+import { daysAfter } from '../shared/day'
 import type { Schemas, VisitDocument } from '../api/client'
 import { USUAL_WEEK } from '../visit/fields'
 
@@ -70,10 +71,3 @@ export const planned = (product: string, date: string) =>
 
 const others = (w: Week, product: string, date: string) =>
   w.byHand.filter((n) => n.product !== product || n.date !== date)
-
-/** The day so many days after a day, both as written. */
-export function daysAfter(iso: string, days: number) {
-  const at = new Date(`${iso}T12:00:00Z`)
-  at.setUTCDate(at.getUTCDate() + days)
-  return at.toISOString().slice(0, 10)
-}

@@ -1,12 +1,12 @@
 import Button from '@mui/material/Button'
 import { longDate } from '../shared/format'
-import { A4 } from '../sheet/A4'
-import { From } from '../sheet/From'
+import { A4 } from '../shared/A4'
+import { From } from './From'
 import { Fetching } from '../shared/States'
-import { useVisitContext } from './VisitShell'
+import { useVisitContext } from '../visit/VisitShell'
 import { say } from '../words/say'
 import '../words/visit'
-import '../sheet/sheet.css'
+import './sheet.css'
 
 /** What the client takes to a doctor or prescriber: plain words, no diagnosis. */
 export default function ReferralNote() {

@@ -7,10 +7,10 @@ import { useAgainst, useClient, useClientPage, useKeptPlan } from '../api/hooks'
 import { dateWords, longDate, monthName, timeWords, partName } from '../shared/format'
 import { ErrorBand, Fetching } from '../shared/States'
 import { useShortcut } from '../shared/shortcuts'
-import { Paper } from '../sheet/Paper'
+import { Paper } from './Paper'
 import { say } from '../words/say'
 import '../words/client'
-import '../sheet/sheet.css'
+import './sheet.css'
 
 /** A plan as it was handed over: read, printed, and held against another or against what stands now. */
 export default function KeptPlanPage() {
