@@ -63,7 +63,7 @@ export function PlaceForm({
     onSuccess: () => queries.invalidateQueries({ queryKey: keys.places }),
   })
   const fill = (months: Air[]) => {
-    form.put(cells(months) as Partial<Typed>)
+    form.put(cells(months))
     setFilled(true)
   }
   const months = MONTHS.map((_, i) =>
@@ -118,7 +118,7 @@ export function PlaceForm({
                         aria-label={`${monthName(m)}, ${LABELS[f]}`}
                         aria-invalid={numberFrom(form.now[cell(i, f)] ?? '') === null}
                         value={form.now[cell(i, f)] ?? ''}
-                        onChange={(e) => form.put({ [cell(i, f)]: e.target.value } as Partial<Typed>)}
+                        onChange={(e) => form.put({ [cell(i, f)]: e.target.value })}
                       />
                     </td>
                   ))}
@@ -192,7 +192,7 @@ function Asked({
       select
       label={label}
       value={asked[key]}
-      onChange={(e) => setAsked({ ...asked, [key]: e.target.value } as Schemas['AskedForm'])}
+      onChange={(e) => setAsked({ ...asked, [key]: e.target.value })}
       sx={{ minWidth: 220 }}
     >
       {(questions[of] ?? []).map((a) => (

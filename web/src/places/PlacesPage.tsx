@@ -139,6 +139,8 @@ function Table({ months }: { months: Schemas['MonthlyAir'][] }) {
     [say('places.uv'), (m) => m.uvIndex],
   ]
   return (
+    // what scrolls is a stop, so that it scrolls by keys
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
     <div className="place-scroll" role="group" aria-label={say('places.monthByMonth')} tabIndex={0}>
       <table className="place-table">
         <thead>

@@ -112,7 +112,7 @@ function DetailsForm({ house }: { house: House }) {
       value={String(now[name])}
       onChange={(e) => {
         const option = options.find((o) => String(o.value) === e.target.value)
-        if (option) form.put({ [name]: option.value } as Partial<Typed>)
+        if (option) form.put({ [name]: option.value })
       }}
       sx={{ width }}
     >

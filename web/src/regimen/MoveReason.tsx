@@ -30,10 +30,12 @@ export function MoveReason({
   return (
     <Dialog open onClose={leave} fullWidth maxWidth="sm" aria-labelledby="move-title">
       <form
-        onSubmit={form.submit(async ({ why }) => {
-          if (why.trim() === '') return
-          settle(why.trim())
-          form.leave()
+        onSubmit={form.submit(({ why }) => {
+          if (why.trim() !== '') {
+            settle(why.trim())
+            form.leave()
+          }
+          return Promise.resolve()
         })}
       >
         <DialogTitle id="move-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useEffect, useState } from 'react'
-import type { Part, Regimen, Step, VisitDocument } from '../api/client'
+import type { Regimen, Step, VisitDocument } from '../api/client'
 import type { VisitContext } from '../visit/VisitShell'
 import { StepByHand } from './StepByHand'
 
@@ -41,7 +41,7 @@ const move = vi.fn()
 function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
   const [draft, setDraft] = useState({
     document: { pins: [], takenOut: [], steps: [] } as unknown as VisitDocument,
-    typed: {} as Record<string, string>,
+    typed: {},
   })
   useEffect(() => seen(draft.document), [draft.document])
   const context = {
@@ -68,7 +68,7 @@ function Board({ of, refusals }: { of: Step; refusals: Regimen['refusals'] }) {
   return (
     <StepByHand
       context={context}
-      part={'EVENING' as Part}
+      part={'EVENING'}
       step={of}
       steps={[
         step({ number: 1, product: 'toner', name: 'Water toner' }),

@@ -56,7 +56,7 @@ const close = vi.fn()
 function Detail() {
   const [draft, setDraft] = useState({
     document: { pins: [], takenOut: [], steps: [] } as unknown as VisitDocument,
-    typed: {} as Record<string, string>,
+    typed: {},
   })
   useEffect(() => seen(draft.document), [draft.document])
   const context = {

@@ -38,7 +38,7 @@ export function useKeptForm<T extends FieldValues>(
     }
     // of what nobody has typed here the newest stands, though somebody else has changed it meanwhile
     const all = { ...typed<Partial<T>>(form, of), ...part }
-    const changed = Object.entries(all).filter(
+    const changed = (Object.entries(all) as [string, unknown][]).filter(
       ([name, value]) => value !== start[name] && !held.includes(name),
     )
     for (const name of held) changed.push([name, all[name] ?? start[name]])
@@ -64,7 +64,7 @@ export function useKeptForm<T extends FieldValues>(
     const { ref } = register(name as Path<T>, { validate: (typed: string) => sentence(typed) ?? true })
     return {
       typed: now[name] as string,
-      wrong: sentence(now[name] as string),
+      wrong: sentence(now[name]),
       refused: errorOf(name),
       inputRef: ref,
       change: (typed: string) => put({ [name]: typed } as Partial<T>),
@@ -112,7 +112,7 @@ export function useKeptForm<T extends FieldValues>(
     leave: () => {
       forget()
       setFault(null)
-      reset(start as DefaultValues<T>)
+      reset(start)
     },
   }
 }

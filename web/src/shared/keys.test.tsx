@@ -24,7 +24,7 @@ function Keys({ act, on = true }: { act: (name: string) => void; on?: boolean })
 }
 
 const pressed = async (keys: string, on = true) => {
-  const act = vi.fn()
+  const act = vi.fn<(key: string) => void>()
   const { unmount } = render(<Keys act={act} on={on} />)
   await userEvent.keyboard(keys)
   unmount()

@@ -33,8 +33,7 @@ test('a drag from one zone to the next paints both, once each', () => {
     (z) => painted.push(z),
   )
   const at: Record<number, string> = { 1: 'cheek_r', 2: 'nose', 3: 'cheek_l' }
-  document.elementFromPoint = (x: number) =>
-    screen.getByRole('button', { name: new RegExp(`^${at[x]}:`) }) as Element
+  document.elementFromPoint = (x: number) => screen.getByRole('button', { name: new RegExp(`^${at[x]}:`) })
   const face = screen.getByRole('group')
   fireEvent.pointerDown(face, { clientX: 1 })
   expect(painted).toEqual([])

@@ -9,9 +9,13 @@ import {
   toKeep,
   worthKeeping,
   type Event,
+  type Kept,
   type Work,
 } from './engine'
 import { changes, documentOf, fieldsOf, merge, same } from './fields'
+
+/** What is kept of a piece of work, as it comes back from where text is kept. */
+const throughText = (work: Work) => JSON.parse(JSON.stringify(toKeep(work))) as Kept
 
 const visit = (edit: (d: Visit) => void = () => {}, version = 3): Visit => {
   const made = {
@@ -163,14 +167,14 @@ describe('two windows', () => {
   test('a save whose answer was lost is nobody else’s, after a reload too', () => {
     const sent = run(begun(visit()), edit(note('first')), { type: 'sent' }, edit(note('first, and more')))
     const stored = visit((v) => (v.intake.note = 'first'), 4)
-    const after = resumed(JSON.parse(JSON.stringify(toKeep(sent))), stored)
+    const after = resumed(throughText(sent), stored)
     expect(after.saving.state).toBe('saving')
     expect(after.document.intake.note).toBe('first, and more')
     const offline = run(sent, { type: 'unreachable' }, { type: 'clashed', theirs: stored })
     expect(offline.saving.state).toBe('saving')
     expect(offline.document.intake.note).toBe('first, and more')
     const other = resumed(
-      JSON.parse(JSON.stringify(toKeep(sent))),
+      throughText(sent),
       visit((v) => (v.intake.note = 'hers'), 4),
     )
     expect(other.saving.state).toBe('clash')
@@ -183,7 +187,7 @@ describe('two windows', () => {
       { type: 'kept', visit: visit((v) => (v.intake.note = 'first'), 4) },
       edit(note('first, and more')),
     )
-    const after = resumed(JSON.parse(JSON.stringify(toKeep(kept))), visit())
+    const after = resumed(throughText(kept), visit())
     expect(after.saving.state).toBe('saving')
     expect(after.document.intake.note).toBe('first, and more')
     expect(after.base.version).toBe(4)
@@ -191,7 +195,7 @@ describe('two windows', () => {
 
   test('what is all saved is shown as the server tells it, a backup that was put back too', () => {
     const saved = run(begun(visit((v) => (v.intake.note = 'newer'), 7)))
-    const after = resumed(JSON.parse(JSON.stringify(toKeep(saved))), visit())
+    const after = resumed(throughText(saved), visit())
     expect(after.document.intake.note).toBe('hello')
     expect(after.saving.state).toBe('saved')
   })
@@ -277,7 +281,7 @@ describe('undo and redo', () => {
 
   test('outlive a reload, with what was not saved', () => {
     const before = run(begun(visit()), edit(minutes(12)), edit(note('windy'), 20_000))
-    const after = resumed(JSON.parse(JSON.stringify(toKeep(before))), visit())
+    const after = resumed(throughText(before), visit())
     expect(after.document.intake.note).toBe('windy')
     expect(isDirty(after)).toBe(true)
     expect(next(after, { type: 'undone', at: 1 }).document.intake.note).toBe('hello')

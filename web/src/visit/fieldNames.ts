@@ -79,7 +79,7 @@ export function fieldValue(value: unknown): string {
   if (typeof value === 'boolean') return value ? say('visit.isYes') : say('visit.isNo')
   if (Array.isArray(value)) return value.map(fieldValue).join(', ') || say('visit.isNone')
   if (typeof value === 'object') return entry(value as Record<string, unknown>)
-  const text = String(value)
+  const text = typeof value === 'number' ? String(value) : (value as string)
   const plain = /^[A-Z][A-Z_]+$/.test(text) ? text.toLowerCase().replaceAll('_', ' ') : text
   return plain.length > 60 ? `${plain.slice(0, 60)}…` : plain
 }

@@ -55,6 +55,12 @@ const within = ({ children }: { children: ReactNode }) => (
   <QueryClientProvider client={queries}>{children}</QueryClientProvider>
 )
 
+/** What is answered, and all that follows from it at once. */
+const settled = (answer: () => void) =>
+  act(() => {
+    answer()
+    return Promise.resolve()
+  })
 const open = () => renderHook(() => useVisit(visit), { wrapper: within }).result
 const planKey = (version: number) => keys.plan('v', version, 'JULY', 'shelf')
 const by = (method: string) => (d: Parameters<Parameters<ReturnType<typeof useVisit>['change']>[0]>[0]) => ({
@@ -70,7 +76,7 @@ test('one call saves and answers the plan that is in sight, with the verdict tha
   const [save] = saves
   expect(save!.query.shown).toBe('JULY')
   const saved = { ...visit, version: 4, method: 'layered' }
-  await act(async () => save!.answer({ visit: saved, plan: PLAN, verdict: null }))
+  await settled(() => save!.answer({ visit: saved, plan: PLAN, verdict: null }))
   await waitFor(() => expect(work.current.saving.state).toBe('saved'))
   expect(queries.getQueryData(planKey(4))).toEqual(PLAN)
   expect(queries.getQueryData(keys.verdict('v', saved))).toEqual(PLAN.verdict)
@@ -83,7 +89,7 @@ test('where no plan is in sight the verdict is answered', async () => {
   await waitFor(() => expect(saves).toHaveLength(1))
   expect(saves[0]!.query.shown).toBeUndefined()
   const saved = { ...visit, version: 4, method: 'layered' }
-  await act(async () => saves[0]!.answer({ visit: saved, plan: null, verdict: VERDICT }))
+  await settled(() => saves[0]!.answer({ visit: saved, plan: null, verdict: VERDICT }))
   await waitFor(() => expect(queries.getQueryData(keys.verdict('v', saved))).toEqual(VERDICT))
 })
 
@@ -95,11 +101,11 @@ test('what follows from an overtaken save is given up, the save is not', async (
   const first = saves[0]!
   act(() => work.current.change(by('essentials')))
   expect(giveUp).toHaveBeenCalledExactlyOnceWith(first.ask)
-  await act(async () =>
+  await settled(() =>
     first.answer({ visit: { ...visit, version: 4, method: 'layered' }, plan: null, verdict: null }),
   )
   await waitFor(() => expect(saves).toHaveLength(2))
-  await act(async () =>
+  await settled(() =>
     saves[1]!.answer({
       visit: { ...visit, version: 5, method: 'essentials' },
       plan: PLAN,

@@ -6,7 +6,7 @@ import { AirBand } from './AirBand'
 const because = (sentence: string) => ({ sentence, evidence: 'HOUSE', source: 'house', rule: null }) as never
 
 const air = (over: Partial<Schemas['AirTodayView']> = {}): Schemas['AirTodayView'] => ({
-  site: 'harbour' as never,
+  site: 'harbour',
   place: 'Harbour',
   day: '2026-12-01',
   told: true,
