@@ -81,7 +81,11 @@ export const theme = createTheme({
             borderStyle: 'dashed',
           },
         },
-        input: { padding: '10px 12px' },
+        input: {
+          padding: '10px 12px',
+          '&.Mui-disabled': { WebkitTextFillColor: 'var(--ink2)' },
+          '&::placeholder': { color: 'var(--ink2)', opacity: 1 },
+        },
       },
     },
     MuiSelect: { styleOverrides: { icon: { color: 'var(--ink)' } } },
