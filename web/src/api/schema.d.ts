@@ -1788,6 +1788,7 @@ export interface components {
             /** @enum {string} */
             kind: "RETINOID" | "BAKUCHIOL" | "AHA" | "BHA" | "PHA" | "ENZYME" | "SCRUB" | "CLAY" | "VITAMIN_C_ACID" | "VITAMIN_C_DERIVATIVE" | "NIACINAMIDE" | "AZELAIC" | "BENZOYL_PEROXIDE" | "BRIGHTENER" | "PEPTIDE" | "SOOTHING" | "CERAMIDE" | "HUMECTANT" | "UREA" | "PETROLATUM" | "CAFFEINE" | "ZINC";
             label: string;
+            letter: string;
         };
         Air: {
             /** Format: double */

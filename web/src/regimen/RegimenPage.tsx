@@ -1,4 +1,4 @@
-import { memo, useCallback, useMemo, useState, type ComponentProps } from 'react'
+import { memo, useCallback, useMemo, useRef, useState, type ComponentProps } from 'react'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate } from 'react-router'
 import Button from '@mui/material/Button'
@@ -42,6 +42,10 @@ import '../words/app'
 import '../words/regimen'
 import './regimen.css'
 
+const Lesson = later(
+  () => import('../strip/Lesson'),
+  (m) => m.Lesson,
+)
 const MoveReason = later(
   () => import('./MoveReason'),
   (m) => m.MoveReason,
@@ -401,6 +405,8 @@ function Board({
     setOpen(null)
   }
   useShortcut('closeStep', () => close(), open !== null)
+  const [lesson, setLesson] = useState(false)
+  const lessonButton = useRef<HTMLButtonElement>(null)
   useShortcut(
     'stepBefore',
     () => labelBeside(-1)?.focus(),
@@ -507,7 +513,19 @@ function Board({
           strip
           beside={[regimen.morning, regimen.evening].some((r) => r.steps.some((s) => s.then?.length > 0))}
         />
+        <Button ref={lessonButton} aria-expanded={lesson} onClick={() => setLesson(!lesson)}>
+          {say('regimen.howToReadThis')}
+        </Button>
       </div>
+      {lesson && (
+        <Lesson
+          regimen={regimen}
+          close={() => {
+            setLesson(false)
+            lessonButton.current?.focus()
+          }}
+        />
+      )}
       {asking && <MoveReason of={context.visit.id} asking={asking} settle={settle} leave={leave} />}
     </>
   )

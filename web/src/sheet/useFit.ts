@@ -19,7 +19,11 @@ export function useFit(sheet: RefObject<HTMLElement | null>, lies: keyof typeof 
   const [whole, setWhole] = useState(true)
   const [, again] = useReducer((n: number) => n + 1, 0)
   // in another font than its own a sheet has another height
-  useEffect(() => void document.fonts?.ready.then(again), [])
+  useEffect(() => {
+    void document.fonts?.ready.then(again)
+    window.addEventListener('resize', again)
+    return () => window.removeEventListener('resize', again)
+  }, [])
   // eslint-disable-next-line react-hooks/exhaustive-deps -- whatever is drawn anew may be taller
   useLayoutEffect(() => {
     const front = sheet.current?.querySelector('.front')

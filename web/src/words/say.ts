@@ -9,6 +9,7 @@ import type desk from './en/desk.json'
 import type files from './en/files.json'
 import type ingredients from './en/ingredients.json'
 import type keys from './en/keys.json'
+import type lesson from './en/lesson.json'
 import type patch from './en/patch.json'
 import type places from './en/places.json'
 import type practice from './en/practice.json'
@@ -38,6 +39,7 @@ export type Key = keyof (typeof api &
   typeof files &
   typeof ingredients &
   typeof keys &
+  typeof lesson &
   typeof patch &
   typeof places &
   typeof practice &

@@ -64,7 +64,8 @@ class VocabularyController {
 
     record KindWords(StepKind kind, String label) {}
 
-    record ActiveWords(ActiveKind kind, String label) {}
+    /** @param letter by which a strip marks it */
+    record ActiveWords(ActiveKind kind, String label, String letter) {}
 
     record TextureWords(double grade, String label) {}
 
@@ -98,7 +99,7 @@ class VocabularyController {
                         .map(k -> new KindWords(k.kind(), k.label()))
                         .toList(),
                 Actives.all().stream()
-                        .map(a -> new ActiveWords(a.kind(), a.label()))
+                        .map(a -> new ActiveWords(a.kind(), a.label(), a.letter()))
                         .toList(),
                 List.of(1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 6.5, 7.0, 8.0).stream()
                         .map(t -> new TextureWords(t, ProductReader.textureWords(t)))
