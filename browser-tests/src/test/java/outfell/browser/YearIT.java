@@ -47,7 +47,7 @@ class YearIT extends InTheBrowser {
         assertThat(card.locator(".decant").first()).containsText("100 ml at most");
 
         page.keyboard().press("Alt+6");
-        assertThat(page.locator(".paper-year")).containsText("A flight, 11 h");
+        assertThat(page.locator("[data-spare='year']")).containsText("A flight, 11 h");
         nothingToMend("sheet with the year");
         page.keyboard().press("Alt+5");
         card.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take it out"))
