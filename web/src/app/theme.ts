@@ -49,10 +49,6 @@ export const theme = createTheme({
         },
       },
     },
-    // one that fills its line shares it out; every other goes on in the next
-    MuiToggleButtonGroup: {
-      styleOverrides: { root: { '&:not(.MuiToggleButtonGroup-fullWidth)': { flexWrap: 'wrap' } } },
-    },
     MuiToggleButton: {
       styleOverrides: {
         root: {
@@ -75,17 +71,8 @@ export const theme = createTheme({
           background: 'var(--sheet)',
           color: 'var(--ink)',
           '& .MuiOutlinedInput-notchedOutline': { borderColor: 'var(--edge)' },
-          '&.Mui-disabled': { background: 'transparent' },
-          '&.Mui-disabled .MuiOutlinedInput-notchedOutline': {
-            borderColor: 'var(--line)',
-            borderStyle: 'dashed',
-          },
         },
-        input: {
-          padding: '10px 12px',
-          '&.Mui-disabled': { WebkitTextFillColor: 'var(--ink2)' },
-          '&::placeholder': { color: 'var(--ink2)', opacity: 1 },
-        },
+        input: { padding: '10px 12px' },
       },
     },
     MuiSelect: { styleOverrides: { icon: { color: 'var(--ink)' } } },

@@ -7,6 +7,7 @@ import { putAway, useOutbox } from '../api/outbox'
 import { timeWords } from '../shared/format'
 import { say } from '../words/say'
 import '../words/app'
+import '../words/docket'
 
 /** What was done without a connection and refused later, each with its why. */
 export function CameBack({ close }: { close: () => void }) {
@@ -14,10 +15,10 @@ export function CameBack({ close }: { close: () => void }) {
   return (
     <Dialog open onClose={close} aria-labelledby="returned-title">
       <DialogTitle id="returned-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-        {say('app.whatCouldNotBeSaved')}
+        {say('docket.whatCouldNotBeSaved')}
       </DialogTitle>
       <DialogContent>
-        <p>{say('app.theseWereDoneWhileOutfellDidNot')}</p>
+        <p>{say('docket.theseWereDoneWhileOutfellDidNot')}</p>
         <ul>
           {returned.map((r) => (
             <li key={r.id} className="row">
@@ -25,7 +26,7 @@ export function CameBack({ close }: { close: () => void }) {
                 {timeWords(local(r.at))}: {r.sentence}
               </span>
               <Button size="small" onClick={() => putAway(r.id)}>
-                {say('app.seen')}
+                {say('docket.seen')}
               </Button>
             </li>
           ))}

@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import { useDesk } from '../api/hooks'
 import { say } from '../words/say'
-import '../words/app'
+import '../words/docket'
 
 /** Finds a client from anywhere, by name, trade or contact; those who no longer come are found too. */
 export function Find({ close }: { close: () => void }) {
@@ -17,7 +17,7 @@ export function Find({ close }: { close: () => void }) {
   return (
     <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby="find-title">
       <DialogTitle id="find-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-        {say('app.findAClient')}
+        {say('docket.findAClient')}
       </DialogTitle>
       <DialogContent sx={{ minHeight: 360 }}>
         <Autocomplete
@@ -32,7 +32,7 @@ export function Find({ close }: { close: () => void }) {
           // what was found is what fits; it is not sifted a second time
           filterOptions={(all) => all}
           loading={found.isPending}
-          noOptionsText={found.isError ? found.error.message : say('app.nobodyByThatNameTradeOrContact')}
+          noOptionsText={found.isError ? found.error.message : say('docket.nobodyByThatNameTradeOrContact')}
           onChange={(_, client) => {
             if (!client) return
             close()
@@ -40,7 +40,9 @@ export function Find({ close }: { close: () => void }) {
           }}
           slotProps={{ popper: { disablePortal: true } }}
           sx={{ mt: 1 }}
-          renderInput={(params) => <TextField {...params} label={say('app.nameTradeOrContact')} autoFocus />}
+          renderInput={(params) => (
+            <TextField {...params} label={say('docket.nameTradeOrContact')} autoFocus />
+          )}
           renderOption={({ key, ...props }, c) => (
             <li key={key} {...props}>
               <b>{c.name}</b>

@@ -6,16 +6,16 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import { useOneStop } from '../shared/oneStop'
 import { useSettings, type Settings } from '../shared/settings'
 import { say } from '../words/say'
-import '../words/app'
+import '../words/docket'
 
 const LETTERS: { value: Settings['letters']; label: string }[] = [
-  { value: 'usual', label: say('app.lettersUsual') },
-  { value: 'large', label: say('app.lettersLarge') },
+  { value: 'usual', label: say('docket.lettersUsual') },
+  { value: 'large', label: say('docket.lettersLarge') },
 ]
 const LIGHT: { value: Settings['light']; label: string }[] = [
-  { value: 'machine', label: say('app.lightMachine') },
-  { value: 'light', label: say('app.lightLight') },
-  { value: 'dark', label: say('app.lightDark') },
+  { value: 'machine', label: say('docket.lightMachine') },
+  { value: 'light', label: say('docket.lightLight') },
+  { value: 'dark', label: say('docket.lightDark') },
 ]
 
 /** How the screens look on this machine: the size of their letters, and light or dark. */
@@ -24,22 +24,22 @@ export function Looks({ close }: { close: () => void }) {
   return (
     <Dialog open onClose={close} aria-labelledby="looks-title">
       <DialogTitle id="looks-title" sx={{ fontFamily: 'var(--head)', fontWeight: 650 }}>
-        {say('app.looks')}
+        {say('docket.looks')}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <OneOf
-          label={say('app.letters')}
+          label={say('docket.letters')}
           value={settings.letters}
           options={LETTERS}
           choose={(letters) => set({ letters })}
         />
         <OneOf
-          label={say('app.light')}
+          label={say('docket.light')}
           value={settings.light}
           options={LIGHT}
           choose={(light) => set({ light })}
         />
-        <p className="second">{say('app.looksKept')}</p>
+        <p className="second">{say('docket.kept')}</p>
       </DialogContent>
     </Dialog>
   )

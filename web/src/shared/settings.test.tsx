@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react'
 import { vi } from 'vitest'
-import { useLetters, useSettings } from './settings'
+import { useSettings } from './settings'
 
 function Shown() {
   const [settings, set] = useSettings()
@@ -45,15 +45,4 @@ test('what was kept stands at the next start, and what cannot be read counts as 
   vi.resetModules()
   await import('./settings')
   expect(document.documentElement.dataset.letters).toBe('usual')
-})
-
-test('letters larger than usual are told as how much larger', () => {
-  const Look = () => <p>{useLetters()}</p>
-  document.documentElement.style.fontSize = '20px'
-  const { rerender } = render(<Look />)
-  expect(screen.getByText('1.25')).toBeTruthy()
-  document.documentElement.style.fontSize = '12px'
-  rerender(<Look key="again" />)
-  expect(screen.getByText('1')).toBeTruthy()
-  document.documentElement.style.fontSize = ''
 })

@@ -1,7 +1,6 @@
 import { useSyncExternalStore } from 'react'
 
 const KEY = 'outfell.settings'
-const USUAL_PIXELS = 16
 
 /** How this machine shows and prints: hers, and not the client's. */
 export type Settings = {
@@ -70,10 +69,3 @@ export const useSettings = (): [Settings, (edit: Partial<Settings>) => void] => 
   useSyncExternalStore(listen, () => settings),
   change,
 ]
-
-/** How much larger than usual the letters of the screen are, by what is chosen here or in the browser; 1 for as usual. */
-export function useLetters(): number {
-  useSettings()
-  const pixels = parseFloat(getComputedStyle(document.documentElement).fontSize)
-  return pixels > USUAL_PIXELS ? pixels / USUAL_PIXELS : 1
-}

@@ -1,10 +1,10 @@
 import { Fragment, useEffect, useState, type ReactNode } from 'react'
 import type { Routine, Step } from '../api/client'
 import { nightsWords, sometimes } from '../shared/format'
-import { useLetters } from '../shared/settings'
 import { Bands, BesideRing } from './Bands'
 import { MoveArea, useMovable, type Move } from './Movable'
 import { blocks, SKIN_W, SKIN_X, WIDTH, type Block } from './layout'
+import { useLetters } from './useLetters'
 import { say } from '../words/say'
 import '../words/strip'
 

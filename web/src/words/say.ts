@@ -10,6 +10,7 @@ import type files from './en/files.json'
 import type ingredients from './en/ingredients.json'
 import type keys from './en/keys.json'
 import type lesson from './en/lesson.json'
+import type docket from './en/docket.json'
 import type patch from './en/patch.json'
 import type places from './en/places.json'
 import type practice from './en/practice.json'
@@ -40,6 +41,7 @@ export type Key = keyof (typeof api &
   typeof ingredients &
   typeof keys &
   typeof lesson &
+  typeof docket &
   typeof patch &
   typeof places &
   typeof practice &
