@@ -10,12 +10,12 @@ import '../words/app'
 import './docket.css'
 
 const Find = later(
-  () => import('./Find'),
+  () => import('./onRequest'),
   (m) => m.Find,
 )
 
 const Looks = later(
-  () => import('./Looks'),
+  () => import('./onRequest'),
   (m) => m.Looks,
 )
 

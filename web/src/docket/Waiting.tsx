@@ -6,7 +6,7 @@ import '../words/app'
 import { later } from '../shared/later'
 
 const CameBack = later(
-  () => import('./CameBack'),
+  () => import('./onRequest'),
   (m) => m.CameBack,
 )
 
