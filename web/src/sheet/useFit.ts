@@ -28,7 +28,7 @@ export function useFit(sheet: RefObject<HTMLElement | null>, lies: keyof typeof 
   useLayoutEffect(() => {
     const front = sheet.current?.querySelector('.front')
     if (!front) return
-    // on a narrow screen it is not laid out as on paper, and all of it goes on
+    // what is measured is known only once it is drawn; on a narrow screen it is not laid out as on paper, and all of it goes on
     if (getComputedStyle(front).getPropertyValue('--wide') === 'auto') {
       // eslint-disable-next-line react-hooks/set-state-in-effect
       setOver((now) => (now.length === 0 ? now : []))
@@ -44,8 +44,6 @@ export function useFit(sheet: RefObject<HTMLElement | null>, lies: keyof typeof 
     const inner = [...front.children].reduce((sum, child) => sum + tall(child), 0)
     const fixed = inner - parts.filter((p) => p.here).reduce((sum, p) => sum + p.height, 0)
     const next = spareThatFits(room - fixed, parts).over
-    // what is measured is known only once it is drawn
-
     setOver((now) => (now.join() === next.join() ? now : next))
     setWhole(fixed <= room)
   })
